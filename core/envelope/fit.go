@@ -1,0 +1,155 @@
+package envelope
+
+import (
+	"sort"
+
+	"yellowparcel/core/measure"
+)
+
+// Verdict says in the trade's words how a card sits in an envelope.
+type Verdict string
+
+// The verdicts, tightest first.
+const (
+	DoesNotFit Verdict = "does not fit"
+	TooTight   Verdict = "too tight"
+	Snug       Verdict = "snug"
+	Right      Verdict = "right"
+	Loose      Verdict = "loose"
+	Rattles    Verdict = "rattles"
+)
+
+var order = map[Verdict]int{DoesNotFit: 0, TooTight: 1, Snug: 2, Right: 3, Loose: 4, Rattles: 5}
+
+// The limits of the ease, total over both sides.
+const (
+	snugFrom    = measure.Inch / 16
+	rightFrom   = measure.Inch / 8
+	rightUpTo   = 3 * measure.Inch / 8
+	looseUpTo   = 3 * measure.Inch / 4
+	plainLayers = measure.Inch / 16
+)
+
+// Card is what goes in: the finished size over all that sticks out, and the
+// thickness over everything.
+type Card struct {
+	Width, Height, Thickness measure.Length
+}
+
+// Fit is how one card sits in one envelope.
+type Fit struct {
+	Format Format
+	// Turned is set when the card goes in a quarter turn round.
+	Turned bool
+	// EaseWidth and EaseHeight are the extra room along the card's own width
+	// and height, total over both sides, as a block: the room that thickness
+	// eats is taken off. Negative means too small by that much.
+	EaseWidth, EaseHeight measure.Length
+	Verdict               Verdict
+}
+
+// ShortBy is how much the envelope lacks in its worse dimension, or zero.
+func (f Fit) ShortBy() measure.Length { return max(0, -min(f.EaseWidth, f.EaseHeight)) }
+
+// FitCard judges a card in a folded paper envelope of the given caliper, in
+// the better of the two orientations. The interior is the outer size less
+// twice the caliper, the thickness counts as a block running to the edges.
+func FitCard(f Format, c Card, caliper measure.Length) Fit {
+	upright := fitAs(f, c, caliper, false)
+	if turned := fitAs(f, c, caliper, true); turned.better(upright) {
+		return turned
+	}
+	return upright
+}
+
+func fitAs(f Format, c Card, caliper measure.Length, turned bool) Fit {
+	w, h := f.Width-2*caliper, f.Height-2*caliper
+	if turned {
+		w, h = h, w
+	}
+	fit := Fit{Format: f, Turned: turned, EaseWidth: w - c.Width - c.Thickness, EaseHeight: h - c.Height - c.Thickness}
+	allow := measure.Length(0)
+	if c.Thickness < plainLayers && f.soldFor(c) {
+		// The trade's own pairs count the card and the envelope as flat.
+		allow = c.Thickness + 2*caliper
+	}
+	fit.Verdict = together(judge(fit.EaseWidth, allow), judge(fit.EaseHeight, allow))
+	return fit
+}
+
+func (f Format) soldFor(c Card) bool {
+	for _, s := range f.Cards {
+		if (s == Size{max(c.Width, c.Height), min(c.Width, c.Height)}) {
+			return true
+		}
+	}
+	return false
+}
+
+// judge names one ease; allow comes off the limits of snug.
+func judge(ease, allow measure.Length) Verdict {
+	switch {
+	case ease < 0:
+		return DoesNotFit
+	case ease < snugFrom-allow:
+		return TooTight
+	case ease < rightFrom-allow:
+		return Snug
+	case ease <= rightUpTo:
+		return Right
+	case ease <= looseUpTo:
+		return Loose
+	}
+	return Rattles
+}
+
+// together joins the verdicts of the two dimensions: the tighter if either is
+// snug or worse, else the looser.
+func together(a, b Verdict) Verdict {
+	if order[a] > order[b] {
+		a, b = b, a
+	}
+	if order[a] <= order[Snug] {
+		return a
+	}
+	return b
+}
+
+// rank orders verdicts by how glad a maker is of them.
+var rank = map[Verdict]int{Right: 0, Snug: 1, Loose: 2, TooTight: 3, Rattles: 4, DoesNotFit: 5}
+
+func (f Fit) better(g Fit) bool {
+	if rank[f.Verdict] != rank[g.Verdict] {
+		return rank[f.Verdict] < rank[g.Verdict]
+	}
+	if f.Verdict == DoesNotFit {
+		return f.ShortBy() < g.ShortBy()
+	}
+	return f.EaseWidth+f.EaseHeight < g.EaseWidth+g.EaseHeight
+}
+
+// Rank judges the card in every format: best verdict first, then the ease
+// nearest to the wished one, then the order of the list.
+func Rank(list []Format, c Card, caliper, wished measure.Length) []Fit {
+	fits := make([]Fit, len(list))
+	for i, f := range list {
+		fits[i] = FitCard(f, c, caliper)
+	}
+	sort.SliceStable(fits, func(i, j int) bool {
+		a, b := fits[i], fits[j]
+		if rank[a.Verdict] != rank[b.Verdict] {
+			return rank[a.Verdict] < rank[b.Verdict]
+		}
+		return a.off(wished) < b.off(wished)
+	})
+	return fits
+}
+
+// off is how far the two eases are from the wished one; for a card that does
+// not fit, by how much it is short.
+func (f Fit) off(wished measure.Length) measure.Length {
+	if f.Verdict == DoesNotFit {
+		return f.ShortBy()
+	}
+	return (f.EaseWidth - wished).Abs() + (f.EaseHeight - wished).Abs()
+}
