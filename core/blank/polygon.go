@@ -1,0 +1,118 @@
+package blank
+
+import "math"
+
+// Point is a place on the flat sheet in millimetres: x to the right, y down,
+// from the top left of the box round the sheet.
+type Point struct {
+	X float64 `json:"x"`
+	Y float64 `json:"y"`
+}
+
+// Polygon is a closed outline, its last point joined to its first.
+type Polygon []Point
+
+// Area returns the area in square millimetres, whichever way round it runs.
+func (p Polygon) Area() float64 {
+	sum := 0.0
+	for i, a := range p {
+		b := p[(i+1)%len(p)]
+		sum += a.X*b.Y - b.X*a.Y
+	}
+	return math.Abs(sum) / 2
+}
+
+// line is the set of points where a·x + b·y = c; its inside is a·x + b·y <= c.
+type line struct{ a, b, c float64 }
+
+func leftOf(x float64) line  { return line{1, 0, x} }
+func rightOf(x float64) line { return line{-1, 0, -x} }
+func above(y float64) line   { return line{0, 1, y} }
+func below(y float64) line   { return line{0, -1, -y} }
+
+func (l line) side(p Point) float64 { return l.a*p.X + l.b*p.Y - l.c }
+
+// mirror reflects p in the line, as a crease does to the flap it folds.
+func (l line) mirror(p Point) Point {
+	d := 2 * l.side(p) / (l.a*l.a + l.b*l.b)
+	return Point{p.X - d*l.a, p.Y - d*l.b}
+}
+
+func (l line) mirrorAll(p Polygon) Polygon {
+	q := make(Polygon, len(p))
+	for i, v := range p {
+		q[i] = l.mirror(v)
+	}
+	return q
+}
+
+// hair is a distance in millimetres that no ruler sees: points this close are
+// one point, and a sliver thinner than this is nothing.
+const hair = 1e-6
+
+// keep clips a convex polygon to the inside of each line in turn.
+func (p Polygon) keep(lines ...line) Polygon {
+	for _, l := range lines {
+		var kept Polygon
+		for i, a := range p {
+			b := p[(i+1)%len(p)]
+			da, db := l.side(a), l.side(b)
+			if da <= 0 {
+				kept = append(kept, a)
+			}
+			if da < 0 && db > 0 || da > 0 && db < 0 {
+				t := da / (da - db)
+				kept = append(kept, Point{a.X + t*(b.X-a.X), a.Y + t*(b.Y-a.Y)})
+			}
+		}
+		p = kept
+	}
+	return p.tidy()
+}
+
+// tidy drops points that repeat their neighbour, and polygons without area.
+func (p Polygon) tidy() Polygon {
+	var q Polygon
+	for i, a := range p {
+		b := p[(i+1)%len(p)]
+		if math.Hypot(a.X-b.X, a.Y-b.Y) > hair {
+			q = append(q, a)
+		}
+	}
+	if len(q) < 3 || q.Area() < hair {
+		return nil
+	}
+	return q
+}
+
+// edges returns the lines of a convex polygon, inside as line has it.
+func (p Polygon) edges() []line {
+	turn := 1.0
+	if signedArea(p) < 0 {
+		turn = -1
+	}
+	lines := make([]line, len(p))
+	for i, a := range p {
+		b := p[(i+1)%len(p)]
+		na, nb := turn*(b.Y-a.Y), -turn*(b.X-a.X)
+		lines[i] = line{na, nb, na*a.X + nb*a.Y}
+	}
+	return lines
+}
+
+func signedArea(p Polygon) float64 {
+	sum := 0.0
+	for i, a := range p {
+		b := p[(i+1)%len(p)]
+		sum += a.X*b.Y - b.X*a.Y
+	}
+	return sum
+}
+
+// meet returns what two convex polygons share.
+func (p Polygon) meet(q Polygon) Polygon {
+	if len(p) == 0 || len(q) == 0 {
+		return nil
+	}
+	return p.keep(q.edges()...)
+}
