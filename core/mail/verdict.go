@@ -98,7 +98,7 @@ func (b Rulebook) Judge(p Piece) Verdict {
 			r.Outcome = NotNeeded
 		}
 		refused[c.ID] = exceeds(r.Checks)
-		if v.Class == "" && v.Mailable && (r.Outcome == Goes || r.Outcome == Surcharged) {
+		if v.Class == "" && v.Mailable && !v.AskFirst && (r.Outcome == Goes || r.Outcome == Surcharged) {
 			v.Class = c.ID
 		}
 		v.Results = append(v.Results, r)

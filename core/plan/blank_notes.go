@@ -1,0 +1,117 @@
+package plan
+
+import (
+	"fmt"
+	"strings"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/measure"
+)
+
+var flapNames = map[string]string{"left": "left side flap", "right": "right side flap", "bottom": "bottom flap", "top": "closing flap"}
+
+// blankNotes says what the trade knows to go wrong with this blank, what
+// matters most first.
+func (m maker) blankNotes(d blank.Diamond, e blank.Envelope) []Note {
+	notes := []Note{}
+	add := func(t Tone, format string, args ...any) { notes = append(notes, Note{t, fmt.Sprintf(format, args...)}) }
+	show, unit := m.style.Show, m.style.Unit
+	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	way := d.Chosen()
+
+	if ease := min(e.EaseWidth, e.EaseHeight); ease < 0 {
+		add(Trouble, "The card does not go in: it is %s %s larger than the inside. Give it more ease.", show(-ease), unit)
+	} else if ease < way.Ease.RSS {
+		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease, or score it another way.", show(m.style.Tick/2), unit)
+	}
+	switch {
+	case e.Seam < 0:
+		add(Trouble, "The back does not close: the flaps miss each other by %s %s. Widen the seam or take a larger sheet.", show(-e.Seam), unit)
+	case e.Seam < a.Width:
+		add(Trouble, "The seam of %s is narrower than the %s, %s. Widen the seam, or choose a narrower adhesive.", show(e.Seam), lower(a.Name), show(a.Width))
+	case e.Seam-way.Seam.RSS < a.Width:
+		add(Care, "The seam holds the %s, but only just: a cut or score that is off eats %s of it.", lower(a.Name), show(way.Seam.RSS))
+	}
+	if e.Folded.Hole > 0 && e.Seam >= 0 {
+		add(Trouble, "The back has a hole of %.0f mm² that no flap covers: give it a wider seam.", e.Folded.Hole)
+	}
+	for _, b := range e.Blunts {
+		add(Care, "The %s overshoots: blunt its tip from %s to %s, folded in and glued or trimmed.", flapNames[b.Panel], show(b.Full), show(b.To))
+	}
+	if m.none(d.Sheet) {
+		add(Trouble, "No sheet on your shelf gives a square of %s %s. Less ease or a narrower seam makes it smaller.", show(d.Sheet), unit)
+	}
+	if d.Spec.Thickness > measure.Inch/8 {
+		add(Care, "At %s thick, score every crease twice, %s apart, so that the folds stand square.", show(d.Spec.Thickness), show(d.Spec.Thickness))
+	}
+	if stock, _ := m.shop.stock(m.job.Envelope.Stock); stock.GSM > 170 {
+		add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
+	}
+	return notes
+}
+
+// none reports whether no sheet of the shop holds a square of this side.
+func (m maker) none(side measure.Length) bool {
+	for _, s := range m.shop.Sheets {
+		if side <= s.Width && side <= s.Height {
+			return false
+		}
+	}
+	return true
+}
+
+// dimensions are the measures drawn on the net: the two crease distances and
+// the height of one flap of each pair.
+func (m maker) dimensions(d blank.Diamond, e blank.Envelope) []Dimension {
+	at := func(id string) (from, to blank.Point) {
+		for _, c := range e.Net.Creases {
+			if c.Panel == id {
+				return c.From, c.To
+			}
+		}
+		return
+	}
+	left, _ := at("left")
+	right, _ := at("right")
+	top, _ := at("top")
+	bottom, _ := at("bottom")
+	midX, midY := (left.X+right.X)/2, (top.Y+bottom.Y)/2
+	side := func(a, b blank.Point) measure.Length {
+		return measure.Round((abs(a.X-b.X) + abs(a.Y-b.Y)) * float64(measure.Millimetre))
+	}
+	make := func(id string, a, b blank.Point) Dimension {
+		l := side(a, b)
+		return Dimension{id, a, b, m.style.Show(l), int64(l)}
+	}
+	half := d.Diagonal() / float64(measure.Millimetre) / 2
+	tip := blank.Point{X: half, Y: 0}
+	// A little above the middle, so that the two lines through the face and
+	// the words in it keep apart.
+	y := midY - (bottom.Y-top.Y)*0.18
+	return []Dimension{
+		make("width", blank.Point{X: left.X, Y: y}, blank.Point{X: right.X, Y: y}),
+		make("height", blank.Point{X: midX + (right.X-left.X)*0.3, Y: top.Y}, blank.Point{X: midX + (right.X-left.X)*0.3, Y: bottom.Y}),
+		make("flap", tip, blank.Point{X: half, Y: top.Y}),
+	}
+}
+
+func abs(x float64) float64 { return max(x, -x) }
+
+// blankDrawing says in words what the drawing of the net shows.
+func (m maker) blankDrawing(d blank.Diamond, e blank.Envelope) string {
+	show := m.style.Show
+	var b strings.Builder
+	fmt.Fprintf(&b, "A square of %s %s standing on its point. Four creases mark a rectangle of %s in the middle; the card, %s, lies on it. ",
+		show(d.Sheet), m.style.Unit, m.by(e.Width, e.Height), m.by(d.Spec.Width, d.Spec.Height))
+	b.WriteString("The side flaps fold first, then the bottom flap, which is glued to them, and the closing flap last. ")
+	switch corners := len(e.Net.CutAway) - len(e.Blunts); {
+	case len(e.Blunts) > 0:
+		fmt.Fprintf(&b, "%s at the corners of the rectangle and %s are cut away.", capital(plural(corners, "small triangle")), plural(len(e.Blunts), "tip"))
+	default:
+		fmt.Fprintf(&b, "%s at the corners of the rectangle are cut away.", capital(plural(corners, "small triangle")))
+	}
+	return b.String()
+}
+
+func lower(s string) string   { return strings.ToLower(s[:min(1, len(s))]) + s[min(1, len(s)):] }
+func capital(s string) string { return strings.ToUpper(s[:min(1, len(s))]) + s[min(1, len(s)):] }

@@ -1,0 +1,220 @@
+package plan
+
+import (
+	"fmt"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/measure"
+)
+
+// BlankPlan is the diamond made for the card.
+type BlankPlan struct {
+	Sheet  Shown `json:"sheet"`
+	Exact  Shown `json:"exact"`
+	Closed struct {
+		Width  Shown `json:"width"`
+		Height Shown `json:"height"`
+	} `json:"closed"`
+	EaseWidth  Shown       `json:"easeWidth"`
+	EaseHeight Shown       `json:"easeHeight"`
+	Seam       Shown       `json:"seam"`
+	Overlap    Shown       `json:"overlap"`
+	Readings   []Reading   `json:"readings"`
+	Ways       []WayPlan   `json:"ways"`
+	Way        blank.WayID `json:"way"`
+	Net        blank.Net   `json:"net"`
+	Dimensions []Dimension `json:"dimensions"`
+	Sentence   string      `json:"sentence"`
+	Notes      []Note      `json:"notes"`
+	Drawing    string      `json:"drawing"`
+}
+
+// WayPlan is one way of setting the scores.
+type WayPlan struct {
+	ID       blank.WayID   `json:"id"`
+	Name     string        `json:"name"`
+	Settings []SettingPlan `json:"settings"`
+	Steps    []string      `json:"steps"`
+	// Ease and Seam that the settings give, and what is left of each when cuts
+	// and scores are off.
+	Ease      Shown `json:"ease"`
+	EaseWorst Shown `json:"easeWorst"`
+	Seam      Shown `json:"seam"`
+	SeamWorst Shown `json:"seamWorst"`
+	SeamRSS   Shown `json:"seamRss"`
+	EaseRSS   Shown `json:"easeRss"`
+}
+
+// SettingPlan is one reading to set.
+type SettingPlan struct {
+	Label string `json:"label"`
+	At    Shown  `json:"at"`
+	// Exact is what the sums ask for before rounding to the tick.
+	Exact string `json:"exact"`
+}
+
+// Dimension is a measure drawn on the net, between two points in millimetres.
+type Dimension struct {
+	ID   string      `json:"id"`
+	From blank.Point `json:"from"`
+	To   blank.Point `json:"to"`
+	Text string      `json:"text"`
+	Nm   int64       `json:"nm"`
+}
+
+func (m maker) diamond() (blank.Diamond, blank.Envelope) {
+	j := m.job
+	stock, _ := m.shop.stock(j.Envelope.Stock)
+	d := blank.NewDiamond(blank.Spec{
+		Width: j.Card.Width, Height: j.Card.Height, Thickness: m.thick.Used,
+		Ease: j.Envelope.Ease, Seam: j.Envelope.Seam, ThumbGap: j.Envelope.ThumbGap, Caliper: stock.Caliper,
+		Style: m.style, School: j.Envelope.School, Way: j.Envelope.Way,
+		Board: blank.Board{CornerAt: m.shop.Tools.CornerAt, NotchDepth: m.shop.Tools.NotchDepth},
+	})
+	return d, d.Build(d.Chosen())
+}
+
+func (m maker) blank(d blank.Diamond, e blank.Envelope) BlankPlan {
+	p := BlankPlan{
+		Sheet: m.shown(d.Sheet), Exact: m.shown(d.Exact),
+		EaseWidth: m.shown(e.EaseWidth), EaseHeight: m.shown(e.EaseHeight),
+		Seam: m.shown(e.Seam), Overlap: m.shown(e.Overlap), Way: d.Chosen().ID, Net: e.Net,
+	}
+	p.Closed.Width, p.Closed.Height = m.shown(e.Width), m.shown(e.Height)
+	for _, w := range d.Ways {
+		p.Ways = append(p.Ways, m.way(d, w))
+	}
+	p.Sentence = m.blankSentence(d)
+	p.Readings = m.blankReadings(d, e)
+	p.Notes = m.blankNotes(d, e)
+	p.Dimensions = m.dimensions(d, e)
+	p.Drawing = m.blankDrawing(d, e)
+	return p
+}
+
+var wayNames = map[blank.WayID]string{
+	blank.PairWay: "one corner", blank.CornerWay: "each corner", blank.CentreWay: "from the centre",
+	blank.EdgeWay: "edge marks", blank.NotchWay: "punch board",
+}
+
+var settingNames = map[string]string{
+	"sides near": "sides, near", "sides far": "sides, far", "sides each": "sides", "sides punch": "first punch",
+	"ends near": "top and bottom, near", "ends far": "top and bottom, far", "ends each": "top and bottom", "ends punch": "second punch",
+	"corners check": "the two other corners read",
+}
+
+func (m maker) way(d blank.Diamond, w blank.Way) WayPlan {
+	e := d.Measure(w)
+	ease := min(e.EaseWidth, e.EaseHeight)
+	p := WayPlan{
+		ID: w.ID, Name: wayNames[w.ID], Ease: m.shown(ease), EaseWorst: m.shown(ease - w.Ease.Worst), EaseRSS: m.shown(ease - w.Ease.RSS),
+		Seam: m.shown(e.Seam), SeamWorst: m.shown(e.Seam - w.Seam.Worst), SeamRSS: m.shown(e.Seam - w.Seam.RSS),
+	}
+	for _, s := range w.Settings {
+		exact := ""
+		if s.Exact != s.At {
+			exact = m.decimal(s.Exact)
+		}
+		p.Settings = append(p.Settings, SettingPlan{settingNames[s.Lines+" "+s.Mark], m.shown(s.At), exact})
+	}
+	p.Steps = m.waySteps(d, w)
+	return p
+}
+
+// decimal writes a length to the thousandth of an inch or the hundredth of a
+// millimetre, for the reader who checks the sums.
+func (m maker) decimal(l measure.Length) string {
+	if m.style.Unit == measure.Millimetres {
+		return fmt.Sprintf("%.2f", l.Millimetres())
+	}
+	return fmt.Sprintf("%.3f", l.Inches())
+}
+
+// waySteps says how to set and score, one act a line.
+func (m maker) waySteps(d blank.Diamond, w blank.Way) []string {
+	at := func(i int) string { return m.style.Show(w.Settings[i].At) }
+	square := d.CreaseWidth == d.CreaseHeight
+	switch w.ID {
+	case blank.PairWay:
+		second := fmt.Sprintf("Turn the sheet a quarter and score at %s and %s.", at(2), at(3))
+		if square {
+			second = "Turn the sheet a quarter and score the same two again."
+		}
+		return []string{
+			fmt.Sprintf("Set one corner on the diagonal guide: the corners to its left and right must both read %s.", at(4)),
+			fmt.Sprintf("Score at %s and at %s.", at(0), at(1)),
+			second,
+		}
+	case blank.CornerWay:
+		if square {
+			return []string{fmt.Sprintf("Set each of the four corners on the diagonal guide in turn and score at %s.", at(0))}
+		}
+		return []string{
+			fmt.Sprintf("Left and right corner on the diagonal guide in turn: score at %s.", at(0)),
+			fmt.Sprintf("Top and bottom corner in turn: score at %s.", at(1)),
+		}
+	case blank.CentreWay:
+		return []string{
+			"Draw both diagonals lightly; they cross at the centre.",
+			fmt.Sprintf("Score square to one diagonal, %s either side of the centre.", at(0)),
+			fmt.Sprintf("Score square to the other, %s either side.", at(1)),
+		}
+	case blank.EdgeWay:
+		return []string{
+			fmt.Sprintf("From the left and from the right corner, mark both edges at %s.", at(0)),
+			fmt.Sprintf("From the top and from the bottom corner, mark both edges at %s.", at(1)),
+			"Join each pair of marks across its corner and score along the ruler.",
+		}
+	}
+	return []string{
+		fmt.Sprintf("Punch the first edge at %s and score along the board's rib.", at(0)),
+		fmt.Sprintf("Turn a quarter, punch at %s and score; turn and punch at %s, then at %s.", at(1), at(0), at(1)),
+		"The punch repeats its error, so measure the first one twice.",
+	}
+}
+
+func (m maker) blankSentence(d blank.Diamond) string {
+	w := d.Chosen()
+	s := fmt.Sprintf("Cut %s square.", m.style.Show(d.Sheet))
+	at := func(i int) string { return m.style.Show(w.Settings[i].At) }
+	square := d.CreaseWidth == d.CreaseHeight
+	switch w.ID {
+	case blank.PairWay:
+		if square {
+			return fmt.Sprintf("%s Score twice from one corner, at %s and %s; turn a quarter and score the same two again.", s, at(0), at(1))
+		}
+		return fmt.Sprintf("%s Score twice from one corner, at %s and %s; turn a quarter and score at %s and %s.", s, at(0), at(1), at(2), at(3))
+	case blank.CornerWay:
+		if square {
+			return fmt.Sprintf("%s Score once from every corner, at %s.", s, at(0))
+		}
+		return fmt.Sprintf("%s Score from the side corners at %s, from top and bottom at %s.", s, at(0), at(1))
+	case blank.CentreWay:
+		return fmt.Sprintf("%s From its centre, score %s either side, and %s above and below.", s, at(0), at(1))
+	case blank.EdgeWay:
+		return fmt.Sprintf("%s Mark the edges %s from the side corners and %s from top and bottom, and join the marks.", s, at(0), at(1))
+	}
+	return fmt.Sprintf("%s Punch in turn at %s and %s, turning a quarter each time.", s, at(0), at(1))
+}
+
+func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
+	show := m.style.Show
+	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	w := m.way(d, d.Chosen())
+	seam := Reading{"seam", "Seam", show(e.Seam), fmt.Sprintf("%s needs %s", lower(a.Name), show(a.Width))}
+	if e.SeamMax-e.Seam > measure.Micrometre {
+		seam.Note = fmt.Sprintf("to %s; %s", show(e.SeamMax), seam.Note)
+	}
+	list := []Reading{
+		{"closed", "Closed size", m.by(e.Width, e.Height), "lying flat"},
+		{"ease", "Ease", m.by(e.EaseWidth, e.EaseHeight), "across × down, thickness taken off"},
+		seam,
+		{"overlap", "Flap overlap", show(e.Overlap), "over the bottom flap, at the centre"},
+		{"worst", "Worst case", show(measure.Length(w.EaseWorst.Nm)), fmt.Sprintf("ease left, if all is %s off", show(m.style.Tick/2))},
+		{"layers", "Layers of paper", number(e.Folded.Layers), "where most lie on each other"},
+	}
+	if e.Overlap < 0 {
+		list[3].Note = "short of the bottom flap: it seals on the sides"
+	}
+	return list
+}

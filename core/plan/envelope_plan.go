@@ -1,0 +1,104 @@
+package plan
+
+import (
+	"fmt"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/envelope"
+	"yellowparcel/core/measure"
+)
+
+// EnvelopePlan is the station Envelope: what is sold that takes the card, and
+// the blank that is made for it.
+type EnvelopePlan struct {
+	Fits   []FitPlan `json:"fits"`
+	Misses []FitPlan `json:"misses"`
+	// FitsSentence sums up the standard envelopes.
+	FitsSentence string    `json:"fitsSentence"`
+	Blank        BlankPlan `json:"blank"`
+}
+
+// FitPlan is one standard envelope with the card in it.
+type FitPlan struct {
+	ID         string           `json:"id"`
+	Name       string           `json:"name"`
+	Size       string           `json:"size"`
+	Verdict    envelope.Verdict `json:"verdict"`
+	Turned     bool             `json:"turned"`
+	EaseWidth  Shown            `json:"easeWidth"`
+	EaseHeight Shown            `json:"easeHeight"`
+	// Why says in words what the verdict rests on.
+	Why string `json:"why"`
+}
+
+// mostMisses is how many envelopes that just miss are told of.
+const mostMisses = 3
+
+func (m maker) envelope(d blank.Diamond, made blank.Envelope) EnvelopePlan {
+	j := m.job
+	stock, _ := m.shop.stock("text-105")
+	c := envelope.Card{Width: j.Card.Width, Height: j.Card.Height, Thickness: m.thick.Used}
+	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}}
+	for _, f := range envelope.Rank(envelope.Formats(), c, stock.Caliper, measure.Inch/4) {
+		fit := FitPlan{
+			ID: f.Format.ID, Name: f.Format.Name, Size: m.by(f.Format.Width, f.Format.Height), Verdict: f.Verdict, Turned: f.Turned,
+			EaseWidth: m.shown(f.EaseWidth), EaseHeight: m.shown(f.EaseHeight), Why: m.why(f),
+		}
+		switch {
+		case f.Verdict != envelope.DoesNotFit:
+			p.Fits = append(p.Fits, fit)
+		case len(p.Misses) < mostMisses && f.ShortBy() <= measure.Inch/2:
+			p.Misses = append(p.Misses, fit)
+		}
+	}
+	p.FitsSentence = m.fitsSentence(p)
+	p.Blank = m.blank(d, made)
+	return p
+}
+
+func (m maker) why(f envelope.Fit) string {
+	turned := ""
+	if f.Turned {
+		turned = ", card turned a quarter"
+	}
+	switch f.Verdict {
+	case envelope.DoesNotFit:
+		side := "wide"
+		if f.EaseHeight < f.EaseWidth {
+			side = "high"
+		}
+		why := fmt.Sprintf("%s short: the card is too %s", m.style.Show(f.ShortBy()), side)
+		if m.thick.Used > f.ShortBy() {
+			why += " once its thickness is counted"
+		}
+		return why
+	case envelope.TooTight:
+		return "it scuffs and may not slide in" + turned
+	case envelope.Snug:
+		return "it goes in, with care" + turned
+	case envelope.Loose:
+		return "the card shifts about" + turned
+	case envelope.Rattles:
+		return "wants holding strips, or another envelope" + turned
+	}
+	return "slides in and lies still" + turned
+}
+
+func (m maker) fitsSentence(p EnvelopePlan) string {
+	if len(p.Fits) == 0 {
+		if len(p.Misses) > 0 {
+			return fmt.Sprintf("No standard envelope takes this card; %s misses it by least. Make the envelope for it.", p.Misses[0].Name)
+		}
+		return "No standard envelope comes near this card. Make the envelope for it."
+	}
+	best := p.Fits[0]
+	switch best.Verdict {
+	case envelope.Right:
+		return fmt.Sprintf("%s is right for it: ease %s across and %s down.", best.Name, best.EaseWidth.Text, best.EaseHeight.Text)
+	case envelope.Snug, envelope.Loose:
+		return fmt.Sprintf("None sits just right; %s is the nearest, and %s. A blank made for the card sits better.", best.Name, best.Verdict)
+	}
+	return fmt.Sprintf("None sits well: the nearest, %s, is %s. Make the envelope for it.", best.Name, verdictWords[best.Verdict])
+}
+
+var verdictWords = map[envelope.Verdict]string{envelope.TooTight: "too tight", envelope.Rattles: "so large that the card rattles"}

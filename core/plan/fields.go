@@ -1,0 +1,277 @@
+package plan
+
+import (
+	"errors"
+	"fmt"
+	"slices"
+	"strconv"
+	"strings"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/mail"
+	"yellowparcel/core/measure"
+)
+
+// Problem is a value that cannot be used, where it stands, and what to type
+// instead.
+type Problem struct {
+	// Path is the field's place in the job: "card.width".
+	Path    string `json:"path"`
+	Message string `json:"message"`
+	// Unfinished is set while more typing may still make it right.
+	Unfinished bool `json:"unfinished"`
+}
+
+// refusal is an error that is a sentence for the maker.
+type refusal string
+
+func (r refusal) Error() string { return string(r) }
+
+func refuse(format string, args ...any) error { return refusal(fmt.Sprintf(format, args...)) }
+
+// Edit is one thing the maker did to a field: typed a text, or stepped it.
+type Edit struct {
+	Path string  `json:"path" maxLength:"60"`
+	Text *string `json:"text,omitempty" maxLength:"200"`
+	// Steps moves the value by so many ticks; used when Text is absent.
+	Steps int `json:"steps,omitempty" minimum:"-1000" maximum:"1000"`
+}
+
+// lengthField is a length of the job that is typed.
+type lengthField struct {
+	path, name string
+	least      measure.Length
+	most       measure.Length
+	at         func(*Job) *measure.Length
+	// check holds the changed job against what the bounds cannot say.
+	check func(Job, Shop, measure.Style) error
+}
+
+const (
+	leastCard = 25 * measure.Millimetre
+	mostCard  = measure.Metre
+)
+
+// lengthFields lists every length of a job that is typed, once: reading,
+// stepping, bounds and display all follow from this table.
+var lengthFields = []lengthField{
+	{
+		"card.width", "card width", leastCard, mostCard,
+		func(j *Job) *measure.Length { return &j.Card.Width }, thicknessFits,
+	},
+	{
+		"card.height", "card height", leastCard, mostCard,
+		func(j *Job) *measure.Length { return &j.Card.Height }, thicknessFits,
+	},
+	{
+		"card.thickness", "thickness", 10 * measure.Micrometre, mostCard,
+		func(j *Job) *measure.Length { return j.Card.Thickness }, thicknessFits,
+	},
+	{
+		"envelope.ease", "ease", 0, 2 * measure.Inch,
+		func(j *Job) *measure.Length { return &j.Envelope.Ease }, nil,
+	},
+	{
+		"envelope.seam", "seam", measure.Millimetre, 4 * measure.Inch,
+		func(j *Job) *measure.Length { return &j.Envelope.Seam }, nil,
+	},
+	{
+		"envelope.thumbGap", "thumb gap", 0, 4 * measure.Inch,
+		func(j *Job) *measure.Length { return &j.Envelope.ThumbGap },
+		func(j Job, _ Shop, s measure.Style) error {
+			if j.Envelope.ThumbGap > j.Card.Height/2 {
+				return refuse("The thumb gap takes more than half of the card's height of %s: type less.", s.ShowUnit(j.Card.Height))
+			}
+			return nil
+		},
+	},
+}
+
+// thicknessFits refuses a card thicker than its shorter side.
+func thicknessFits(j Job, shop Shop, s measure.Style) error {
+	t, short := thickness(j, shop).Used, min(j.Card.Width, j.Card.Height)
+	if t >= short {
+		return refuse("The card would be thicker (%s) than it is wide or high (%s): check the unit, or type a smaller thickness.", s.ShowUnit(t), s.ShowUnit(short))
+	}
+	return nil
+}
+
+func (f lengthField) bounds(l measure.Length, s measure.Style) error {
+	switch {
+	case l == 0 && f.least > 0:
+		return refuse("The %s cannot be nothing: type at least %s.", f.name, s.ShowUnit(f.least.Up(s.Tick)))
+	case l < f.least:
+		return refuse("The %s of %s is too small to work with: type at least %s.", f.name, s.ShowUnit(l), s.ShowUnit(f.least.Up(s.Tick)))
+	case l > f.most:
+		return refuse("The %s of %s is larger than any sheet here allows: check the unit, or type at most %s.", f.name, s.ShowUnit(l), s.ShowUnit(f.most.Down(s.Tick)))
+	}
+	return nil
+}
+
+const mostCount = 10_000
+
+// Apply carries out edits on a copy of the job. Whatever cannot be used is
+// left as it was and reported as a problem at its field, so that the rest of
+// the plan still shows.
+func Apply(job Job, shop Shop, edits []Edit) (Job, []Problem) {
+	var problems []Problem
+	for _, e := range edits {
+		changed, err := apply(job, shop, e)
+		if err != nil {
+			var pe *measure.ParseError
+			unfinished := errors.As(err, &pe) && pe.Unfinished
+			problems = append(problems, Problem{e.Path, err.Error(), unfinished})
+			continue
+		}
+		job = changed
+	}
+	return job, problems
+}
+
+func apply(job Job, shop Shop, e Edit) (Job, error) {
+	if e.Path == "count" {
+		return applyCount(job, e)
+	}
+	style := shop.Style()
+	for _, f := range lengthFields {
+		if f.path != e.Path {
+			continue
+		}
+		job = job.clone()
+		if f.path == "card.thickness" {
+			if e.Text != nil && strings.TrimSpace(*e.Text) == "" {
+				job.Card.Thickness = nil // back to the sum of the parts
+				return job, nil
+			}
+			t := thickness(job, shop).Used
+			job.Card.Thickness = &t
+		}
+		l, err := e.length(*f.at(&job), style)
+		if err == nil {
+			err = f.bounds(l, style)
+		}
+		if err != nil {
+			return job, err
+		}
+		*f.at(&job) = l
+		if f.check != nil {
+			err = f.check(job, shop, style)
+		}
+		return job, err
+	}
+	return job, refuse("There is no field “%s” in a job.", e.Path)
+}
+
+// length is the value after the edit; a step lands on a tick.
+func (e Edit) length(now measure.Length, s measure.Style) (measure.Length, error) {
+	if e.Text != nil {
+		return measure.Parse(*e.Text, s.Unit)
+	}
+	n := measure.Length(e.Steps)
+	if n >= 0 {
+		return now.Down(s.Tick) + n*s.Tick, nil
+	}
+	return max(0, now.Up(s.Tick)+n*s.Tick), nil
+}
+
+func applyCount(job Job, e Edit) (Job, error) {
+	n := job.Count + e.Steps
+	if e.Text != nil {
+		text := strings.TrimSpace(*e.Text)
+		if text == "" {
+			return job, &measure.ParseError{Text: text, Advice: "There is no number of cards here yet: type a whole number, such as 12.", Unfinished: true}
+		}
+		v, err := strconv.Atoi(text)
+		if err != nil {
+			return job, refuse("“%s” is not a number of cards: type a whole number, such as 12.", clip(text))
+		}
+		n = v
+	}
+	if n < 1 || n > mostCount {
+		return job, refuse("A job makes from 1 to %d cards: type a number between.", mostCount)
+	}
+	job.Count = n
+	return job, nil
+}
+
+// clip keeps a text that somebody typed short enough to be quoted back.
+func clip(text string) string {
+	if r := []rune(text); len(r) > 30 {
+		return string(r[:30]) + "…"
+	}
+	return text
+}
+
+// clone copies what a job points to.
+func (j Job) clone() Job {
+	j.Parts = slices.Clone(j.Parts)
+	if j.Card.Thickness != nil {
+		t := *j.Card.Thickness
+		j.Card.Thickness = &t
+	}
+	return j
+}
+
+// Check refuses a job that no plan can be made of, naming each field.
+func (j Job) Check(shop Shop) []Problem {
+	var list []Problem
+	add := func(path string, err error) {
+		if err != nil {
+			list = append(list, Problem{Path: path, Message: err.Error()})
+		}
+	}
+	style := shop.Style()
+	for _, f := range lengthFields {
+		at := f.at(&j)
+		if at == nil {
+			continue
+		}
+		err := f.bounds(*at, style)
+		if err == nil && f.check != nil {
+			err = f.check(j, shop, style)
+		}
+		add(f.path, err)
+	}
+	if j.Count < 1 || j.Count > mostCount {
+		add("count", refuse("A job makes from 1 to %d cards: type a number between.", mostCount))
+	}
+	if !j.Card.Fold.Valid() {
+		add("card.fold", refuse("The fold “%s” is not known: choose side, top or flat.", clip(string(j.Card.Fold))))
+	}
+	if !slices.Contains(blank.Schools(), j.Envelope.School) {
+		add("envelope.school", refuse("The school “%s” is not known: choose exact, diagonal or notch.", clip(string(j.Envelope.School))))
+	}
+	if !slices.Contains(blank.WayIDs(), j.Envelope.Way) {
+		add("envelope.way", refuse("The way of scoring “%s” is not known: choose pair, corners, centre, edges or notch.", clip(string(j.Envelope.Way))))
+	}
+	if _, ok := shop.stock(j.Envelope.Stock); !ok {
+		add("envelope.stock", refuse("The envelope's paper “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Stock)))
+	}
+	if _, ok := shop.adhesive(j.Envelope.Adhesive); !ok {
+		add("envelope.adhesive", refuse("The adhesive “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Adhesive)))
+	}
+	if _, ok := mail.RulebookByID(j.Post.Destination); !ok && j.Post.Destination != ByHand {
+		add("post.destination", refuse("There is no rulebook “%s”: choose another destination.", clip(j.Post.Destination)))
+	}
+	return append(list, j.checkParts(shop)...)
+}
+
+func (j Job) checkParts(shop Shop) []Problem {
+	var list []Problem
+	for i, p := range j.Parts {
+		path := fmt.Sprintf("parts.%d.", i)
+		if (p.Kind != BasePart && p.Kind != LayerPart) || (p.Kind == BasePart) != (i == 0) {
+			list = append(list, Problem{Path: path + "kind", Message: "The first part is the base and every other one a layer: change the order."})
+		}
+		if _, ok := shop.stock(p.Stock); !ok {
+			list = append(list, Problem{Path: path + "stock", Message: fmt.Sprintf("The paper “%s” of part “%s” is not on the shelf: choose one that is.", clip(p.Stock), clip(p.Name))})
+		}
+		if p.Border < 0 || p.Foam < 0 || p.Foam > 2*measure.Inch || p.Border > mostCard {
+			list = append(list, Problem{Path: path + "border", Message: fmt.Sprintf("The border or the foam of part “%s” is out of bounds.", clip(p.Name))})
+		}
+	}
+	if len(j.Parts) == 0 {
+		list = append(list, Problem{Path: "parts", Message: "A card needs at least its base: add one."})
+	}
+	return list
+}

@@ -1,0 +1,156 @@
+package plan
+
+import (
+	"strings"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/measure"
+)
+
+// Shown is a length with the text it is shown as, in the shop's unit and tick,
+// marked with ≈ when rounded.
+type Shown struct {
+	Nm   measure.Length `json:"nm"`
+	Text string         `json:"text"`
+}
+
+// Field is an input of the job as the screen shows it.
+type Field struct {
+	Text string `json:"text"`
+	// Exact is the same length to the micrometre, when Text had to round.
+	Exact string `json:"exact"`
+}
+
+// Reading is one number that a station shows: what it is, its value and a few
+// words about it.
+type Reading struct {
+	ID    string `json:"id"`
+	Label string `json:"label"`
+	Value string `json:"value"`
+	Note  string `json:"note"`
+}
+
+// Tone says how a sentence is meant, so that the screen can mark it.
+type Tone string
+
+// The tones.
+const (
+	Fine    Tone = "fine"
+	Care    Tone = "care"
+	Trouble Tone = "trouble"
+)
+
+// Note is a sentence with its tone.
+type Note struct {
+	Tone Tone   `json:"tone"`
+	Text string `json:"text"`
+}
+
+// TicketLine is one of the numbers that flow on from station to station.
+type TicketLine struct {
+	ID      string `json:"id"`
+	Station string `json:"station" enum:"card,envelope,post"`
+	Label   string `json:"label"`
+	Value   string `json:"value"`
+	Tone    Tone   `json:"tone"`
+}
+
+// Plan is everything that follows from a job in a shop.
+type Plan struct {
+	Unit     measure.Unit     `json:"unit"`
+	Fields   map[string]Field `json:"fields"`
+	Ticket   []TicketLine     `json:"ticket"`
+	Card     CardPlan         `json:"card"`
+	Envelope EnvelopePlan     `json:"envelope"`
+	Post     PostPlan         `json:"post"`
+}
+
+// maker carries what every station of one plan needs.
+type maker struct {
+	job   Job
+	shop  Shop
+	style measure.Style
+	thick Thickness
+}
+
+func (m maker) shown(l measure.Length) Shown { return Shown{l, m.style.Show(l)} }
+
+// by writes two lengths as a size: "5 3⁄8 × 7", with one mark in front when
+// either is rounded.
+func (m maker) by(w, h measure.Length) string {
+	a, b := m.style.Show(w), m.style.Show(h)
+	if plain, rounded := strings.CutPrefix(b, "≈ "); rounded && w >= 0 {
+		return "≈ " + strings.TrimPrefix(a, "≈ ") + " × " + plain
+	}
+	return a + " × " + b
+}
+
+// Make works out the plan. The job must pass Job.Check and the shop
+// Shop.Check; what a maker types goes through Apply, which sees to it.
+func Make(job Job, shop Shop) Plan {
+	m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
+	p := Plan{Unit: shop.Unit, Fields: m.fields(), Card: m.card()}
+	diamond, made := m.diamond()
+	p.Envelope = m.envelope(diamond, made)
+	p.Post = m.post(diamond, made)
+	p.Ticket = m.ticket(p, diamond, made)
+	return p
+}
+
+func (m maker) fields() map[string]Field {
+	fields := make(map[string]Field, len(lengthFields)+1)
+	for _, f := range lengthFields {
+		at := f.at(&m.job)
+		if at == nil {
+			fields[f.path] = Field{}
+			continue
+		}
+		field := Field{Text: m.style.Show(*at)}
+		if m.style.Rounds(*at) {
+			field.Exact = m.exact(*at)
+		}
+		fields[f.path] = field
+	}
+	fields["count"] = Field{Text: number(m.job.Count)}
+	return fields
+}
+
+// exact names a length that is no tick of this shop in the unit that suits it:
+// the other unit when it is round there, else decimals.
+func (m maker) exact(l measure.Length) string {
+	other := measure.Style{Unit: measure.Millimetres, Tick: measure.Millimetre / 10}
+	if m.style.Unit == measure.Millimetres {
+		other = measure.Style{Unit: measure.Inches, Tick: measure.Inch / 64}
+	}
+	if !other.Rounds(l) {
+		return other.ShowUnit(l)
+	}
+	return measure.Decimal(l.Near(measure.Micrometre), measure.Millimetre) + " mm"
+}
+
+func (m maker) ticket(p Plan, d blank.Diamond, e blank.Envelope) []TicketLine {
+	base := p.Card.Bases[0]
+	for _, b := range p.Card.Bases {
+		if b.Fold == m.job.Card.Fold {
+			base = b
+		}
+	}
+	flat := TicketLine{"flat", "card", "Flat, score at", base.Width.Text + " × " + base.Height.Text, Fine}
+	if base.Score.Nm > 0 {
+		flat.Value += " · " + base.Score.Text
+	} else {
+		flat.Label = "Flat"
+	}
+	ease := Fine
+	if e.EaseWidth < 0 || e.EaseHeight < 0 {
+		ease = Trouble
+	}
+	return []TicketLine{
+		{"card", "card", "Card", m.by(m.job.Card.Width, m.job.Card.Height), Fine},
+		flat,
+		{"sheet", "envelope", "Envelope from", m.style.Show(d.Sheet) + " square", Fine},
+		{"closed", "envelope", "Closed", m.by(e.Width, e.Height), Fine},
+		{"ease", "envelope", "Ease", m.style.Show(min(e.EaseWidth, e.EaseHeight)), ease},
+		{"post", "post", "Post", p.Post.Short, p.Post.Tone},
+	}
+}

@@ -1,0 +1,339 @@
+package plan_test
+
+import (
+	"encoding/json"
+	"math/rand/v2"
+	"os/exec"
+	"reflect"
+	"strings"
+	"testing"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+)
+
+const in = measure.Inch
+
+func sample() (plan.Job, plan.Shop) { return demo.Jobs()[0], demo.Shop() }
+
+func text(s string) *string { return &s }
+
+func TestSampleJobsAreSound(t *testing.T) {
+	shop := demo.Shop()
+	if p := shop.Check(); len(p) > 0 {
+		t.Fatalf("the sample shop: %v", p)
+	}
+	for _, j := range append(demo.Jobs(), demo.Blank()) {
+		if p := j.Check(shop); len(p) > 0 {
+			t.Errorf("%s: %v", j.Name, p)
+		}
+		for _, n := range plan.Make(j, shop).Envelope.Blank.Notes {
+			if n.Tone == plan.Trouble && !strings.Contains(n.Text, "No sheet on your shelf") {
+				t.Errorf("%s comes with trouble: %s", j.Name, n.Text)
+			}
+		}
+	}
+}
+
+// The sample card, by hand: 5 3/8 square in 270 gsm with one layer, T 0.85 mm
+// (0.0335 in); 80 gsm envelope, ease 1/4, so creases 5.6585 in apart.
+func TestPlanOfTheSampleJob(t *testing.T) {
+	j, shop := sample()
+	p := plan.Make(j, shop)
+	c := p.Card
+	if c.Predicted.Nm != 850*measure.Micrometre || c.Measured {
+		t.Errorf("thickness %v", c.Predicted)
+	}
+	side := c.Bases[0]
+	if side.Width.Text != "10 3⁄4" || side.Height.Text != "5 3⁄8" || side.Score.Text != "5 3⁄8" || side.Across {
+		t.Errorf("side fold: %+v", side)
+	}
+	for _, tt := range []struct {
+		id         string
+		each, take int
+	}{{"letter", 1, 12}, {"12x12", 2, 6}, {"a4", 1, 12}} {
+		for _, s := range c.Sheets {
+			if s.ID == tt.id && (s.Each != tt.each || s.Take != tt.take) {
+				t.Errorf("%s: %d a sheet, %d sheets; want %d and %d", tt.id, s.Each, s.Take, tt.each, tt.take)
+			}
+		}
+	}
+	// S = (2 · 5.65846) / √2 + 3/4 = 8.7523 → 8 13/16; D = 12.4628;
+	// creases 5 11/16 apart, near (12.4628 - 5.6875)/2 = 3.388 → 3 3/8.
+	b := p.Envelope.Blank
+	if b.Sheet.Text != "8 13⁄16" || b.Closed.Width.Text != "5 11⁄16" {
+		t.Errorf("sheet %s, closed %s", b.Sheet.Text, b.Closed.Width.Text)
+	}
+	if w := b.Ways[0]; w.Settings[0].At.Text != "3 3⁄8" || w.Settings[1].At.Text != "9 1⁄16" {
+		t.Errorf("scores at %s and %s", w.Settings[0].At.Text, w.Settings[1].At.Text)
+	}
+	if p.Post.Short != "letter + surcharge" || !strings.HasPrefix(p.Post.Sentence, "Square, so as a letter it pays the surcharge; in a ") {
+		t.Errorf("post: %s: %s", p.Post.Short, p.Post.Sentence)
+	}
+	// 1.3 · 5.6875 + 2.3/16 = 7.5375.
+	if r := p.Post.Rectangle; r == nil || r.Width.Text != "7 9⁄16" || r.Height.Text != "5 11⁄16" {
+		t.Errorf("rectangle %+v", r)
+	}
+	if len(p.Ticket) != 6 || p.Ticket[0].Value != "5 3⁄8 × 5 3⁄8" || p.Ticket[1].Value != "10 3⁄4 × 5 3⁄8 · 5 3⁄8" {
+		t.Errorf("ticket %+v", p.Ticket)
+	}
+}
+
+func TestApply(t *testing.T) {
+	j, shop := sample()
+	for _, tt := range []struct {
+		name, path, text string
+		want             measure.Length
+		says             string
+	}{
+		{"fraction", "card.width", "5 1/2", 5*in + in/2, ""},
+		{"centimetres in an inch shop", "card.height", "14 cm", 140 * measure.Millimetre, ""},
+		{"thickness", "card.thickness", "1.5 mm", 1500 * measure.Micrometre, ""},
+		{"unreadable", "card.width", "wide", 0, "does not begin with a number"},
+		{"zero", "card.width", "0", 0, "cannot be nothing"},
+		{"negative", "card.width", "-5", 0, "cannot be negative"},
+		{"kilometre", "card.width", "100000 mm", 0, "larger than any sheet"},
+		{"hair", "card.width", "1/8", 0, "too small to work with"},
+		{"thicker than the card", "card.thickness", "6", 0, "thicker"},
+		{"narrower than thick", "card.width", "1", 1 * in, ""},
+		{"seam of zero", "envelope.seam", "0", 0, "cannot be nothing"},
+		{"no ease", "envelope.ease", "0", 0, ""},
+		{"thumb gap", "envelope.thumbGap", "3 1/2", 0, "more than half"},
+		{"unknown", "card.smell", "1", 0, "no field"},
+	} {
+		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: tt.path, Text: text(tt.text)}})
+		if tt.says != "" {
+			if len(problems) != 1 || problems[0].Path != tt.path || !strings.Contains(problems[0].Message, tt.says) {
+				t.Errorf("%s: %+v, want it to speak of %q", tt.name, problems, tt.says)
+			}
+			if !reflect.DeepEqual(got, j) {
+				t.Errorf("%s: a refused edit changes the job", tt.name)
+			}
+			continue
+		}
+		if len(problems) > 0 {
+			t.Errorf("%s: refused: %v", tt.name, problems)
+			continue
+		}
+		at := map[string]measure.Length{"card.width": got.Card.Width, "card.height": got.Card.Height, "envelope.ease": got.Envelope.Ease}
+		if got.Card.Thickness != nil {
+			at["card.thickness"] = *got.Card.Thickness
+		}
+		if at[tt.path] != tt.want {
+			t.Errorf("%s: %v, want %v", tt.name, at[tt.path], tt.want)
+		}
+	}
+}
+
+func TestApplyKeepsWhatIsGood(t *testing.T) {
+	j, shop := sample()
+	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "card.width", Text: text("5 1/")}, {Path: "card.height", Text: text("6")}, {Path: "count", Text: text("20")}})
+	if got.Card.Width != j.Card.Width || got.Card.Height != 6*in || got.Count != 20 {
+		t.Errorf("%+v", got)
+	}
+	if len(problems) != 1 || !problems[0].Unfinished {
+		t.Errorf("%+v", problems)
+	}
+	for _, bad := range []string{"", "0", "-1", "10001", "a dozen", "1e3", "99999999999999999999"} {
+		if got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "count", Text: text(bad)}}); len(problems) != 1 || got.Count != j.Count {
+			t.Errorf("a count of %q: %v", bad, problems)
+		}
+	}
+}
+
+func TestSteps(t *testing.T) {
+	j, shop := sample()
+	step := func(j plan.Job, n int) plan.Job {
+		t.Helper()
+		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "card.width", Steps: n}})
+		if len(problems) > 0 {
+			t.Fatal(problems)
+		}
+		return got
+	}
+	if got := step(j, 1).Card.Width; got != 5*in+7*in/16 {
+		t.Errorf("up one: %v", got)
+	}
+	if got := step(step(j, 3), -3).Card.Width; got != j.Card.Width {
+		t.Errorf("up and down again: %v", got)
+	}
+	j.Card.Width = 140 * measure.Millimetre // 5 1/2 and a bit
+	if got := step(j, 1).Card.Width; got != 5*in+9*in/16 {
+		t.Errorf("up from between two ticks: %v", got)
+	}
+	if got := step(j, -1).Card.Width; got != 5*in+in/2 {
+		t.Errorf("down from between two ticks: %v", got)
+	}
+	got, _ := plan.Apply(j, shop, []plan.Edit{{Path: "card.thickness", Steps: 1}})
+	if got.Card.Thickness == nil || *got.Card.Thickness != in/16 {
+		t.Errorf("thickness stepped from the sum of the parts: %v", got.Card.Thickness)
+	}
+	back, _ := plan.Apply(got, shop, []plan.Edit{{Path: "card.thickness", Text: text(" ")}})
+	if back.Card.Thickness != nil {
+		t.Error("an empty thickness is not the sum of the parts again")
+	}
+	if j.Card.Thickness != nil {
+		t.Error("Apply changed the job it was given")
+	}
+}
+
+func TestCheckNamesEveryField(t *testing.T) {
+	j, shop := sample()
+	j.Count, j.Card.Width, j.Card.Fold = 0, 0, "fan"
+	j.Envelope.School, j.Envelope.Way, j.Envelope.Stock, j.Envelope.Adhesive = "old", "luck", "tin", "spit"
+	j.Post.Destination = "moon"
+	j.Parts = []plan.Part{{Name: "x", Kind: plan.LayerPart, Stock: "y", Border: -1}}
+	got := map[string]bool{}
+	for _, p := range j.Check(shop) {
+		got[p.Path] = true
+		if !strings.HasSuffix(p.Message, ".") {
+			t.Errorf("%s: %q is not a sentence", p.Path, p.Message)
+		}
+	}
+	for _, path := range []string{"count", "card.width", "card.fold", "envelope.school", "envelope.way", "envelope.stock", "envelope.adhesive", "post.destination", "parts.0.kind", "parts.0.stock", "parts.0.border"} {
+		if !got[path] {
+			t.Errorf("nothing is said of %s", path)
+		}
+	}
+	shop.Unit, shop.TickInches, shop.Tools = "ft", 3, plan.Tools{CornerAt: 9 * in}
+	shop.Sheets[0].Width, shop.Stocks[0].GSM, shop.Adhesives[0].Width = -1, 0, 0
+	paths := map[string]bool{}
+	for _, p := range shop.Check() {
+		paths[p.Path] = true
+	}
+	for _, path := range []string{"unit", "tickInches", "tools.cornerAt", "tools.trimmerLength", "tools.notchDepth", "sheets.0", "stocks.0", "adhesives.0"} {
+		if !paths[path] {
+			t.Errorf("nothing is said of the shop's %s", path)
+		}
+	}
+}
+
+// Any job that passes Check makes a plan that can be sent and that hangs
+// together; the same job makes the same plan.
+func TestPlansHangTogether(t *testing.T) {
+	rng := rand.New(rand.NewPCG(7, 8))
+	pick := func(n int) int { return rng.IntN(n) }
+	for i := range 300 {
+		j, shop := sample()
+		j.Card.Width, j.Card.Height = measure.Length(16+pick(200))*in/16, measure.Length(25+pick(300))*measure.Millimetre
+		j.Card.Fold = card.Folds()[pick(3)]
+		j.Envelope.School, j.Envelope.Way = blank.Schools()[pick(3)], blank.WayIDs()[pick(5)]
+		if pick(2) == 0 {
+			thick := measure.Length(1+pick(20)) * measure.Millimetre
+			j.Card.Thickness = &thick
+		}
+		if pick(3) == 0 {
+			shop.Unit = measure.Millimetres
+		}
+		if pick(4) == 0 {
+			j.Post.Destination = plan.ByHand
+		}
+		if len(j.Check(shop)) > 0 {
+			continue
+		}
+		p := plan.Make(j, shop)
+		first, err := json.Marshal(p)
+		if err != nil {
+			t.Fatalf("job %d: %v", i, err)
+		}
+		if second, _ := json.Marshal(plan.Make(j, shop)); string(first) != string(second) {
+			t.Fatalf("job %d makes two different plans", i)
+		}
+		if p.Card.Sentence == "" || p.Envelope.FitsSentence == "" || p.Envelope.Blank.Sentence == "" || p.Post.Sentence == "" || p.Card.Drawing == "" || p.Envelope.Blank.Drawing == "" || p.Post.Drawing == "" {
+			t.Fatalf("job %d: a sentence is missing", i)
+		}
+		if strings.Contains(string(first), "%!") || strings.Contains(string(first), "NaN") {
+			t.Fatalf("job %d: a text is malformed: %s", i, first)
+		}
+		chosen := 0
+		for _, c := range p.Post.Classes {
+			if c.Chosen {
+				chosen++
+			}
+		}
+		if chosen > 1 {
+			t.Fatalf("job %d: %d classes are chosen", i, chosen)
+		}
+	}
+}
+
+func TestNotesForWhatGoesWrong(t *testing.T) {
+	for _, tt := range []struct {
+		name   string
+		change func(*plan.Job)
+		says   string
+	}{
+		{"no ease", func(j *plan.Job) { j.Envelope.Ease = 0 }, "may not go in"},
+		{"narrow seam", func(j *plan.Job) { j.Envelope.Seam = in / 4 }, "narrower than the"},
+		{"slim card", func(j *plan.Job) { j.Card.Width, j.Card.Height = 8*in+in/2, 3*in+in/2 }, "overshoots"},
+		{"large card", func(j *plan.Job) { j.Card.Width, j.Card.Height = 9*in, 9*in }, "No sheet on your shelf"},
+		{"thick card", func(j *plan.Job) { t := in / 4; j.Card.Thickness = &t }, "score every crease twice"},
+		{"heavy envelope", func(j *plan.Job) { j.Envelope.Stock = "cover-100" }, "heavy for an envelope"},
+		{"diagonal-plus on a thick card", func(j *plan.Job) {
+			j.Envelope.School, j.Envelope.Ease = blank.DiagonalPlus, in
+		}, "back does not close"},
+	} {
+		j, shop := sample()
+		tt.change(&j)
+		found := false
+		for _, n := range plan.Make(j, shop).Envelope.Blank.Notes {
+			found = found || strings.Contains(n.Text, tt.says)
+		}
+		if !found {
+			t.Errorf("%s: nothing is said of %q: %+v", tt.name, tt.says, plan.Make(j, shop).Envelope.Blank.Notes)
+		}
+	}
+}
+
+func TestPostSentences(t *testing.T) {
+	for _, tt := range []struct {
+		name   string
+		w, h   measure.Length
+		thick  measure.Length
+		short  string
+		phrase string
+	}{
+		{"plain", 7 * in, 5 * in, in / 24, "letter", "goes as a letter"},
+		{"square", 5 * in, 5 * in, in / 24, "letter + surcharge", "Square, so as a letter"},
+		{"nearly square", 5*in + in/2, 5 * in, in / 24, "letter + surcharge", "Nearly square"},
+		{"slim", 9 * in, 3*in + in/4, in / 24, "letter + surcharge", "Long and slim"},
+		{"square over the ceiling", 5*in + 13*in/16, 5*in + 13*in/16, in / 24, "letter + surcharge", "No envelope saves it"},
+		{"thick", 7 * in, 5 * in, in / 3, "large envelope", "too thick by"},
+		{"tiny", 2 * in, 2 * in, in / 24, "not mailable", "Too small for any mail"},
+		{"tiny and thick", 2 * in, 2 * in, in / 2, "ask first", "Ask at the counter"},
+		{"huge", 20 * in, 16 * in, in / 24, "no letter", "too long by"},
+	} {
+		j, shop := sample()
+		j.Card.Width, j.Card.Height, j.Card.Thickness = tt.w, tt.h, &tt.thick
+		p := plan.Make(j, shop).Post
+		if p.Short != tt.short || !strings.Contains(p.Sentence, tt.phrase) {
+			t.Errorf("%s: %s: %s", tt.name, p.Short, p.Sentence)
+		}
+	}
+}
+
+// The rooms import in one direction only: the trade knows nothing of the web,
+// the database or the screen.
+func TestCoreKeepsToItself(t *testing.T) {
+	out, err := exec.Command("go", "list", "-deps", "yellowparcel/core/...").Output()
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, dep := range strings.Fields(string(out)) {
+		for _, foreign := range []string{"net/http", "database/sql", "modernc.org", "jmoiron", "yellowparcel/server", "yellowparcel/store", "yellowparcel/ui", "yellowparcel/device", "yellowparcel/format", "yellowparcel/cmd"} {
+			if dep == foreign || strings.HasPrefix(dep, foreign+"/") {
+				t.Errorf("core imports %s", dep)
+			}
+		}
+	}
+}
+
+func BenchmarkMakeSample(b *testing.B) {
+	j, shop := sample()
+	for b.Loop() {
+		plan.Make(j, shop)
+	}
+}

@@ -1,0 +1,92 @@
+// Package demo is the sample shop and its jobs: a hill-top observatory whose
+// volunteers send meteor-night invitations and thank-you cards. Everything in
+// it is made up; recipients are roles, never people.
+package demo
+
+import (
+	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+	"yellowparcel/core/plan"
+)
+
+const in = measure.Inch
+
+// Shop is the observatory's craft table: letter, 12 x 12 and A4 on the shelf.
+func Shop() plan.Shop {
+	s := plan.DefaultShop()
+	s.Sheets = nil
+	for _, id := range []string{"letter", "12x12", "a4"} {
+		sheet, _ := paper.SheetByID(id)
+		s.Sheets = append(s.Sheets, sheet)
+	}
+	return s
+}
+
+// Jobs are the sample jobs, the one to open first at the top.
+func Jobs() []plan.Job {
+	return []plan.Job{
+		{
+			Name: "Meteor-night thanks, square", Count: 12,
+			Card:     plan.Card{Width: 5*in + 3*in/8, Height: 5*in + 3*in/8, Fold: card.SideFold},
+			Parts:    []plan.Part{base("cover-100"), layer("night-sky", "Night-sky layer", "pattern-130", in/8, 0)},
+			Envelope: envelope("copy-80"),
+			Post:     plan.PostWish{Destination: "us-domestic"},
+		},
+		{
+			Name: "Meteor-night invitation", Count: 40,
+			Card:     plan.Card{Width: 7 * in, Height: 5 * in, Fold: card.TopFold},
+			Parts:    []plan.Part{base("cover-80"), layer("programme", "Programme panel", "cover-65", in/4, 0)},
+			Envelope: envelope("copy-80"),
+			Post:     plan.PostWish{Destination: "us-domestic"},
+		},
+		{
+			Name: "Lens fund thank-you, raised star", Count: 8,
+			Card:     plan.Card{Width: 5*in + in/2, Height: 4*in + in/4, Fold: card.TopFold},
+			Parts:    []plan.Part{base("cover-110"), layer("mat", "Brass mat", "pattern-200", in/16, 0), layer("star", "Star panel on foam", "cover-110", in/8, in/8)},
+			Envelope: envelope("kraft-120"),
+			Post:     plan.PostWish{Destination: "us-domestic"},
+		},
+		{
+			Name: "Supporter card, slim", Count: 25,
+			Card:     plan.Card{Width: 8*in + in/2, Height: 3*in + in/2, Fold: card.FlatCard},
+			Parts:    []plan.Part{base("cover-130")},
+			Envelope: envelope("text-105"),
+			Post:     plan.PostWish{Destination: "us-domestic"},
+		},
+		{
+			Name: "Dome rota, holiday card", Count: 6,
+			Card:     plan.Card{Width: 105 * measure.Millimetre, Height: 148 * measure.Millimetre, Fold: card.SideFold},
+			Parts:    []plan.Part{base("cover-80"), layer("moon", "Moon layer", "pattern-130", 5*measure.Millimetre, 0)},
+			Envelope: envelope("copy-80"),
+			Post:     plan.PostWish{Destination: plan.ByHand},
+		},
+	}
+}
+
+// Blank is the job that a new one starts as.
+func Blank() plan.Job {
+	return plan.Job{
+		Name: "New card", Count: 1,
+		Card:     plan.Card{Width: 7 * in, Height: 5 * in, Fold: card.TopFold},
+		Parts:    []plan.Part{base("cover-100")},
+		Envelope: envelope("copy-80"),
+		Post:     plan.PostWish{Destination: "us-domestic"},
+	}
+}
+
+func base(stock string) plan.Part {
+	return plan.Part{ID: "base", Name: "Card base", Kind: plan.BasePart, Stock: stock}
+}
+
+func layer(id, name, stock string, border, foam measure.Length) plan.Part {
+	return plan.Part{ID: id, Name: name, Kind: plan.LayerPart, Stock: stock, Border: border, Foam: foam}
+}
+
+func envelope(stock string) plan.EnvelopeWish {
+	return plan.EnvelopeWish{
+		School: blank.ExactSeam, Way: blank.PairWay, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2,
+		Stock: stock, Adhesive: "tape-1-2",
+	}
+}
