@@ -33,9 +33,9 @@ type Card struct {
 	Width  measure.Length `json:"width"`
 	Height measure.Length `json:"height"`
 	Fold   card.Fold      `json:"fold" enum:"side,top,flat"`
-	// Thickness over everything as the maker measured it; null when it is to
+	// Thickness over everything as the maker measured it; absent when it is to
 	// be added up from the parts.
-	Thickness *measure.Length `json:"thickness" nullable:"true" required:"false"`
+	Thickness *measure.Length `json:"thickness,omitempty"`
 }
 
 // PartKind says what a part does.

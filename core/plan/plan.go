@@ -57,12 +57,12 @@ type TicketLine struct {
 
 // Plan is everything that follows from a job in a shop.
 type Plan struct {
-	Unit     measure.Unit     `json:"unit"`
-	Fields   map[string]Field `json:"fields"`
-	Ticket   []TicketLine     `json:"ticket"`
-	Card     CardPlan         `json:"card"`
-	Envelope EnvelopePlan     `json:"envelope"`
-	Post     PostPlan         `json:"post"`
+	Unit     measure.Unit `json:"unit"`
+	Fields   Fields       `json:"fields"`
+	Ticket   []TicketLine `json:"ticket"`
+	Card     CardPlan     `json:"card"`
+	Envelope EnvelopePlan `json:"envelope"`
+	Post     PostPlan     `json:"post"`
 }
 
 // maker carries what every station of one plan needs.
@@ -97,8 +97,8 @@ func Make(job Job, shop Shop) Plan {
 	return p
 }
 
-func (m maker) fields() map[string]Field {
-	fields := make(map[string]Field, len(lengthFields)+1)
+func (m maker) fields() Fields {
+	fields := make(Fields, len(lengthFields)+1)
 	for _, f := range lengthFields {
 		at := f.at(&m.job)
 		if at == nil {

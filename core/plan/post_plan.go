@@ -29,7 +29,7 @@ type PostPlan struct {
 	Drawing   string `json:"drawing"`
 	// Rectangle is the plain envelope that a surcharged card would go in, when
 	// there is one.
-	Rectangle *RectanglePlan `json:"rectangle" nullable:"true"`
+	Rectangle *RectanglePlan `json:"rectangle,omitempty"`
 }
 
 // RectanglePlan is an envelope whose aspect passes.

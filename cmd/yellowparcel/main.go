@@ -1,0 +1,126 @@
+// Command yellowparcel serves Yellow Parcel: it sizes hand-made cards and their
+// envelopes and says whether they post.
+//
+//	yellowparcel [--addr 127.0.0.1:8417] [--data DIR] [--demo]
+//	yellowparcel openapi
+package main
+
+import (
+	"context"
+	"errors"
+	"flag"
+	"fmt"
+	"log/slog"
+	"net"
+	"os"
+	"os/signal"
+	"path/filepath"
+	"runtime"
+	"syscall"
+
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+	"yellowparcel/server"
+	"yellowparcel/store"
+)
+
+const defaultAddr = "127.0.0.1:8417"
+
+func main() {
+	if err := run(os.Args[1:]); err != nil {
+		fmt.Fprintf(os.Stderr, "Yellow Parcel cannot go on: %v.\n", err)
+		os.Exit(1)
+	}
+}
+
+func run(args []string) error {
+	if len(args) == 1 && args[0] == "openapi" {
+		doc, err := server.OpenAPI()
+		if err == nil {
+			_, err = os.Stdout.Write(doc)
+		}
+		return err
+	}
+	flags := flag.NewFlagSet("yellowparcel", flag.ContinueOnError)
+	addr := flags.String("addr", envOr("ADDR", defaultAddr), "address to listen on; also from ADDR")
+	data := flags.String("data", "", "data directory (default: a place of your own)")
+	sample := flags.Bool("demo", false, "fill an empty data directory with the sample shop and jobs")
+	if err := flags.Parse(args); err != nil {
+		if errors.Is(err, flag.ErrHelp) {
+			return nil
+		}
+		return err
+	}
+	if flags.NArg() > 0 {
+		return fmt.Errorf("“%s” is not something it does: try --help", flags.Arg(0))
+	}
+	dir := *data
+	if dir == "" {
+		var err error
+		if dir, err = dataDir(); err != nil {
+			return err
+		}
+	}
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	defer stop()
+	return serve(ctx, *addr, dir, *sample)
+}
+
+func serve(ctx context.Context, addr, dir string, sample bool) (err error) {
+	listener, err := listen(addr)
+	if err != nil {
+		return err
+	}
+	db, err := store.Open(dir)
+	if err != nil {
+		return errors.Join(err, listener.Close())
+	}
+	defer func() { err = errors.Join(err, db.Close()) }()
+	jobs := []plan.Job{demo.Blank()}
+	shop := plan.DefaultShop()
+	if sample {
+		jobs, shop = demo.Jobs(), demo.Shop()
+	}
+	if err := db.Seed(ctx, shop, jobs); err != nil {
+		return fmt.Errorf("the first jobs cannot be stored in %s: %w", dir, err)
+	}
+	host, _, _ := net.SplitHostPort(addr)
+	fmt.Printf("Yellow Parcel is open at http://%s\nIts data is kept in %s. Stop it with Ctrl+C.\n", listener.Addr(), dir)
+	log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
+	return server.New(db, log, host).Serve(ctx, listener)
+}
+
+func listen(addr string) (net.Listener, error) {
+	listener, err := net.Listen("tcp", addr)
+	if errors.Is(err, syscall.EADDRINUSE) {
+		return nil, fmt.Errorf("the address %s is in use, perhaps by a Yellow Parcel that runs already: open http://%s, or choose another with ADDR=127.0.0.1:8418", addr, addr)
+	}
+	if err != nil {
+		return nil, fmt.Errorf("it cannot listen on %s: %w; give a host and a port, such as ADDR=%s", addr, err, defaultAddr)
+	}
+	return listener, nil
+}
+
+func envOr(name, otherwise string) string {
+	if v := os.Getenv(name); v != "" {
+		return v
+	}
+	return otherwise
+}
+
+// dataDir is where a user's own data goes on this system.
+func dataDir() (string, error) {
+	if dir := os.Getenv("XDG_DATA_HOME"); filepath.IsAbs(dir) {
+		return filepath.Join(dir, "yellow-parcel"), nil
+	}
+	if runtime.GOOS == "linux" {
+		if home, err := os.UserHomeDir(); err == nil {
+			return filepath.Join(home, ".local", "share", "yellow-parcel"), nil
+		}
+	}
+	dir, err := os.UserConfigDir()
+	if err != nil {
+		return "", fmt.Errorf("no place for your data could be found (%w): name one with --data", err)
+	}
+	return filepath.Join(dir, "yellow-parcel"), nil
+}

@@ -1,0 +1,160 @@
+// Package server is the web side: chi routes over the store and core/plan, one
+// file per resource, and the embedded front end.
+//
+// Lengths travel as integer nanometres, errors as RFC 9457 problem JSON with the
+// path of the field. It works nothing out itself: what it sends is a plan.
+package server
+
+import (
+	"context"
+	"fmt"
+	"log/slog"
+	"net"
+	"net/http"
+	"strings"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/adapters/humachi"
+	"github.com/go-chi/chi/v5"
+	"github.com/go-chi/chi/v5/middleware"
+
+	"yellowparcel/store"
+)
+
+// Server answers for one store.
+type Server struct {
+	store  *store.Store
+	events *events
+	log    *slog.Logger
+	api    huma.API
+	router chi.Router
+}
+
+// maxBody bounds what a request may send; a job is a few kilobytes.
+const maxBody = 1 << 20
+
+// New builds the server. Extra hosts are names, besides those of this machine,
+// under which it may be called.
+func New(s *store.Store, log *slog.Logger, hosts ...string) *Server {
+	srv := &Server{store: s, events: newEvents(), log: log}
+	r := chi.NewRouter()
+	r.Use(srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin)
+	r.NotFound(srv.page)
+	r.MethodNotAllowed(func(w http.ResponseWriter, r *http.Request) {
+		writeProblem(w, http.StatusMethodNotAllowed, fmt.Sprintf("%s is not possible on %s.", r.Method, r.URL.Path))
+	})
+	srv.router = r
+	srv.api = humachi.New(r, apiConfig())
+	srv.jobRoutes()
+	srv.planRoutes()
+	srv.shopRoutes()
+	r.Get("/api/jobs/{id}/events", srv.streamEvents)
+	r.HandleFunc("/api/*", func(w http.ResponseWriter, r *http.Request) {
+		writeProblem(w, http.StatusNotFound, fmt.Sprintf("There is nothing at %s.", r.URL.Path))
+	})
+	return srv
+}
+
+func apiConfig() huma.Config {
+	huma.DefaultArrayNullable = false
+	huma.NewErrorWithContext = problemWithContext
+	c := huma.DefaultConfig("Yellow Parcel", "1")
+	c.OpenAPIPath, c.DocsPath, c.SchemasPath, c.CreateHooks = "", "", "", nil
+	return c
+}
+
+// OpenAPI returns the document that describes the API, as JSON; the front end's
+// types are made from it.
+func OpenAPI() ([]byte, error) {
+	return New(nil, slog.New(slog.DiscardHandler)).api.OpenAPI().MarshalJSON()
+}
+
+// Handler returns the whole site.
+func (s *Server) Handler() http.Handler { return s.router }
+
+// Serve answers on the listener until the context ends, then lets requests
+// finish for a moment.
+func (s *Server) Serve(ctx context.Context, l net.Listener) error {
+	hs := &http.Server{
+		Handler:           s.router,
+		ReadHeaderTimeout: 5 * time.Second,
+		ReadTimeout:       30 * time.Second,
+		IdleTimeout:       2 * time.Minute,
+		MaxHeaderBytes:    64 << 10,
+		ErrorLog:          slog.NewLogLogger(s.log.Handler(), slog.LevelWarn),
+	}
+	hs.RegisterOnShutdown(s.events.close)
+	done := make(chan error, 1)
+	go func() { done <- hs.Serve(l) }()
+	select {
+	case err := <-done:
+		return err
+	case <-ctx.Done():
+	}
+	grace, cancel := context.WithTimeout(context.Background(), 3*time.Second)
+	defer cancel()
+	return hs.Shutdown(grace)
+}
+
+// onlyHosts refuses requests that were sent to another name, so that a page
+// elsewhere cannot point its own name at this machine.
+func onlyHosts(more []string) func(http.Handler) http.Handler {
+	allowed := map[string]bool{"localhost": true}
+	for _, h := range more {
+		allowed[strings.ToLower(h)] = true
+	}
+	return func(next http.Handler) http.Handler {
+		return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+			host := r.Host
+			if h, _, err := net.SplitHostPort(host); err == nil {
+				host = h
+			}
+			host = strings.Trim(strings.ToLower(host), "[]")
+			if ip := net.ParseIP(host); !allowed[host] && (ip == nil || !ip.IsLoopback()) {
+				writeProblem(w, http.StatusForbidden, fmt.Sprintf("This program does not answer to the name “%.80s”: open it as http://127.0.0.1 with its port.", host))
+				return
+			}
+			next.ServeHTTP(w, r)
+		})
+	}
+}
+
+// sameOrigin refuses writes that another site's page sends.
+func sameOrigin(next http.Handler) http.Handler {
+	guard := http.NewCrossOriginProtection()
+	guard.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		writeProblem(w, http.StatusForbidden, "A page of another site may not change anything here: use the program's own window.")
+	}))
+	return guard.Handler(next)
+}
+
+// safeHeaders tell the browser what the pages never do. The page's own policy
+// is set where its nonce is made.
+func safeHeaders(next http.Handler) http.Handler {
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		h := w.Header()
+		h.Set("X-Content-Type-Options", "nosniff")
+		h.Set("Referrer-Policy", "no-referrer")
+		h.Set("X-Frame-Options", "DENY")
+		h.Set("Cross-Origin-Resource-Policy", "same-origin")
+		h.Set("Cross-Origin-Opener-Policy", "same-origin")
+		h.Set("Content-Security-Policy", "default-src 'none'")
+		if strings.HasPrefix(r.URL.Path, "/api/") {
+			h.Set("Cache-Control", "no-store")
+		}
+		next.ServeHTTP(w, r)
+	})
+}
+
+func (s *Server) recoverer(next http.Handler) http.Handler {
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		defer func() {
+			if v := recover(); v != nil && v != http.ErrAbortHandler {
+				s.log.Error("a request failed", "path", r.URL.Path, "panic", v)
+				writeProblem(w, http.StatusInternalServerError, somethingBroke)
+			}
+		}()
+		next.ServeHTTP(w, r)
+	})
+}
