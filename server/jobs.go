@@ -32,7 +32,8 @@ type ListedJob struct {
 	Changed string `json:"changed"`
 }
 
-type jobID struct {
+// JobID is the path of one job.
+type JobID struct {
 	ID string `path:"id" maxLength:"40"`
 }
 
@@ -87,7 +88,7 @@ func (s *Server) jobRoutes() {
 		})
 
 	huma.Register(s.api, huma.Operation{OperationID: "getJob", Method: http.MethodGet, Path: "/api/jobs/{id}", Summary: "One job"},
-		func(ctx context.Context, in *jobID) (*jobOut, error) {
+		func(ctx context.Context, in *JobID) (*jobOut, error) {
 			j, err := s.store.Job(ctx, in.ID)
 			if err != nil {
 				return nil, s.failed(err)
@@ -97,7 +98,7 @@ func (s *Server) jobRoutes() {
 
 	huma.Register(s.api, huma.Operation{OperationID: "saveJob", Method: http.MethodPut, Path: "/api/jobs/{id}", MaxBodyBytes: maxBody, Summary: "Save a job that was changed from a version"},
 		func(ctx context.Context, in *struct {
-			jobID
+			JobID
 			Body struct {
 				Version int64    `json:"version" minimum:"1"`
 				Job     plan.Job `json:"job"`
@@ -121,7 +122,7 @@ func (s *Server) jobRoutes() {
 
 	huma.Register(s.api, huma.Operation{OperationID: "setJobRemoved", Method: http.MethodPut, Path: "/api/jobs/{id}/removed", MaxBodyBytes: maxBody, Summary: "Take a job off the list, or put it back"},
 		func(ctx context.Context, in *struct {
-			jobID
+			JobID
 			Body struct {
 				Version int64 `json:"version" minimum:"1"`
 				Removed bool  `json:"removed"`

@@ -24,7 +24,7 @@ type BlankPlan struct {
 	Way        blank.WayID `json:"way"`
 	Net        blank.Net   `json:"net"`
 	Dimensions []Dimension `json:"dimensions"`
-	Sentence   string      `json:"sentence"`
+	Sentence   Sentence    `json:"sentence"`
 	Notes      []Note      `json:"notes"`
 	Drawing    string      `json:"drawing"`
 }
@@ -173,28 +173,28 @@ func (m maker) waySteps(d blank.Diamond, w blank.Way) []string {
 	}
 }
 
-func (m maker) blankSentence(d blank.Diamond) string {
+func (m maker) blankSentence(d blank.Diamond) Sentence {
 	w := d.Chosen()
-	s := fmt.Sprintf("Cut %s square.", m.style.Show(d.Sheet))
+	s := say("Cut [%s] square.", m.style.Show(d.Sheet))
 	at := func(i int) string { return m.style.Show(w.Settings[i].At) }
 	square := d.CreaseWidth == d.CreaseHeight
 	switch w.ID {
 	case blank.PairWay:
 		if square {
-			return fmt.Sprintf("%s Score twice from one corner, at %s and %s; turn a quarter and score the same two again.", s, at(0), at(1))
+			return s.and(say("Score twice from one corner, at [%s] and [%s]; turn a quarter and score the same two again.", at(0), at(1)))
 		}
-		return fmt.Sprintf("%s Score twice from one corner, at %s and %s; turn a quarter and score at %s and %s.", s, at(0), at(1), at(2), at(3))
+		return s.and(say("Score twice from one corner, at [%s] and [%s]; turn a quarter and score at [%s] and [%s].", at(0), at(1), at(2), at(3)))
 	case blank.CornerWay:
 		if square {
-			return fmt.Sprintf("%s Score once from every corner, at %s.", s, at(0))
+			return s.and(say("Score once from every corner, at [%s].", at(0)))
 		}
-		return fmt.Sprintf("%s Score from the side corners at %s, from top and bottom at %s.", s, at(0), at(1))
+		return s.and(say("Score from the side corners at [%s], from top and bottom at [%s].", at(0), at(1)))
 	case blank.CentreWay:
-		return fmt.Sprintf("%s From its centre, score %s either side, and %s above and below.", s, at(0), at(1))
+		return s.and(say("From its centre, score [%s] either side, and [%s] above and below.", at(0), at(1)))
 	case blank.EdgeWay:
-		return fmt.Sprintf("%s Mark the edges %s from the side corners and %s from top and bottom, and join the marks.", s, at(0), at(1))
+		return s.and(say("Mark the edges [%s] from the side corners and [%s] from top and bottom, and join the marks.", at(0), at(1)))
 	}
-	return fmt.Sprintf("%s Punch in turn at %s and %s, turning a quarter each time.", s, at(0), at(1))
+	return s.and(say("Punch in turn at [%s] and [%s], turning a quarter each time.", at(0), at(1)))
 }
 
 func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {

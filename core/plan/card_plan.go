@@ -48,7 +48,7 @@ type CardPlan struct {
 	Measured  bool        `json:"measured"`
 	Parts     []PartPlan  `json:"parts"`
 	Bases     []BasePlan  `json:"bases"`
-	Sentence  string      `json:"sentence"`
+	Sentence  Sentence    `json:"sentence"`
 	Notes     []Note      `json:"notes"`
 	Sheets    []SheetPlan `json:"sheets"`
 	// Drawing describes the drawing of the flat base in words.
@@ -154,10 +154,10 @@ func (m maker) parts(notes *[]Note) []PartPlan {
 	return list
 }
 
-func (m maker) baseWords(b card.Base) (sentence, drawing string) {
+func (m maker) baseWords(b card.Base) (sentence Sentence, drawing string) {
 	size := m.by(b.Width, b.Height)
 	if b.Fold == card.FlatCard {
-		return fmt.Sprintf("Cut %s. A flat card has no score.", size),
+		return say("Cut [%s]. A flat card has no score.", size),
 			fmt.Sprintf("The flat card, %s %s, without a score.", size, m.style.Unit)
 	}
 	at := b.Scores[0]
@@ -165,8 +165,8 @@ func (m maker) baseWords(b card.Base) (sentence, drawing string) {
 	if at.Across {
 		edge, opens, line = "top", "a tent", "across"
 	}
-	sentence = fmt.Sprintf("Cut %s. Outside up, score %s at %s from the %s edge, then fold away from the groove: it opens like %s.",
-		size, line, m.style.Show(at.At), edge, opens)
+	sentence = say("Cut [%s]. Outside up, score at [%s] from the %s, and fold away from the groove: it opens like %s.",
+		size, m.style.Show(at.At), edge, opens)
 	drawing = fmt.Sprintf("The base lying flat, %s %s, with one score running %s at %s from the %s edge. The finished card, %s, is the half with the front.",
 		size, m.style.Unit, line, m.style.Show(at.At), edge, m.by(m.job.Card.Width, m.job.Card.Height))
 	return sentence, drawing

@@ -14,7 +14,7 @@ type EnvelopePlan struct {
 	Fits   []FitPlan `json:"fits"`
 	Misses []FitPlan `json:"misses"`
 	// FitsSentence sums up the standard envelopes.
-	FitsSentence string    `json:"fitsSentence"`
+	FitsSentence Sentence  `json:"fitsSentence"`
 	Blank        BlankPlan `json:"blank"`
 }
 
@@ -84,21 +84,21 @@ func (m maker) why(f envelope.Fit) string {
 	return "slides in and lies still" + turned
 }
 
-func (m maker) fitsSentence(p EnvelopePlan) string {
+func (m maker) fitsSentence(p EnvelopePlan) Sentence {
 	if len(p.Fits) == 0 {
 		if len(p.Misses) > 0 {
-			return fmt.Sprintf("No standard envelope takes this card; %s misses it by least. Make the envelope for it.", p.Misses[0].Name)
+			return say("No standard envelope takes this card; [%s] misses it by least. Make the envelope for it.", p.Misses[0].Name)
 		}
-		return "No standard envelope comes near this card. Make the envelope for it."
+		return say("No standard envelope comes near this card. Make the envelope for it.")
 	}
 	best := p.Fits[0]
 	switch best.Verdict {
 	case envelope.Right:
-		return fmt.Sprintf("%s is right for it: ease %s across and %s down.", best.Name, best.EaseWidth.Text, best.EaseHeight.Text)
+		return say("[%s] is right for it: ease %s across and %s down.", best.Name, best.EaseWidth.Text, best.EaseHeight.Text)
 	case envelope.Snug, envelope.Loose:
-		return fmt.Sprintf("None sits just right; %s is the nearest, and %s. A blank made for the card sits better.", best.Name, best.Verdict)
+		return say("None sits just right; [%s] is the nearest, and %s. A blank made for the card sits better.", best.Name, best.Verdict)
 	}
-	return fmt.Sprintf("None sits well: the nearest, %s, is %s. Make the envelope for it.", best.Name, verdictWords[best.Verdict])
+	return say("None sits well: the nearest, [%s], is %s. Make the envelope for it.", best.Name, verdictWords[best.Verdict])
 }
 
 var verdictWords = map[envelope.Verdict]string{envelope.TooTight: "too tight", envelope.Rattles: "so large that the card rattles"}

@@ -57,7 +57,7 @@ type TicketLine struct {
 
 // Plan is everything that follows from a job in a shop.
 type Plan struct {
-	Unit     measure.Unit `json:"unit"`
+	Unit     measure.Unit `json:"unit" enum:"in,mm"`
 	Fields   Fields       `json:"fields"`
 	Ticket   []TicketLine `json:"ticket"`
 	Card     CardPlan     `json:"card"`

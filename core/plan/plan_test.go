@@ -70,8 +70,8 @@ func TestPlanOfTheSampleJob(t *testing.T) {
 	if w := b.Ways[0]; w.Settings[0].At.Text != "3 3⁄8" || w.Settings[1].At.Text != "9 1⁄16" {
 		t.Errorf("scores at %s and %s", w.Settings[0].At.Text, w.Settings[1].At.Text)
 	}
-	if p.Post.Short != "letter + surcharge" || !strings.HasPrefix(p.Post.Sentence, "Square, so as a letter it pays the surcharge; in a ") {
-		t.Errorf("post: %s: %s", p.Post.Short, p.Post.Sentence)
+	if p.Post.Short != "letter + surcharge" || !strings.HasPrefix(p.Post.Sentence.Text, "Square, so as a letter it pays the surcharge; in a ") {
+		t.Errorf("post: %s: %s", p.Post.Short, p.Post.Sentence.Text)
 	}
 	// 1.3 · 5.6875 + 2.3/16 = 7.5375.
 	if r := p.Post.Rectangle; r == nil || r.Width.Text != "7 9⁄16" || r.Height.Text != "5 11⁄16" {
@@ -242,7 +242,7 @@ func TestPlansHangTogether(t *testing.T) {
 		if second, _ := json.Marshal(plan.Make(j, shop)); string(first) != string(second) {
 			t.Fatalf("job %d makes two different plans", i)
 		}
-		if p.Card.Sentence == "" || p.Envelope.FitsSentence == "" || p.Envelope.Blank.Sentence == "" || p.Post.Sentence == "" || p.Card.Drawing == "" || p.Envelope.Blank.Drawing == "" || p.Post.Drawing == "" {
+		if p.Card.Sentence.Text == "" || p.Envelope.FitsSentence.Text == "" || p.Envelope.Blank.Sentence.Text == "" || p.Post.Sentence.Text == "" || p.Card.Drawing == "" || p.Envelope.Blank.Drawing == "" || p.Post.Drawing == "" {
 			t.Fatalf("job %d: a sentence is missing", i)
 		}
 		if strings.Contains(string(first), "%!") || strings.Contains(string(first), "NaN") {
@@ -309,8 +309,8 @@ func TestPostSentences(t *testing.T) {
 		j, shop := sample()
 		j.Card.Width, j.Card.Height, j.Card.Thickness = tt.w, tt.h, &tt.thick
 		p := plan.Make(j, shop).Post
-		if p.Short != tt.short || !strings.Contains(p.Sentence, tt.phrase) {
-			t.Errorf("%s: %s: %s", tt.name, p.Short, p.Sentence)
+		if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.phrase) {
+			t.Errorf("%s: %s: %s", tt.name, p.Short, p.Sentence.Text)
 		}
 	}
 }

@@ -18,7 +18,7 @@ type PostPlan struct {
 	// Short is the forecast on the ticket: "letter + surcharge".
 	Short    string      `json:"short"`
 	Tone     Tone        `json:"tone"`
-	Sentence string      `json:"sentence"`
+	Sentence Sentence    `json:"sentence"`
 	Readings []Reading   `json:"readings"`
 	Classes  []ClassPlan `json:"classes"`
 	Notes    []Note      `json:"notes"`
@@ -104,7 +104,7 @@ func (m maker) post(d blank.Diamond, e blank.Envelope) PostPlan {
 	book, ok := mail.RulebookByID(m.job.Post.Destination)
 	if !ok {
 		p.Title, p.Short, p.Tone = "By hand", "by hand", Fine
-		p.Sentence = "Given by hand, it needs to meet no post's rules. A dot at the tip of the flap lets it be opened again."
+		p.Sentence = say("Given by hand, it needs to meet no post's rules. A dot at the tip of the flap lets it be opened again.")
 		return p
 	}
 	v := book.Judge(piece)
@@ -136,23 +136,23 @@ func (m maker) verdict(p *PostPlan, v mail.Verdict, d blank.Diamond, piece mail.
 	switch {
 	case !v.Mailable:
 		p.Short, p.Tone = "not mailable", Trouble
-		p.Sentence = fmt.Sprintf("Too small for any mail: %s. A larger envelope with holding strips would do.", m.broken(v.Floor, false))
+		p.Sentence = say("Too small for any mail: %s. A larger envelope with holding strips would do.", m.broken(v.Floor, false))
 	case !taken && v.AskFirst:
 		p.Short, p.Tone = "ask first", Care
-		p.Sentence = "Small but thick: the published rules do not say what becomes of it. Ask at the counter first."
+		p.Sentence = say("Small but thick: the published rules do not say what becomes of it. Ask at the counter first.")
 	case !taken:
 		p.Short, p.Tone = "no letter", Trouble
 		last := v.Results[len(v.Results)-1]
-		p.Sentence = fmt.Sprintf("No class of letter takes it: %s even for a %s. Ask for a parcel.", m.broken(last.Checks, false), last.Class.Name)
+		p.Sentence = say("No class of letter takes it: %s even for a %s. Ask for a parcel.", m.broken(last.Checks, false), last.Class.Name)
 	case r.Outcome == mail.Surcharged:
 		p.Short, p.Tone = r.Class.Name+" + surcharge", Care
 		p.Sentence = m.surcharged(p, r, d, piece)
 	default:
 		p.Short, p.Tone = r.Class.Name, Fine
-		p.Sentence = fmt.Sprintf("It goes as a %s.", r.Class.Name)
+		p.Sentence = say("It goes as a [%s].", r.Class.Name)
 		if r.Class.BeyondClass != "" {
 			p.Tone = Care
-			p.Sentence = fmt.Sprintf("It goes as a %s: %s for a %s.", r.Class.Name, m.broken(over(v.Results[0].Checks), false), v.Results[0].Class.Name)
+			p.Sentence = say("It goes as a [%s]: %s for a %s.", r.Class.Name, m.broken(over(v.Results[0].Checks), false), v.Results[0].Class.Name)
 		}
 	}
 	if taken {
@@ -177,7 +177,7 @@ func over(checks []mail.Check) []mail.Check {
 }
 
 // surcharged says why a surcharge falls due and in what envelope it would not.
-func (m maker) surcharged(p *PostPlan, r mail.ClassResult, d blank.Diamond, piece mail.Piece) string {
+func (m maker) surcharged(p *PostPlan, r mail.ClassResult, d blank.Diamond, piece mail.Piece) Sentence {
 	for _, c := range r.Checks {
 		if c.OK || c.Measure != mail.Aspect {
 			continue
@@ -194,11 +194,11 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, d blank.Diamond, piec
 		rect := r.Class.PlainRectangle(m.job.Card.Width+need, m.job.Card.Height+need, piece.Thickness, piece.SizeError, m.style.Tick)
 		if rect.OK {
 			p.Rectangle = &RectanglePlan{m.shown(rect.Width), m.shown(rect.Height)}
-			return fmt.Sprintf("%s; in a %s %s envelope it would not.", s, m.by(rect.Width, rect.Height), m.style.Unit)
+			return say("%s; in a [%s %s] envelope it would not.", s, m.by(rect.Width, rect.Height), m.style.Unit)
 		}
-		return fmt.Sprintf("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, measureNames[rect.Why])
+		return say("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, measureNames[rect.Why])
 	}
-	return fmt.Sprintf("As a %s it pays the surcharge: %s.", r.Class.Name, m.broken(r.Checks, true))
+	return say("As a %s it pays the surcharge: %s.", r.Class.Name, m.broken(r.Checks, true))
 }
 
 var measureNames = map[mail.Measure]string{

@@ -126,7 +126,7 @@ export interface components {
             overlap: components["schemas"]["Shown"];
             readings: components["schemas"]["Reading"][];
             seam: components["schemas"]["Shown"];
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
             sheet: components["schemas"]["Shown"];
             way: string;
             ways: components["schemas"]["WayPlan"][];
@@ -153,7 +153,7 @@ export interface components {
             notes: components["schemas"]["Note"][];
             parts: components["schemas"]["PartPlan"][];
             predicted: components["schemas"]["Shown"];
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
             sheets: components["schemas"]["SheetPlan"][];
             thickness: components["schemas"]["Shown"];
             width: components["schemas"]["Shown"];
@@ -214,7 +214,7 @@ export interface components {
         EnvelopePlan: {
             blank: components["schemas"]["BlankPlan"];
             fits: components["schemas"]["FitPlan"][];
-            fitsSentence: string;
+            fitsSentence: components["schemas"]["Sentence"];
             misses: components["schemas"]["FitPlan"][];
         };
         EnvelopeWish: {
@@ -390,7 +390,8 @@ export interface components {
             };
             post: components["schemas"]["PostPlan"];
             ticket: components["schemas"]["TicketLine"][];
-            unit: string;
+            /** @enum {string} */
+            unit: "in" | "mm";
         };
         PlanBody: {
             job: components["schemas"]["Job"];
@@ -413,7 +414,7 @@ export interface components {
             notes: components["schemas"]["Note"][];
             readings: components["schemas"]["Reading"][];
             rectangle?: components["schemas"]["RectanglePlan"];
-            sentence: string;
+            sentence: components["schemas"]["Sentence"];
             short: string;
             source: string;
             thickness: components["schemas"]["Shown"];
@@ -449,6 +450,10 @@ export interface components {
             shop: components["schemas"]["Shop"];
             /** Format: int64 */
             version: number;
+        };
+        Sentence: {
+            spans: components["schemas"]["Span"][];
+            text: string;
         };
         SetJobRemovedRequest: {
             removed: boolean;
@@ -507,6 +512,10 @@ export interface components {
         Shown: {
             /** Format: int64 */
             nm: number;
+            text: string;
+        };
+        Span: {
+            mark: boolean;
             text: string;
         };
         Stock: {
@@ -658,7 +667,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -691,7 +702,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {

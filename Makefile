@@ -1,0 +1,88 @@
+# make demo   start with the sample shop and jobs       make run   start with your own data
+# make test   everything that has to hold               make help  the rest
+SHELL := /bin/bash
+.DELETE_ON_ERROR:
+
+BIN   := bin/yellowparcel
+STAMP := .stamps
+UI    := $(shell find ui/src ui/public -type f 2>/dev/null) ui/index.html ui/vite.config.ts ui/tsconfig.json
+GO    := $(shell find cmd core demo server store -name '*.go' -o -name '*.json' -o -name '*.sql' 2>/dev/null) go.mod go.sum
+
+.PHONY: help demo run build test lint types-fresh unit e2e format pictures bench chromium tools clean
+
+help: ## what each target does
+	@grep -hE '^[a-z-]+:.*##' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
+
+demo: $(BIN) ## build and start with the sample shop and jobs, in demo-data
+	@$(BIN) --demo --data demo-data
+
+run: $(BIN) ## build and start with your own data
+	@$(BIN)
+
+build: $(BIN) ## build bin/yellowparcel with the front end inside
+
+tools:
+	@command -v go >/dev/null || { echo "Go 1.26 or newer is missing: install it first."; exit 1; }
+	@command -v node >/dev/null && command -v npm >/dev/null || { echo "Node 20 or newer and npm are missing: install them first."; exit 1; }
+
+$(STAMP)/npm: ui/package-lock.json ui/package.json | tools
+	cd ui && npm ci --no-progress
+	@mkdir -p $(STAMP) && touch $@
+
+$(STAMP)/ui: $(STAMP)/npm $(UI)
+	cd ui && npm run --silent build
+	@mkdir -p $(STAMP) && touch $@
+
+$(BIN): $(STAMP)/ui $(GO) | tools
+	CGO_ENABLED=0 go build -trimpath -o $@ ./cmd/yellowparcel
+
+test: lint types-fresh unit e2e ## vet, linters, types, build, unit tests with the race detector, end-to-end tests
+	@echo "All of it holds."
+
+lint: $(STAMP)/npm $(STAMP)/ui
+	@test -z "$$(gofmt -l cmd core demo e2e server store)" || { echo "These files want gofmt:"; gofmt -l cmd core demo e2e server store; exit 1; }
+	go vet ./...
+	go tool -modfile=tools/go.mod staticcheck ./...
+	cd ui && npm run --silent lint && npm run --silent check
+
+# The front end's types are made from the server's own document; a difference
+# means that one of the two was changed alone.
+types-fresh: $(STAMP)/npm $(STAMP)/ui
+	@mkdir -p $(STAMP)
+	go run ./cmd/yellowparcel openapi > $(STAMP)/openapi.json
+	cd ui && npx openapi-typescript ../$(STAMP)/openapi.json -o ../$(STAMP)/schema.d.ts >/dev/null
+	@cmp -s $(STAMP)/openapi.json ui/src/api/openapi.json && cmp -s $(STAMP)/schema.d.ts ui/src/api/schema.d.ts || \
+		{ echo "The API and the front end's types have drifted apart: run make types and commit the result."; exit 1; }
+
+types: $(STAMP)/npm ## make the front end's types anew from the server's document
+	go run ./cmd/yellowparcel openapi > ui/src/api/openapi.json
+	cd ui && npm run --silent types
+
+unit: $(STAMP)/ui
+	@command -v gcc >/dev/null || { echo "gcc is missing; the race detector needs it: install gcc (Debian: apt-get install gcc libc6-dev)."; exit 1; }
+	CGO_ENABLED=1 go test -race ./cmd/... ./core/... ./demo/... ./server/... ./store/...
+
+chromium:
+	@if ! command -v chromium >/dev/null && [ -z "$$CHROMIUM" ]; then \
+		echo "Chromium is missing; installing Debian's."; \
+		{ apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium >/dev/null; } || \
+		{ echo "Chromium could not be installed: install it by hand, or set CHROMIUM to its path."; exit 1; }; \
+	fi
+
+e2e: $(BIN) chromium
+	YELLOW_PARCEL=$(abspath $(BIN)) go test -count=1 ./e2e/...
+
+pictures: $(BIN) chromium ## take docs/screenshots anew from the demo data
+	YELLOW_PARCEL=$(abspath $(BIN)) PICTURES=$(abspath docs/screenshots) go test -count=1 -run TestPictures ./e2e
+
+bench: $(BIN) chromium ## the figures of docs/performance.md
+	go test -run '^$$' -bench . -benchtime 2s -count 5 ./core/plan ./core/blank
+	YELLOW_PARCEL=$(abspath $(BIN)) FIGURES=1 go test -count=1 -v -run TestFigures ./e2e
+
+format: $(STAMP)/npm ## format all code
+	gofmt -w cmd core demo e2e server store
+	cd ui && npm run --silent format
+
+clean: ## remove what was built; data stays
+	rm -rf bin $(STAMP) ui/node_modules ui/.cache
+	find server/dist -mindepth 1 ! -name .gitkeep -delete

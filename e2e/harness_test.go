@@ -1,0 +1,336 @@
+// Package e2e drives the real program through its real interface in headless
+// Chromium. The program is the one named by YELLOW_PARCEL, built by make; each
+// test starts its own, on a free port, with a data directory of its own.
+package e2e
+
+import (
+	"bufio"
+	"fmt"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"regexp"
+	"strings"
+	"sync"
+	"syscall"
+	"testing"
+	"time"
+
+	"github.com/go-rod/rod"
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/launcher"
+	"github.com/go-rod/rod/lib/launcher/flags"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+// patience bounds every wait; nothing sleeps for it.
+const patience = 20 * time.Second
+
+// program is one running Yellow Parcel.
+type program struct {
+	t    *testing.T
+	cmd  *exec.Cmd
+	url  string
+	data string
+	addr string
+	done chan struct{}
+}
+
+func binary(t testing.TB) string {
+	t.Helper()
+	path := os.Getenv("YELLOW_PARCEL")
+	if path == "" {
+		path, _ = filepath.Abs("../bin/yellowparcel")
+	}
+	if _, err := os.Stat(path); err != nil {
+		t.Fatalf("the program to test is not built: run make build (%v)", err)
+	}
+	return path
+}
+
+var openAt = regexp.MustCompile(`open at (http://\S+)`)
+
+// start runs the program on a data directory; addr may end in :0.
+func start(t *testing.T, data, addr string) *program {
+	t.Helper()
+	p := &program{t: t, data: data, done: make(chan struct{})}
+	p.cmd = exec.Command(binary(t), "--demo", "--data", data, "--addr", addr)
+	out, err := p.cmd.StdoutPipe()
+	if err != nil {
+		t.Fatal(err)
+	}
+	p.cmd.Stderr = os.Stderr
+	if err := p.cmd.Start(); err != nil {
+		t.Fatal(err)
+	}
+	lines := bufio.NewScanner(out)
+	for p.url == "" && lines.Scan() {
+		if m := openAt.FindStringSubmatch(lines.Text()); m != nil {
+			p.url = m[1]
+		}
+	}
+	if p.url == "" {
+		t.Fatal("the program did not say where it is open")
+	}
+	p.addr = strings.TrimPrefix(p.url, "http://")
+	go func() {
+		for lines.Scan() {
+			continue
+		}
+		_ = p.cmd.Wait()
+		close(p.done)
+	}()
+	t.Cleanup(func() { p.stop(os.Interrupt) })
+	return p
+}
+
+// stop ends the program with a signal and waits until it is gone.
+func (p *program) stop(signal os.Signal) {
+	select {
+	case <-p.done:
+		return
+	default:
+	}
+	_ = p.cmd.Process.Signal(signal)
+	select {
+	case <-p.done:
+	case <-time.After(patience):
+		_ = p.cmd.Process.Signal(syscall.SIGKILL)
+		p.t.Errorf("the program did not stop on %v", signal)
+	}
+}
+
+// restart starts the program again on the same data and address.
+func (p *program) restart() *program { return start(p.t, p.data, p.addr) }
+
+func (p *program) get(path string) (*http.Response, error) { return http.Get(p.url + path) }
+
+var shared struct {
+	once    sync.Once
+	browser *rod.Browser
+	close   func()
+	err     error
+}
+
+func TestMain(m *testing.M) {
+	code := m.Run()
+	if shared.close != nil {
+		shared.close()
+	}
+	os.Exit(code)
+}
+
+// browser is one Chromium for all tests; each test gets a context of its own.
+func browser(t *testing.T) *rod.Browser {
+	t.Helper()
+	shared.once.Do(func() {
+		bin := os.Getenv("CHROMIUM")
+		if bin == "" {
+			bin, _ = exec.LookPath("chromium")
+		}
+		if bin == "" {
+			shared.err = fmt.Errorf("no Chromium: install it (Debian: apt-get install chromium) or set CHROMIUM")
+			return
+		}
+		dir, err := os.MkdirTemp("", "yellow-parcel-chromium-")
+		if err != nil {
+			shared.err = err
+			return
+		}
+		l := launcher.New().Bin(bin).Leakless(false).Headless(true).NoSandbox(true).UserDataDir(dir)
+		for _, flag := range []string{"disable-gpu", "disable-quic", "no-first-run", "disable-background-networking", "disable-component-update", "disable-sync", "disable-dev-shm-usage", "hide-scrollbars"} {
+			l.Set(flags.Flag(flag))
+		}
+		l.Set("force-color-profile", "srgb")
+		url, err := l.Launch()
+		if err != nil {
+			shared.err = err
+			return
+		}
+		b := rod.New().ControlURL(url)
+		shared.err = b.Connect()
+		shared.browser = b
+		shared.close = func() {
+			_ = b.Close()
+			l.Kill()
+			_ = os.RemoveAll(dir)
+		}
+	})
+	if shared.err != nil {
+		t.Fatal(shared.err)
+	}
+	b, err := shared.browser.Incognito()
+	if err != nil {
+		t.Fatal(err)
+	}
+	return b
+}
+
+// window is one browser window on the program.
+type window struct {
+	*rod.Page
+	t       *testing.T
+	asked   []string // every address it asked for
+	errors  []string // what its console complained of
+	mu      sync.Mutex
+	program *program
+}
+
+func open(t *testing.T, p *program, path string) *window {
+	t.Helper()
+	return openIn(t, browser(t), p, path, 1280, 800)
+}
+
+func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height int) *window {
+	t.Helper()
+	page, err := b.Page(proto.TargetCreateTarget{URL: "about:blank"})
+	if err != nil {
+		t.Fatal(err)
+	}
+	w := &window{Page: page.Timeout(2 * time.Minute), t: t, program: p}
+	t.Cleanup(func() { _ = page.Close() })
+	if err := w.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: width, Height: height, DeviceScaleFactor: 1}); err != nil {
+		t.Fatal(err)
+	}
+	go w.EachEvent(func(e *proto.NetworkRequestWillBeSent) {
+		w.mu.Lock()
+		defer w.mu.Unlock()
+		w.asked = append(w.asked, e.Request.URL)
+	}, func(e *proto.RuntimeExceptionThrown) {
+		w.mu.Lock()
+		defer w.mu.Unlock()
+		w.errors = append(w.errors, e.ExceptionDetails.Text)
+	}, func(e *proto.LogEntryAdded) {
+		w.mu.Lock()
+		defer w.mu.Unlock()
+		if e.Entry.Level == proto.LogLogEntryLevelError {
+			w.errors = append(w.errors, e.Entry.Text)
+		}
+	})()
+	_ = proto.LogEnable{}.Call(page)
+	w.goTo(path)
+	return w
+}
+
+func (w *window) goTo(path string) {
+	w.t.Helper()
+	if err := w.Navigate(w.program.url + path); err != nil {
+		w.t.Fatal(err)
+	}
+	if err := w.WaitLoad(); err != nil {
+		w.t.Fatal(err)
+	}
+	w.MustEval(`() => document.fonts.ready.then(() => true)`)
+}
+
+// openJob opens the job of that name from the list and returns its address.
+func (w *window) openJob(name string) string {
+	w.t.Helper()
+	w.MustElementR("[data-test=job] a", regexp.QuoteMeta(name)).MustClick()
+	w.see("[data-test=headline]", "")
+	return w.MustInfo().URL[len(w.program.url):]
+}
+
+// test is the selector of an element by its test name.
+func test(name string) string { return `[data-test="` + name + `"]` }
+
+// text reads an element, with the typographic marks made plain.
+func (w *window) text(selector string) string {
+	w.t.Helper()
+	el, err := w.Timeout(patience).Element(selector)
+	if err != nil {
+		w.t.Fatalf("%s is not on the page: %v", selector, err)
+	}
+	return plain(el.MustText())
+}
+
+func plain(s string) string {
+	return strings.TrimSpace(strings.NewReplacer("⁄", "/", "\u00a0", " ", "−", "-").Replace(s))
+}
+
+// see waits until an element's text contains the words.
+func (w *window) see(selector, words string) {
+	w.t.Helper()
+	w.waitFor(fmt.Sprintf("%s to say %q", selector, words), func() (string, bool) {
+		list, err := w.Elements(selector)
+		if err != nil || len(list) == 0 {
+			return "nothing", false
+		}
+		all := ""
+		for _, el := range list {
+			text, err := el.Text()
+			if err != nil {
+				return "nothing", false
+			}
+			if strings.Contains(plain(text), words) {
+				return text, true
+			}
+			all += text + " | "
+		}
+		return all, false
+	})
+}
+
+// waitFor asks again until it is so, for as long as patience lasts.
+func (w *window) waitFor(what string, so func() (string, bool)) {
+	w.t.Helper()
+	last := ""
+	for end := time.Now().Add(patience); time.Now().Before(end); {
+		var ok bool
+		if last, ok = so(); ok {
+			return
+		}
+		time.Sleep(15 * time.Millisecond)
+	}
+	w.t.Fatalf("waited for %s; last seen: %s", what, last)
+}
+
+// fill types a text into a field, key by key, in place of what stands there.
+func (w *window) fill(field, text string) {
+	w.t.Helper()
+	el := w.MustElement(test(field))
+	el.MustFocus().MustSelectAllText()
+	if text == "" {
+		w.Keyboard.MustType(input.Backspace)
+	}
+	if err := el.Input(text); err != nil {
+		w.t.Fatal(err)
+	}
+}
+
+// value is what stands in a field.
+func (w *window) value(field string) string {
+	w.t.Helper()
+	return plain(w.MustElement(test(field)).MustProperty("value").Str())
+}
+
+// saved waits until the page says that all is stored.
+func (w *window) saved() {
+	w.t.Helper()
+	w.waitFor("the job to be saved", func() (string, bool) {
+		s, err := w.MustElement(test("state")).Attribute("data-state")
+		if err != nil || s == nil {
+			return "nothing", false
+		}
+		return *s, *s == "saved"
+	})
+}
+
+// quiet fails the test when the page complained or asked another host.
+func (w *window) quiet() {
+	w.t.Helper()
+	w.mu.Lock()
+	defer w.mu.Unlock()
+	for _, e := range w.errors {
+		w.t.Errorf("the page complained: %s", e)
+	}
+	for _, url := range w.asked {
+		if !strings.HasPrefix(url, w.program.url+"/") && !strings.HasPrefix(url, "data:") && url != "about:blank" {
+			w.t.Errorf("the page asked for %s", url)
+		}
+	}
+	if len(w.asked) == 0 {
+		w.t.Error("no request was seen, so nothing was proved")
+	}
+}

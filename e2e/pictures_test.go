@@ -1,0 +1,43 @@
+package e2e
+
+import (
+	"os"
+	"path/filepath"
+	"testing"
+
+	"github.com/go-rod/rod/lib/proto"
+)
+
+// TestPictures takes the pictures of docs/screenshots from the demo data; it
+// runs only when PICTURES names a directory.
+func TestPictures(t *testing.T) {
+	dir := os.Getenv("PICTURES")
+	if dir == "" {
+		t.Skip("PICTURES names no directory")
+	}
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.see(test("job"), "Meteor-night thanks")
+	take := func(name string) {
+		t.Helper()
+		w.MustEval(`() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))`)
+		picture, err := w.Screenshot(false, &proto.PageCaptureScreenshot{Format: proto.PageCaptureScreenshotFormatPng})
+		if err != nil {
+			t.Fatal(err)
+		}
+		if err := os.WriteFile(filepath.Join(dir, name+".png"), picture, 0o644); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if err := os.MkdirAll(dir, 0o755); err != nil {
+		t.Fatal(err)
+	}
+	take("jobs")
+	at := w.openJob("Meteor-night thanks, square")
+	at = at[:len(at)-len("card")]
+	for _, station := range []string{"card", "envelope", "post"} {
+		w.goTo(at + station)
+		w.see(test("headline"), "")
+		take(station)
+	}
+}

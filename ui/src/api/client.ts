@@ -1,0 +1,37 @@
+import createClient from 'openapi-fetch'
+
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type Job = Schemas['Job']
+export type Plan = Schemas['Plan']
+export type Edit = Schemas['Edit']
+export type Problem = Schemas['Problem']
+export type Shop = Schemas['Shop']
+export type ShopBody = Schemas['ShopBody']
+export type Shown = Schemas['Shown']
+export type Sentence = Schemas['Sentence']
+export type Reading = Schemas['Reading']
+export type Note = Schemas['Note']
+export type Field = Schemas['Field']
+export type TicketLine = Schemas['TicketLine']
+export type ListedJob = Schemas['ListedJob']
+export type Net = Schemas['Net']
+export type Dimension = Schemas['Dimension']
+export type WayPlan = Schemas['WayPlan']
+export type SheetPlan = Schemas['SheetPlan']
+export type BasePlan = Schemas['BasePlan']
+export type FitPlan = Schemas['FitPlan']
+export type PostPlan = Schemas['PostPlan']
+export type ClassPlan = Schemas['ClassPlan']
+export type CheckPlan = Schemas['CheckPlan']
+export type Choice = Schemas['Choice']
+export type Trouble = Schemas['ErrorModel']
+
+export const api = createClient<paths>({ baseUrl: '/' })
+
+/** The sentence in a problem answer, or a plain one when there is none. */
+export function sentenceOf(error: unknown): string {
+  const detail = (error as Trouble | undefined)?.detail
+  return detail ?? 'The program gave an answer that makes no sense: reload the page.'
+}

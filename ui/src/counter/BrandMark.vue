@@ -1,0 +1,25 @@
+<script setup lang="ts"></script>
+
+<template>
+  <router-link to="/" class="brand" aria-label="Yellow Parcel, all jobs">
+    <span class="flag" aria-hidden="true"></span>
+    Yellow Parcel
+  </router-link>
+</template>
+
+<style scoped>
+.brand {
+  font: 650 20px var(--head);
+  text-decoration: none;
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  white-space: nowrap;
+}
+.flag {
+  width: 26px;
+  height: 16px;
+  background: var(--yellow);
+  clip-path: polygon(8px 0, 100% 0, 100% 100%, 8px 100%, 0 50%);
+}
+</style>

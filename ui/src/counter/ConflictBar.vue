@@ -1,0 +1,32 @@
+<script setup lang="ts">
+defineEmits<{ theirs: []; mine: [] }>()
+</script>
+
+<template>
+  <div class="conflict" role="alert" data-test="conflict">
+    <p>
+      <strong>This job was changed in another window as well.</strong> Nothing was overwritten; the version
+      you do not keep stays one step back in Undo.
+    </p>
+    <v-btn variant="flat" color="primary" data-test="take-theirs" @click="$emit('theirs')"
+      >Take the other</v-btn
+    >
+    <v-btn variant="outlined" data-test="keep-mine" @click="$emit('mine')">Keep this one</v-btn>
+  </div>
+</template>
+
+<style scoped>
+.conflict {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px;
+  margin: 4px 40px;
+  padding: 10px 14px;
+  background: var(--sheet);
+  border-left: 5px solid var(--trouble);
+}
+p {
+  flex: 1 1 320px;
+}
+</style>

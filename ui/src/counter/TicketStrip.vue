@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { reactive, watch } from 'vue'
+
+import type { TicketLine } from '../api/client'
+
+const props = defineProps<{ jobId: string; lines: TicketLine[]; station: string }>()
+
+/** How long a changed number stays marked, with what it was before. */
+const markedFor = 4000
+
+const was = reactive<Record<string, string>>({})
+const timers: Record<string, number> = {}
+
+watch(
+  () => props.lines,
+  (now, before) => {
+    for (const line of now) {
+      const old = before?.find((l) => l.id === line.id)
+      if (!old || old.value === line.value) continue
+      was[line.id] ??= old.value
+      window.clearTimeout(timers[line.id])
+      timers[line.id] = window.setTimeout(() => delete was[line.id], markedFor)
+    }
+  },
+)
+</script>
+
+<template>
+  <nav class="strip" aria-label="Ticket: the numbers of this job">
+    <div class="airmail" aria-hidden="true"></div>
+    <ol>
+      <li
+        v-for="line in lines"
+        :key="line.id"
+        :class="{ here: line.station === station, changed: line.id in was }"
+      >
+        <router-link
+          :to="`/jobs/${jobId}/${line.station}`"
+          :aria-current="line.station === station ? 'page' : undefined"
+          :data-test="`ticket-${line.id}`"
+        >
+          <span class="label">{{ line.label }}</span>
+          <span class="value" :class="`ticket-${line.tone}`">
+            <span v-if="line.tone !== 'fine'" class="flagged" aria-hidden="true">!</span>{{ line.value }}
+          </span>
+          <span v-if="line.id in was" class="was">was {{ was[line.id] }}</span>
+        </router-link>
+      </li>
+    </ol>
+  </nav>
+</template>
+
+<style scoped>
+.strip {
+  position: sticky;
+  bottom: 0;
+  z-index: 5;
+  background: var(--strip);
+  color: var(--strip-ink);
+}
+ol {
+  display: grid;
+  grid-template-columns: repeat(6, auto);
+  margin: 0;
+  padding: 0 24px;
+  list-style: none;
+}
+li {
+  border-left: 2px dotted #6d6656;
+}
+li.here {
+  background: var(--yellow);
+  color: #23211c;
+  border-left-color: transparent;
+}
+li.here .label,
+li.here .was {
+  color: #4a3600;
+}
+a {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  column-gap: 10px;
+  padding: 9px 14px 11px;
+  text-decoration: none;
+  min-height: 66px;
+  align-content: center;
+}
+a:focus-visible {
+  outline-color: var(--strip-ink);
+  outline-offset: -4px;
+}
+.here a:focus-visible {
+  outline-color: #23211c;
+}
+.label {
+  font-size: 14px;
+  color: var(--strip-soft);
+}
+.was {
+  grid-row: 1;
+  grid-column: 2;
+  font-size: 13px;
+  color: var(--strip-soft);
+  text-decoration: line-through;
+  white-space: nowrap;
+}
+.value {
+  grid-column: 1 / -1;
+  font-size: 20px;
+  font-weight: 650;
+  white-space: nowrap;
+}
+.changed .value {
+  animation: arrive 1.2s ease-out;
+}
+@keyframes arrive {
+  from {
+    background: var(--mark);
+    color: #23211c;
+  }
+}
+.flagged {
+  display: inline-block;
+  width: 1.15em;
+  line-height: 1.15em;
+  text-align: center;
+  border-radius: 50%;
+  background: var(--yellow);
+  color: #23211c;
+  font-size: 0.75em;
+  margin-right: 0.4em;
+  vertical-align: 0.12em;
+}
+.here .flagged {
+  background: #23211c;
+  color: var(--yellow);
+}
+@media (max-width: 1000px) {
+  ol {
+    grid-template-columns: repeat(3, 1fr);
+    padding: 0 8px;
+  }
+  a {
+    min-height: 52px;
+    padding: 5px 10px 6px;
+  }
+  .value {
+    font-size: 17px;
+  }
+}
+</style>

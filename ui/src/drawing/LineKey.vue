@@ -1,0 +1,46 @@
+<script setup lang="ts">
+defineProps<{ kinds: string[] }>()
+
+const names: Record<string, string> = {
+  cut: 'cut',
+  score: 'score',
+  away: 'cut away',
+  glue: 'glue',
+  card: 'card',
+}
+</script>
+
+<template>
+  <ul class="key" aria-label="Lines of the drawing">
+    <li v-for="kind in kinds" :key="kind">
+      <svg width="34" height="14" aria-hidden="true">
+        <rect v-if="kind === 'card'" class="drawn drawn-card" x="1" y="1" width="32" height="12" />
+        <g v-else-if="kind === 'glue'" class="hatch">
+          <path d="M2 13 14 1M10 13 22 1M18 13 30 1" />
+        </g>
+        <line v-else class="drawn" :class="`drawn-${kind}`" x1="0" y1="7" x2="34" y2="7" />
+      </svg>
+      {{ names[kind] }}
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.key {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+}
+.hatch {
+  stroke: var(--glue);
+  stroke-width: 1.5;
+}
+</style>

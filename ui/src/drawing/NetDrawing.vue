@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+
+import type { Dimension, Net } from '../api/client'
+import LineKey from './LineKey.vue'
+import ScaleDrawing from './ScaleDrawing.vue'
+import SizeLine from './SizeLine.vue'
+
+const props = defineProps<{
+  net: Net
+  dimensions: Dimension[]
+  /** The card lying on the face, in millimetres. */
+  card: { width: number; height: number }
+  unit: 'in' | 'mm'
+  words: string
+}>()
+
+type Point = Net['outline'][number]
+
+const hatch = useId()
+
+const box = computed(() => ({
+  w: Math.max(...props.net.sheet.map((p) => p.x)),
+  h: Math.max(...props.net.sheet.map((p) => p.y)),
+}))
+
+const path = (points: Point[], s: number) =>
+  points.map((p, i) => `${i ? 'L' : 'M'}${p.x * s} ${p.y * s}`).join('') + 'Z'
+
+function middle(points: Point[]): Point {
+  const x = points.map((p) => p.x)
+  const y = points.map((p) => p.y)
+  return { x: (Math.min(...x) + Math.max(...x)) / 2, y: (Math.min(...y) + Math.max(...y)) / 2 }
+}
+
+const face = computed(() => middle(props.net.panels[0]?.outline ?? []))
+const flaps = computed(() => props.net.panels.slice(1).map((p) => ({ ...p, at: middle(p.outline) })))
+</script>
+
+<template>
+  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="words" :max-height="560">
+    <template #default="{ s }">
+      <defs>
+        <pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="8" class="hatch" />
+        </pattern>
+      </defs>
+      <path class="drawn drawn-away" :d="path(net.sheet, s)" data-part="sheet" />
+      <path class="drawn drawn-cut drawn-paper" :d="path(net.outline, s)" data-part="outline" />
+      <path
+        v-for="g in net.glue"
+        :key="g.panel + g.onto"
+        :d="path(g.zone, s)"
+        :fill="`url(#${hatch})`"
+        data-part="glue"
+      />
+      <rect
+        class="drawn drawn-card"
+        :x="(face.x - card.width / 2) * s"
+        :y="(face.y - card.height / 2) * s"
+        :width="card.width * s"
+        :height="card.height * s"
+        data-part="card"
+      />
+      <line
+        v-for="c in net.creases"
+        :key="c.panel"
+        class="drawn drawn-score"
+        :x1="c.from.x * s"
+        :y1="c.from.y * s"
+        :x2="c.to.x * s"
+        :y2="c.to.y * s"
+        :data-crease="c.panel"
+      />
+      <text
+        v-for="f in flaps"
+        :key="f.id"
+        class="drawing-label"
+        text-anchor="middle"
+        :x="f.at.x * s"
+        :y="f.id === 'top' ? f.at.y * s + 34 : f.at.y * s + 5"
+      >
+        {{ f.name }}
+      </text>
+      <text class="drawing-label" text-anchor="middle" :x="face.x * s" :y="(face.y + card.height * 0.4) * s">
+        card lies here
+      </text>
+      <SizeLine
+        v-for="d in dimensions"
+        :key="d.id"
+        :x1="d.from.x * s"
+        :y1="d.from.y * s"
+        :x2="d.to.x * s"
+        :y2="d.to.y * s"
+        :text="d.text"
+        :name="d.id"
+        :shift="d.id === 'height' ? card.height * 0.14 * s : 0"
+      />
+    </template>
+    <template #legend><LineKey :kinds="['cut', 'score', 'away', 'glue', 'card']" /></template>
+  </ScaleDrawing>
+</template>
+
+<style scoped>
+.hatch {
+  stroke: var(--glue);
+  stroke-width: 3;
+  opacity: 0.75;
+}
+</style>

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import type { PostPlan } from '../api/client'
+import ScaleDrawing from './ScaleDrawing.vue'
+import SizeLine from './SizeLine.vue'
+
+const props = defineProps<{ post: PostPlan; unit: 'in' | 'mm' }>()
+
+const gap = 14 // millimetres between the face and its edge view
+const mm = (nm: number) => nm / 1e6
+
+const face = computed(() => ({ w: mm(props.post.width.nm), h: mm(props.post.height.nm) }))
+const thick = computed(() => mm(props.post.thickness.nm))
+const other = computed(() =>
+  props.post.rectangle
+    ? { w: mm(props.post.rectangle.width.nm), h: mm(props.post.rectangle.height.nm) }
+    : { w: 0, h: 0 },
+)
+const box = computed(() => ({
+  w: Math.max(face.value.w, other.value.w) + gap + Math.max(thick.value, 6),
+  h: Math.max(face.value.h, other.value.h),
+}))
+const edgeAt = computed(() => box.value.w - Math.max(thick.value, 6) / 2 - thick.value / 2)
+</script>
+
+<template>
+  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="post.drawing" :max-height="460">
+    <template #default="{ s }">
+      <rect
+        v-if="post.rectangle"
+        class="drawn drawn-away"
+        x="0"
+        y="0"
+        :width="other.w * s"
+        :height="other.h * s"
+        data-part="rectangle"
+      />
+      <rect
+        class="drawn drawn-cut drawn-paper"
+        x="0"
+        y="0"
+        :width="face.w * s"
+        :height="face.h * s"
+        data-part="piece"
+      />
+      <g class="address">
+        <line :x1="face.w * 0.42 * s" :y1="face.h * 0.5 * s" :x2="face.w * 0.82 * s" :y2="face.h * 0.5 * s" />
+        <line
+          :x1="face.w * 0.42 * s"
+          :y1="face.h * 0.57 * s"
+          :x2="face.w * 0.76 * s"
+          :y2="face.h * 0.57 * s"
+        />
+        <line
+          :x1="face.w * 0.42 * s"
+          :y1="face.h * 0.64 * s"
+          :x2="face.w * 0.7 * s"
+          :y2="face.h * 0.64 * s"
+        />
+        <rect :x="face.w * s - 62" y="14" width="46" height="54" class="drawn stamp" />
+      </g>
+      <rect
+        class="drawn drawn-cut drawn-paper"
+        :x="edgeAt * s"
+        y="0"
+        :width="thick * s"
+        :height="face.h * s"
+        data-part="edge"
+      />
+      <SizeLine
+        :x1="0"
+        :y1="face.h * s - 18"
+        :x2="face.w * s"
+        :y2="face.h * s - 18"
+        :text="post.width.text"
+        name="width"
+      />
+      <SizeLine
+        :x1="20"
+        :y1="0"
+        :x2="20"
+        :y2="face.h * s"
+        :text="post.height.text"
+        name="height"
+        :shift="-face.h * 0.2 * s"
+      />
+      <text v-if="post.rectangle && other.w > face.w + 12" class="drawing-label" :x="(face.w + 4) * s" :y="24"
+        >plain shape</text
+      >
+    </template>
+  </ScaleDrawing>
+</template>
+
+<style scoped>
+.address line {
+  stroke: var(--soft);
+  stroke-width: 2;
+}
+.stamp {
+  stroke: var(--soft);
+  stroke-dasharray: 2 3;
+}
+</style>

@@ -1,0 +1,24 @@
+import '@fontsource-variable/bricolage-grotesque/wght.css'
+import '@fontsource-variable/figtree/wght.css'
+import 'vuetify/styles/core'
+import './look.css'
+
+import { createApp } from 'vue'
+import { createRouter, createWebHistory } from 'vue-router'
+
+import App from './App.vue'
+import CounterPage from './counter/CounterPage.vue'
+import JobsPage from './JobsPage.vue'
+import { vuetify } from './theme'
+
+const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', component: JobsPage },
+    { path: '/jobs/:id', redirect: (to) => `/jobs/${String(to.params.id)}/card` },
+    { path: '/jobs/:id/:station(card|envelope|post)', component: CounterPage, props: true },
+    { path: '/:rest(.*)', component: JobsPage, props: { lost: true } },
+  ],
+})
+
+createApp(App).use(vuetify).use(router).mount('#app')

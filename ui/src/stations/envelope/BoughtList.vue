@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+
+import type { FitPlan, Sentence } from '../../api/client'
+
+const props = defineProps<{ sentence: Sentence; fits: FitPlan[]; misses: FitPlan[] }>()
+
+const few = 6
+const all = ref(false)
+const shown = computed(() => [...(all.value ? props.fits : props.fits.slice(0, few)), ...props.misses])
+</script>
+
+<template>
+  <section class="bought" aria-label="Envelopes that are sold">
+    <h2>Or buy one</h2>
+    <p class="sum" data-test="fits-sentence">
+      <template v-for="(span, i) in sentence.spans" :key="i">
+        <strong v-if="span.mark">{{ span.text }}</strong>
+        <template v-else>{{ span.text }}</template>
+      </template>
+    </p>
+    <table v-if="shown.length">
+      <thead>
+        <tr>
+          <th scope="col">Envelope</th>
+          <th scope="col">Outside</th>
+          <th scope="col">Ease across</th>
+          <th scope="col">Ease down</th>
+          <th scope="col" class="words">Verdict</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="f in shown"
+          :key="f.id"
+          :data-test="`fit-${f.id}`"
+          :class="{ miss: f.verdict === 'does not fit' }"
+        >
+          <th scope="row">{{ f.name }}</th>
+          <td>{{ f.size }}</td>
+          <td>{{ f.easeWidth.text }}</td>
+          <td>{{ f.easeHeight.text }}</td>
+          <td class="words">
+            <strong>{{ f.verdict }}</strong>: {{ f.why }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <v-btn v-if="fits.length > few" variant="outlined" @click="all = !all">
+      {{ all ? 'Fewer' : `All ${fits.length} that take it` }}
+    </v-btn>
+  </section>
+</template>
+
+<style scoped>
+.bought {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+}
+.sum {
+  font-size: 18px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  max-width: 1100px;
+}
+th,
+td {
+  text-align: right;
+  padding: 6px 12px;
+  border-bottom: 1px solid var(--line);
+}
+thead th {
+  font-size: 14px;
+  font-weight: 500;
+  color: var(--soft);
+}
+th:first-child,
+.words {
+  text-align: left;
+}
+th:first-child {
+  padding-left: 0;
+}
+.miss {
+  color: var(--soft);
+}
+</style>

@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import type { Job, WayPlan } from '../../api/client'
+import ChoiceRow from '../../fields/ChoiceRow.vue'
+import ShopLength from '../../fields/ShopLength.vue'
+
+type Way = Job['envelope']['way']
+
+const props = defineProps<{ ways: WayPlan[]; way: string; school: string }>()
+const emit = defineEmits<{ choose: [way: Way] }>()
+
+const chosen = computed(() => props.ways.find((w) => w.id === props.way) ?? props.ways[0]!)
+const choices = computed(() => props.ways.map((w) => ({ id: w.id, name: w.name })))
+</script>
+
+<template>
+  <section class="ways" aria-label="Where to score">
+    <h2>Where to score</h2>
+    <ChoiceRow
+      v-if="ways.length > 1"
+      label="Way of setting the scores"
+      name="way"
+      :choices="choices"
+      :model-value="chosen.id"
+      @update:model-value="emit('choose', $event as Way)"
+    />
+    <div class="set">
+      <ul class="settings">
+        <li v-for="s in chosen.settings" :key="s.label">
+          <span class="number" data-test="setting">{{ s.at.text }}</span>
+          <span>
+            {{ s.label }}
+            <small v-if="s.exact" class="soft">the sums say {{ s.exact }}</small>
+          </span>
+        </li>
+      </ul>
+      <ol class="steps">
+        <li v-for="step in chosen.steps" :key="step">{{ step }}</li>
+      </ol>
+      <div class="board">
+        <ShopLength
+          v-if="chosen.id === 'pair' || chosen.id === 'corners'"
+          path="tools.cornerAt"
+          label="Corner sits at"
+          note="what your guide reads at the sheet's corner; a minus when it lies before zero"
+        />
+        <ShopLength
+          v-if="chosen.id === 'notch'"
+          path="tools.notchDepth"
+          label="Notch depth"
+          note="punch a scrap and measure how deep it notches"
+        />
+      </div>
+    </div>
+    <table>
+      <caption class="sr">
+        What is left of ease and seam when cuts and scores are off by half a tick
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Way</th>
+          <th scope="col">Ease</th>
+          <th scope="col">likely left</th>
+          <th scope="col">at worst</th>
+          <th scope="col">Seam</th>
+          <th scope="col">likely left</th>
+          <th scope="col">at worst</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="w in ways" :key="w.id" :class="{ here: w.id === chosen.id }">
+          <th scope="row">{{ w.name }}</th>
+          <td>{{ w.ease.text }}</td>
+          <td>{{ w.easeRss.text }}</td>
+          <td :class="{ 'tone-trouble': w.easeWorst.nm < 0 }">{{ w.easeWorst.text }}</td>
+          <td>{{ w.seam.text }}</td>
+          <td>{{ w.seamRss.text }}</td>
+          <td>{{ w.seamWorst.text }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+.ways {
+  display: grid;
+  gap: 12px;
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+}
+.set {
+  display: grid;
+  grid-template-columns: minmax(260px, auto) minmax(280px, 1fr) minmax(0, 300px);
+  gap: 12px 36px;
+  align-items: start;
+}
+.settings {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 4px;
+}
+.settings li {
+  display: grid;
+  grid-template-columns: 110px 1fr;
+  gap: 14px;
+  align-items: baseline;
+}
+.number {
+  font-size: 28px;
+  font-weight: 650;
+  text-align: right;
+  white-space: nowrap;
+}
+small {
+  display: block;
+  font-size: 14px;
+}
+.steps {
+  margin: 6px 0 0;
+  padding-left: 1.3em;
+  display: grid;
+  gap: 6px;
+  font-size: 17px;
+}
+table {
+  border-collapse: collapse;
+  max-width: 860px;
+  width: 100%;
+}
+th,
+td {
+  text-align: right;
+  padding: 5px 12px;
+  border-bottom: 1px solid var(--line);
+}
+thead th {
+  font-size: 14px;
+  font-weight: 500;
+  color: var(--soft);
+}
+th:first-child {
+  text-align: left;
+  padding-left: 0;
+}
+.here th,
+.here td {
+  background: linear-gradient(transparent 60%, var(--mark) 60%, var(--mark) 92%, transparent 92%);
+}
+@media (max-width: 1000px) {
+  .set {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  th,
+  td {
+    padding: 5px 6px;
+  }
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { mdiAlertOutline, mdiCheck, mdiClose } from '@mdi/js'
+
+import type { CheckPlan, ClassPlan } from '../../api/client'
+import LimitGauge from './LimitGauge.vue'
+
+defineProps<{ result: ClassPlan }>()
+
+const outcomes: Record<string, string> = {
+  goes: 'goes',
+  surcharged: 'goes, with a surcharge',
+  refused: 'not taken',
+  'not needed': 'not needed: a smaller class takes it',
+}
+
+function mark(c: CheckPlan) {
+  if (c.ok && !c.close) return { icon: mdiCheck, tone: 'tone-fine', word: 'kept' }
+  if (c.ok) return { icon: mdiAlertOutline, tone: 'tone-care', word: 'kept, but within measuring error' }
+  if (c.surcharge) return { icon: mdiAlertOutline, tone: 'tone-care', word: 'broken: surcharge' }
+  return { icon: mdiClose, tone: 'tone-trouble', word: 'broken' }
+}
+</script>
+
+<template>
+  <details class="class" :open="result.chosen || result.id === 'floor'" :data-test="`class-${result.id}`">
+    <summary>
+      <h2>{{ result.name }}</h2>
+      <span>{{ outcomes[result.outcome] }}</span>
+    </summary>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col" class="words">Measure</th>
+          <th scope="col">Measured</th>
+          <th scope="col">Limit</th>
+          <th scope="col">Margin</th>
+          <th scope="col" class="words gauge">Where in the range</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(c, i) in result.checks" :key="i" :data-test="`check-${c.measure}`">
+          <th scope="row" class="words">
+            <v-icon
+              :icon="mark(c).icon"
+              :class="mark(c).tone"
+              size="20"
+              :aria-label="mark(c).word"
+              role="img"
+            />
+            {{ c.label }}
+          </th>
+          <td class="number" data-test="measured">{{ c.measured }}</td>
+          <td data-test="limit">{{ c.limit }}</td>
+          <td :class="mark(c).tone" data-test="margin">{{ c.margin }}</td>
+          <td class="gauge"><LimitGauge :gauge="c.gauge" :ok="c.ok" /></td>
+        </tr>
+      </tbody>
+    </table>
+  </details>
+</template>
+
+<style scoped>
+.class {
+  border-top: 1px solid var(--line);
+  padding-top: 10px;
+}
+summary {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+  cursor: pointer;
+  padding: 4px 0;
+}
+summary::before {
+  content: '▸';
+}
+[open] > summary::before {
+  content: '▾';
+}
+h2::first-letter {
+  text-transform: uppercase;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  max-width: 1100px;
+}
+th,
+td {
+  text-align: right;
+  padding: 6px 14px 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+thead th {
+  font-size: 14px;
+  font-weight: 500;
+  color: var(--soft);
+}
+tbody th {
+  font-weight: 600;
+}
+.words {
+  text-align: left;
+}
+th.words::first-letter {
+  text-transform: uppercase;
+}
+.number {
+  font-size: 20px;
+  font-weight: 650;
+}
+.gauge {
+  width: 30%;
+  padding-left: 14px;
+}
+</style>
