@@ -26,6 +26,8 @@ type ListedJob struct {
 	Version int64  `json:"version"`
 	Name    string `json:"name"`
 	Size    string `json:"size"`
+	Width   int64  `json:"width"`
+	Height  int64  `json:"height"`
 	Count   int    `json:"count"`
 	Post    string `json:"post"`
 	Tone    string `json:"tone"`
@@ -57,7 +59,7 @@ func (s *Server) jobRoutes() {
 			list := make([]ListedJob, len(jobs))
 			for i, j := range jobs {
 				p := plan.Make(j.Job, shop.Shop)
-				list[i] = ListedJob{j.ID, j.Version, j.Job.Name, p.Ticket[0].Value, j.Job.Count, p.Post.Short, string(p.Post.Tone), j.Changed}
+				list[i] = ListedJob{j.ID, j.Version, j.Job.Name, p.Ticket[0].Value, int64(j.Job.Card.Width), int64(j.Job.Card.Height), j.Job.Count, p.Post.Short, string(p.Post.Tone), j.Changed}
 			}
 			return &struct{ Body []ListedJob }{list}, nil
 		})

@@ -150,7 +150,9 @@ type Envelope struct {
 	// TipGap is the gap between the tips of the side flaps; negative when they
 	// overlap.
 	TipGap measure.Length
-	Blunts []Blunt
+	// TopFlap is the height of the closing flap, after blunting.
+	TopFlap measure.Length
+	Blunts  []Blunt
 	// Net and Folded are set by Build alone.
 	Net    Net
 	Folded Folded
@@ -186,6 +188,7 @@ func (d Diamond) Measure(w Way) Envelope {
 	bottom := d.blunt(&e, "bottom", f.Bottom, height-math.Max(float64(d.Spec.ThumbGap), tick))
 	top := d.blunt(&e, "top", f.Top, height-tick)
 	e.Overlap = measure.Round(top + bottom - height)
+	e.TopFlap = measure.Round(top)
 	e.TipGap = measure.Round(width - left - right)
 	e.cut = Flaps{left, right, top, bottom}
 	return e

@@ -30,6 +30,8 @@ type Check struct {
 	// Worst is the margin when every measuring error goes the wrong way.
 	Worst float64
 	OK    bool
+	// Filled is set when the filled piece was measured, not the flat one.
+	Filled bool
 	// Surcharge is set when breaking the limit costs a surcharge but does not
 	// refuse the class.
 	Surcharge bool
@@ -179,12 +181,12 @@ func (p Piece) checks(limits []Limit, surcharge bool) []Check {
 		c := Check{Measure: l.Measure, Measured: flat, Min: l.Min, Max: l.Max, Margin: math.Inf(1), Surcharge: surcharge}
 		if l.Min != nil {
 			if low := filled - float64(*l.Min); low < c.Margin {
-				c.Margin, c.Measured = low, filled
+				c.Margin, c.Measured, c.Filled = low, filled, filled != flat
 			}
 		}
 		if l.Max != nil {
 			if high := float64(*l.Max) - flat; high < c.Margin {
-				c.Margin, c.Measured = high, flat
+				c.Margin, c.Measured, c.Filled = high, flat, false
 			}
 		}
 		c.OK = c.Margin >= 0

@@ -22,7 +22,7 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope) []Note {
 	if ease := min(e.EaseWidth, e.EaseHeight); ease < 0 {
 		add(Trouble, "The card does not go in: it is %s %s larger than the inside. Give it more ease.", show(-ease), unit)
 	} else if ease < way.Ease.RSS {
-		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease, or score it another way.", show(m.style.Tick/2), unit)
+		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease, or score it another way.", m.fine().Show(m.style.Tick/2), unit)
 	}
 	switch {
 	case e.Seam < 0:
@@ -75,23 +75,21 @@ func (m maker) dimensions(d blank.Diamond, e blank.Envelope) []Dimension {
 	right, _ := at("right")
 	top, _ := at("top")
 	bottom, _ := at("bottom")
-	midX, midY := (left.X+right.X)/2, (top.Y+bottom.Y)/2
 	side := func(a, b blank.Point) measure.Length {
 		return measure.Round((abs(a.X-b.X) + abs(a.Y-b.Y)) * float64(measure.Millimetre))
 	}
-	make := func(id string, a, b blank.Point) Dimension {
+	mark := func(id string, a, b blank.Point, shift float64) Dimension {
 		l := side(a, b)
-		return Dimension{id, a, b, m.style.Show(l), int64(l)}
+		return Dimension{ID: id, From: a, To: b, Shift: shift, Text: m.style.Show(l), Nm: l}
 	}
-	half := d.Diagonal() / float64(measure.Millimetre) / 2
-	tip := blank.Point{X: half, Y: 0}
-	// A little above the middle, so that the two lines through the face and
-	// the words in it keep apart.
-	y := midY - (bottom.Y-top.Y)*0.18
+	diag := d.Diagonal() / float64(measure.Millimetre)
+	across, down := top.Y+(bottom.Y-top.Y)*0.3, left.X+(right.X-left.X)*0.2
+	tip := top.Y - float64(e.TopFlap)/float64(measure.Millimetre)
 	return []Dimension{
-		make("width", blank.Point{X: left.X, Y: y}, blank.Point{X: right.X, Y: y}),
-		make("height", blank.Point{X: midX + (right.X-left.X)*0.3, Y: top.Y}, blank.Point{X: midX + (right.X-left.X)*0.3, Y: bottom.Y}),
-		make("flap", tip, blank.Point{X: half, Y: top.Y}),
+		mark("width", blank.Point{X: left.X, Y: across}, blank.Point{X: right.X, Y: across}, 0),
+		mark("height", blank.Point{X: down, Y: top.Y}, blank.Point{X: down, Y: bottom.Y}, 0),
+		// Beside the closing flap, where the square's corner leaves room.
+		mark("flap", blank.Point{X: diag / 2, Y: tip}, blank.Point{X: diag / 2, Y: top.Y}, min(diag*0.44, top.Y+diag*0.06)),
 	}
 }
 

@@ -58,8 +58,11 @@ type Dimension struct {
 	ID   string      `json:"id"`
 	From blank.Point `json:"from"`
 	To   blank.Point `json:"to"`
-	Text string      `json:"text"`
-	Nm   int64       `json:"nm"`
+	// Shift is how far the line is drawn aside of the points it measures, in
+	// millimetres to the right.
+	Shift float64        `json:"shift"`
+	Text  string         `json:"text"`
+	Nm    measure.Length `json:"nm"`
 }
 
 func (m maker) diamond() (blank.Diamond, blank.Envelope) {
@@ -103,6 +106,8 @@ var settingNames = map[string]string{
 	"corners check": "the two other corners read",
 }
 
+var squareNames = map[string]string{"near": "near, both pairs", "far": "far, both pairs", "each": "all four"}
+
 func (m maker) way(d blank.Diamond, w blank.Way) WayPlan {
 	e := d.Measure(w)
 	ease := min(e.EaseWidth, e.EaseHeight)
@@ -110,12 +115,20 @@ func (m maker) way(d blank.Diamond, w blank.Way) WayPlan {
 		ID: w.ID, Name: wayNames[w.ID], Ease: m.shown(ease), EaseWorst: m.shown(ease - w.Ease.Worst), EaseRSS: m.shown(ease - w.Ease.RSS),
 		Seam: m.shown(e.Seam), SeamWorst: m.shown(e.Seam - w.Seam.Worst), SeamRSS: m.shown(e.Seam - w.Seam.RSS),
 	}
+	square := d.CreaseWidth == d.CreaseHeight && w.ID != blank.NotchWay
 	for _, s := range w.Settings {
+		label := settingNames[s.Lines+" "+s.Mark]
+		if square && s.Lines == "ends" {
+			continue // the same as the sides
+		}
+		if square && s.Lines == "sides" {
+			label = squareNames[s.Mark]
+		}
 		exact := ""
 		if s.Exact != s.At {
 			exact = m.decimal(s.Exact)
 		}
-		p.Settings = append(p.Settings, SettingPlan{settingNames[s.Lines+" "+s.Mark], m.shown(s.At), exact})
+		p.Settings = append(p.Settings, SettingPlan{label, m.shown(s.At), exact})
 	}
 	p.Steps = m.waySteps(d, w)
 	return p
@@ -210,7 +223,7 @@ func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
 		{"ease", "Ease", m.by(e.EaseWidth, e.EaseHeight), "across × down, thickness taken off"},
 		seam,
 		{"overlap", "Flap overlap", show(e.Overlap), "over the bottom flap, at the centre"},
-		{"worst", "Worst case", show(measure.Length(w.EaseWorst.Nm)), fmt.Sprintf("ease left, if all is %s off", show(m.style.Tick/2))},
+		{"worst", "Worst case", show(measure.Length(w.EaseWorst.Nm)), fmt.Sprintf("ease left, if all is %s off", m.fine().Show(m.style.Tick/2))},
 		{"layers", "Layers of paper", number(e.Folded.Layers), "where most lie on each other"},
 	}
 	if e.Overlap < 0 {

@@ -44,13 +44,15 @@ type CardPlan struct {
 	Height    Shown `json:"height"`
 	Thickness Shown `json:"thickness"`
 	// Predicted is the thickness that the parts add up to.
-	Predicted Shown       `json:"predicted"`
-	Measured  bool        `json:"measured"`
-	Parts     []PartPlan  `json:"parts"`
-	Bases     []BasePlan  `json:"bases"`
-	Sentence  Sentence    `json:"sentence"`
-	Notes     []Note      `json:"notes"`
-	Sheets    []SheetPlan `json:"sheets"`
+	Predicted Shown `json:"predicted"`
+	// PredictedExact is the same to the micrometre.
+	PredictedExact string      `json:"predictedExact"`
+	Measured       bool        `json:"measured"`
+	Parts          []PartPlan  `json:"parts"`
+	Bases          []BasePlan  `json:"bases"`
+	Sentence       Sentence    `json:"sentence"`
+	Notes          []Note      `json:"notes"`
+	Sheets         []SheetPlan `json:"sheets"`
 	// Drawing describes the drawing of the flat base in words.
 	Drawing string `json:"drawing"`
 }
@@ -60,8 +62,7 @@ type PartPlan struct {
 	ID      string  `json:"id"`
 	Name    string  `json:"name"`
 	Stock   string  `json:"stock"`
-	Width   Shown   `json:"width"`
-	Height  Shown   `json:"height"`
+	Size    string  `json:"size"`
 	Caliper string  `json:"caliper"`
 	Layers  int     `json:"layers"`
 	Grams   float64 `json:"grams"`
@@ -99,7 +100,8 @@ func (m maker) card() CardPlan {
 	j := m.job
 	c := CardPlan{
 		Width: m.shown(j.Card.Width), Height: m.shown(j.Card.Height),
-		Thickness: m.shown(m.thick.Used), Predicted: m.shown(m.thick.Predicted), Measured: m.thick.Measured,
+		Thickness: Shown{m.thick.Used, m.fine().Show(m.thick.Used)}, Predicted: Shown{m.thick.Predicted, m.fine().Show(m.thick.Predicted)},
+		PredictedExact: m.exact(m.thick.Predicted), Measured: m.thick.Measured,
 		Notes: []Note{},
 	}
 	c.Parts = m.parts(&c.Notes)
@@ -125,7 +127,7 @@ func (m maker) card() CardPlan {
 		c.Notes = append(c.Notes, Note{Trouble, fmt.Sprintf("No sheet on your shelf is large enough: the base needs one of at least %s %s. Try the other fold, or make a flat card.", m.by(base.Width, base.Height), m.style.Unit)})
 	}
 	if m.thick.Measured && (m.thick.Used-m.thick.Predicted).Abs() > max(m.thick.Predicted/4, measure.Millimetre/2) {
-		c.Notes = append(c.Notes, Note{Care, fmt.Sprintf("You typed a thickness of %s; the parts listed add up to %s. The sums use what you typed.", m.style.ShowUnit(m.thick.Used), m.style.ShowUnit(m.thick.Predicted))})
+		c.Notes = append(c.Notes, Note{Care, fmt.Sprintf("You typed a thickness of %s; the parts listed add up to %s. The sums use what you typed.", m.fine().ShowUnit(m.thick.Used), m.fine().ShowUnit(m.thick.Predicted))})
 	}
 	return c
 }
@@ -146,7 +148,7 @@ func (m maker) parts(notes *[]Note) []PartPlan {
 			}
 		}
 		list = append(list, PartPlan{
-			ID: p.ID, Name: p.Name, Stock: stock.Name, Width: m.shown(w), Height: m.shown(h),
+			ID: p.ID, Name: p.Name, Stock: stock.Name, Size: m.by(w, h),
 			Caliper: measure.Decimal(stock.Caliper*measure.Length(n)+p.Foam, measure.Millimetre) + " mm",
 			Layers:  n, Grams: stock.Weight(w, h) * float64(n),
 		})

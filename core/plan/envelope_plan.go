@@ -61,6 +61,9 @@ func (m maker) why(f envelope.Fit) string {
 	if f.Turned {
 		turned = ", card turned a quarter"
 	}
+	if f.Verdict != envelope.Rattles && max(f.EaseWidth, f.EaseHeight) > 3*measure.Inch/4 {
+		turned = ", but has room to slide the other way" + turned
+	}
 	switch f.Verdict {
 	case envelope.DoesNotFit:
 		side := "wide"

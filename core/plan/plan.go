@@ -75,6 +75,13 @@ type maker struct {
 
 func (m maker) shown(l measure.Length) Shown { return Shown{l, m.style.Show(l)} }
 
+// fine is the shop's unit at its finest tick, for thicknesses and errors that
+// the shop's own tick would hide.
+func (m maker) fine() measure.Style {
+	ticks := measure.Ticks(m.style.Unit)
+	return measure.Style{Unit: m.style.Unit, Tick: ticks[len(ticks)-1]}
+}
+
 // by writes two lengths as a size: "5 3⁄8 × 7", with one mark in front when
 // either is rounded.
 func (m maker) by(w, h measure.Length) string {
@@ -105,8 +112,12 @@ func (m maker) fields() Fields {
 			fields[f.path] = Field{}
 			continue
 		}
-		field := Field{Text: m.style.Show(*at)}
-		if m.style.Rounds(*at) {
+		style := m.style
+		if f.path == "card.thickness" {
+			style = m.fine()
+		}
+		field := Field{Text: style.Show(*at)}
+		if style.Rounds(*at) {
 			field.Exact = m.exact(*at)
 		}
 		fields[f.path] = field
@@ -135,7 +146,7 @@ func (m maker) ticket(p Plan, d blank.Diamond, e blank.Envelope) []TicketLine {
 			base = b
 		}
 	}
-	flat := TicketLine{"flat", "card", "Flat, score at", base.Width.Text + " × " + base.Height.Text, Fine}
+	flat := TicketLine{"flat", "card", "Flat, score at", m.by(base.Width.Nm, base.Height.Nm), Fine}
 	if base.Score.Nm > 0 {
 		flat.Value += " · " + base.Score.Text
 	} else {

@@ -52,6 +52,7 @@ type ClassPlan struct {
 type CheckPlan struct {
 	Measure   mail.Measure `json:"measure" enum:"length,height,thickness,weight,aspect"`
 	Label     string       `json:"label"`
+	About     string       `json:"about"` // which state was measured, or what breaking it costs
 	Measured  string       `json:"measured"`
 	Limit     string       `json:"limit"`
 	Margin    string       `json:"margin"`
@@ -93,11 +94,11 @@ func (m maker) post(d blank.Diamond, e blank.Envelope) PostPlan {
 	piece := m.piece(e)
 	p := PostPlan{
 		Destination: m.job.Post.Destination, Notes: []Note{}, Classes: []ClassPlan{},
-		Width: m.shown(e.Width), Height: m.shown(e.Height), Thickness: m.shown(piece.Thickness),
-		Drawing: fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.Width, e.Height), m.style.Unit, m.style.Show(piece.Thickness)),
+		Width: m.shown(e.Width), Height: m.shown(e.Height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
+		Drawing: fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.Width, e.Height), m.style.Unit, m.fine().Show(piece.Thickness)),
 		Readings: []Reading{
 			{"closed", "Closed size", m.by(e.Width, e.Height), "lying flat"},
-			{"thickness", "Thickness", m.style.Show(piece.Thickness), fmt.Sprintf("card and %s of envelope", plural(e.Folded.Layers, "layer"))},
+			{"thickness", "Thickness", m.fine().Show(piece.Thickness), fmt.Sprintf("card and %s of envelope", plural(e.Folded.Layers, "layer"))},
 			{"weight", "Weight", m.weight(piece.Weight), "predicted from the papers"},
 		},
 	}
@@ -202,7 +203,7 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, d blank.Diamond, piec
 }
 
 var measureNames = map[mail.Measure]string{
-	mail.Length: "length", mail.Height: "height", mail.Thickness: "thickness", mail.Weight: "weight", mail.Aspect: "length over height",
+	mail.Length: "length", mail.Height: "height", mail.Thickness: "thickness", mail.Weight: "weight", mail.Aspect: "length ÷ height",
 }
 
 var tooMuch = map[mail.Measure][2]string{
@@ -229,8 +230,15 @@ func (m maker) broken(checks []mail.Check, surcharge bool) string {
 func (m maker) checks(checks []mail.Check) []CheckPlan {
 	list := make([]CheckPlan, 0, len(checks))
 	for _, c := range checks {
+		about := ""
+		switch {
+		case c.Surcharge:
+			about = "or a surcharge"
+		case c.Filled:
+			about = "filled"
+		}
 		list = append(list, CheckPlan{
-			Measure: c.Measure, Label: measureNames[c.Measure], Measured: m.amount(c.Measure, c.Measured, false),
+			Measure: c.Measure, Label: measureNames[c.Measure], About: about, Measured: m.amount(c.Measure, c.Measured, false),
 			Limit: m.limit(c), Margin: m.amount(c.Measure, c.Margin, false), OK: c.OK, Close: c.OK && c.Worst < 0,
 			Surcharge: c.Surcharge, Gauge: gauge(c),
 		})
@@ -258,9 +266,11 @@ func (m maker) amount(of mail.Measure, v float64, withUnit bool) string {
 	}
 	l := measure.Round(v)
 	text := m.style.Show(l)
-	if of == mail.Thickness && l.Abs() < measure.Inch/16 {
-		// Limits of a few thousandths say nothing in sixteenths.
-		text = m.decimal(l)
+	if of == mail.Thickness {
+		// Thousandths decide here, and the shop's tick would hide them.
+		if text = m.fine().Show(l); l.Abs() < measure.Inch/16 && m.fine().Rounds(l) {
+			text = strings.Replace(m.decimal(l), "-", "−", 1)
+		}
 	}
 	if withUnit {
 		return text + " " + string(m.style.Unit)

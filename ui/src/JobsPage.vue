@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { api, sentenceOf, type ListedJob } from './api/client'
@@ -13,12 +13,10 @@ const gone = ref<{ id: string; name: string; version: number }>()
 const router = useRouter()
 
 async function load() {
-  const { data, error } = await api
-    .GET('/api/jobs')
-    .catch(() => ({
-      data: undefined,
-      error: { detail: 'The program does not answer: is it still running?' },
-    }))
+  const { data, error } = await api.GET('/api/jobs').catch(() => ({
+    data: undefined,
+    error: { detail: 'The program does not answer: is it still running?' },
+  }))
   if (data) jobs.value = data
   failure.value = data ? '' : sentenceOf(error)
 }
@@ -39,6 +37,14 @@ async function setRemoved(job: { id: string; name: string; version: number }, re
   await load()
 }
 
+// Every card is drawn to one scale, so that they can be told apart at a glance.
+const tallest = 44 // pixels
+const scale = computed(() =>
+  Math.min(
+    ...(jobs.value ?? []).map((j) => Math.min((tallest - 4) / j.height, (tallest * 1.6 - 4) / j.width)),
+  ),
+)
+
 onMounted(load)
 </script>
 
@@ -57,6 +63,15 @@ onMounted(load)
       <ul v-if="jobs" class="jobs">
         <li v-for="j in jobs" :key="j.id" data-test="job">
           <router-link :to="`/jobs/${j.id}/card`">
+            <svg class="shape" aria-hidden="true" :width="tallest * 1.6" :height="tallest">
+              <rect
+                class="drawn drawn-cut drawn-paper"
+                :x="(tallest * 1.6 - j.width * scale) / 2"
+                :y="(tallest - j.height * scale) / 2"
+                :width="j.width * scale"
+                :height="j.height * scale"
+              />
+            </svg>
             <span class="size">{{ j.size }}</span>
             <span class="name">{{ j.name }}</span>
             <span class="soft">{{ j.count === 1 ? '1 card' : `${j.count} cards` }}</span>
@@ -81,7 +96,7 @@ onMounted(load)
 
 <style scoped>
 .page {
-  max-width: 1100px;
+  max-width: 1280px;
 }
 header {
   padding: 14px 40px 0;
@@ -112,10 +127,10 @@ li:last-child {
 li a {
   flex: 1;
   display: grid;
-  grid-template-columns: 190px minmax(0, 1fr) 90px 180px;
+  grid-template-columns: 72px 190px minmax(0, 1fr) 90px 180px;
   gap: 22px;
-  align-items: baseline;
-  padding: 13px 0;
+  align-items: center;
+  padding: 8px 0;
   text-decoration: none;
 }
 li:hover {
@@ -143,7 +158,7 @@ li:hover {
     padding-right: 16px;
   }
   li a {
-    grid-template-columns: 150px 1fr;
+    grid-template-columns: 72px 150px 1fr;
     gap: 2px 16px;
   }
 }

@@ -153,12 +153,14 @@ export interface components {
             notes: components["schemas"]["Note"][];
             parts: components["schemas"]["PartPlan"][];
             predicted: components["schemas"]["Shown"];
+            predictedExact: string;
             sentence: components["schemas"]["Sentence"];
             sheets: components["schemas"]["SheetPlan"][];
             thickness: components["schemas"]["Shown"];
             width: components["schemas"]["Shown"];
         };
         CheckPlan: {
+            about: string;
             close: boolean;
             gauge: components["schemas"]["Gauge"];
             label: string;
@@ -202,6 +204,8 @@ export interface components {
             id: string;
             /** Format: int64 */
             nm: number;
+            /** Format: double */
+            shift: number;
             text: string;
             to: components["schemas"]["Point"];
         };
@@ -320,6 +324,8 @@ export interface components {
             changed: string;
             /** Format: int64 */
             count: number;
+            /** Format: int64 */
+            height: number;
             id: string;
             name: string;
             post: string;
@@ -327,6 +333,8 @@ export interface components {
             tone: string;
             /** Format: int64 */
             version: number;
+            /** Format: int64 */
+            width: number;
         };
         MakePlanRequest: {
             edits: components["schemas"]["Edit"][];
@@ -364,13 +372,12 @@ export interface components {
             caliper: string;
             /** Format: double */
             grams: number;
-            height: components["schemas"]["Shown"];
             id: string;
             /** Format: int64 */
             layers: number;
             name: string;
+            size: string;
             stock: string;
-            width: components["schemas"]["Shown"];
         };
         Piece: {
             /** Format: int64 */

@@ -102,7 +102,6 @@ a:focus-visible {
   grid-column: 2;
   font-size: 13px;
   color: var(--strip-soft);
-  text-decoration: line-through;
   white-space: nowrap;
 }
 .value {
@@ -114,10 +113,17 @@ a:focus-visible {
 .changed .value {
   animation: arrive 1.2s ease-out;
 }
+li.here.changed .value {
+  animation-name: arrive-here;
+}
+@keyframes arrive-here {
+  from {
+    box-shadow: 0 7px 0 -1px #23211c;
+  }
+}
 @keyframes arrive {
   from {
-    background: var(--mark);
-    color: #23211c;
+    box-shadow: 0 7px 0 -1px var(--yellow);
   }
 }
 .flagged {

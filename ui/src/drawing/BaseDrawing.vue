@@ -11,11 +11,20 @@ const props = defineProps<{ base: BasePlan; unit: 'in' | 'mm'; words: string }>(
 const mm = (nm: number) => nm / 1e6
 const size = computed(() => ({ w: mm(props.base.width.nm), h: mm(props.base.height.nm) }))
 const score = computed(() => mm(props.base.score.nm))
-const clear = 20 // pixels between a size line and the edge of the paper
+const row = 34 // pixels that a size below takes
+const column = 110 // pixels that a size at the right takes
 </script>
 
 <template>
-  <ScaleDrawing :width="size.w" :height="size.h" :unit="unit" :words="words" :max-height="400">
+  <ScaleDrawing
+    :width="size.w"
+    :height="size.h"
+    :unit="unit"
+    :words="words"
+    :max-height="370"
+    :right="base.across ? 2 * column : column"
+    :below="2 * row + 10"
+  >
     <template #default="{ s }">
       <rect
         class="drawn drawn-cut paper"
@@ -53,39 +62,42 @@ const clear = 20 // pixels between a size line and the edge of the paper
         back
       </text>
       <SizeLine
-        :x1="0"
-        :y1="size.h * s - clear"
-        :x2="size.w * s"
-        :y2="size.h * s - clear"
-        :text="base.width.text"
-        name="width"
-      />
-      <SizeLine
-        :x1="clear"
-        :y1="0"
-        :x2="clear"
-        :y2="size.h * s"
-        :text="base.height.text"
-        name="height"
-        :shift="base.across ? -size.h * 0.25 * s : 0"
-      />
-      <SizeLine
         v-if="score > 0 && !base.across"
         :x1="0"
-        :y1="clear * 2"
+        :y1="size.h * s"
         :x2="score * s"
-        :y2="clear * 2"
+        :y2="size.h * s"
         :text="base.score.text"
         name="score"
+        :shift="row"
+      />
+      <SizeLine
+        :x1="0"
+        :y1="size.h * s"
+        :x2="size.w * s"
+        :y2="size.h * s"
+        :text="base.width.text"
+        name="width"
+        :shift="score > 0 && !base.across ? 2 * row : row"
       />
       <SizeLine
         v-if="score > 0 && base.across"
-        :x1="size.w * s - clear * 4"
+        :x1="size.w * s"
         :y1="0"
-        :x2="size.w * s - clear * 4"
+        :x2="size.w * s"
         :y2="score * s"
         :text="base.score.text"
         name="score"
+        :shift="14"
+      />
+      <SizeLine
+        :x1="size.w * s"
+        :y1="0"
+        :x2="size.w * s"
+        :y2="size.h * s"
+        :text="base.height.text"
+        name="height"
+        :shift="score > 0 && base.across ? column : 14"
       />
     </template>
     <template #legend><LineKey :kinds="score > 0 ? ['cut', 'score'] : ['cut']" /></template>

@@ -16,7 +16,7 @@ const names: Record<string, string> = {
       <svg width="34" height="14" aria-hidden="true">
         <rect v-if="kind === 'card'" class="drawn drawn-card" x="1" y="1" width="32" height="12" />
         <g v-else-if="kind === 'glue'" class="hatch">
-          <path d="M2 13 14 1M10 13 22 1M18 13 30 1" />
+          <path d="M5 1V13M13 1V13M21 1V13M29 1V13" />
         </g>
         <line v-else class="drawn" :class="`drawn-${kind}`" x1="0" y1="7" x2="34" y2="7" />
       </svg>

@@ -34,14 +34,26 @@ function middle(points: Point[]): Point {
 }
 
 const face = computed(() => middle(props.net.panels[0]?.outline ?? []))
-const flaps = computed(() => props.net.panels.slice(1).map((p) => ({ ...p, at: middle(p.outline) })))
+// A flap is named near its crease, where no glue is.
+const near = 0.3
+const flaps = computed(() =>
+  props.net.creases.map((c, i) => {
+    const panel = props.net.panels[i + 1]!
+    const fold = { x: (c.from.x + c.to.x) / 2, y: (c.from.y + c.to.y) / 2 }
+    const far = middle(panel.outline)
+    return {
+      ...panel,
+      at: { x: fold.x + (far.x - fold.x) * 2 * near, y: fold.y + (far.y - fold.y) * 2 * near },
+    }
+  }),
+)
 </script>
 
 <template>
-  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="words" :max-height="560">
+  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="words" :max-height="540">
     <template #default="{ s }">
       <defs>
-        <pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse">
           <line x1="0" y1="0" x2="0" y2="8" class="hatch" />
         </pattern>
       </defs>
@@ -78,7 +90,7 @@ const flaps = computed(() => props.net.panels.slice(1).map((p) => ({ ...p, at: m
         class="drawing-label"
         text-anchor="middle"
         :x="f.at.x * s"
-        :y="f.id === 'top' ? f.at.y * s + 34 : f.at.y * s + 5"
+        :y="f.at.y * s + 5"
       >
         {{ f.name }}
       </text>
@@ -94,7 +106,8 @@ const flaps = computed(() => props.net.panels.slice(1).map((p) => ({ ...p, at: m
         :y2="d.to.y * s"
         :text="d.text"
         :name="d.id"
-        :shift="d.id === 'height' ? card.height * 0.14 * s : 0"
+        :shift="d.shift * s"
+        :along="d.id === 'height' ? card.height * 0.1 * s : 0"
       />
     </template>
     <template #legend><LineKey :kinds="['cut', 'score', 'away', 'glue', 'card']" /></template>
@@ -104,7 +117,7 @@ const flaps = computed(() => props.net.panels.slice(1).map((p) => ({ ...p, at: m
 <style scoped>
 .hatch {
   stroke: var(--glue);
-  stroke-width: 3;
-  opacity: 0.75;
+  stroke-width: 2.5;
+  opacity: 0.8;
 }
 </style>

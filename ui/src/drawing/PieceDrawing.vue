@@ -25,7 +25,15 @@ const edgeAt = computed(() => box.value.w - Math.max(thick.value, 6) / 2 - thick
 </script>
 
 <template>
-  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="post.drawing" :max-height="460">
+  <ScaleDrawing
+    :width="box.w"
+    :height="box.h"
+    :unit="unit"
+    :words="post.drawing"
+    :max-height="450"
+    :right="105"
+    :below="40"
+  >
     <template #default="{ s }">
       <rect
         v-if="post.rectangle"
@@ -70,20 +78,21 @@ const edgeAt = computed(() => box.value.w - Math.max(thick.value, 6) / 2 - thick
       />
       <SizeLine
         :x1="0"
-        :y1="face.h * s - 18"
+        :y1="face.h * s"
         :x2="face.w * s"
-        :y2="face.h * s - 18"
+        :y2="face.h * s"
         :text="post.width.text"
         name="width"
+        :shift="box.h * s - face.h * s + 34"
       />
       <SizeLine
-        :x1="20"
+        :x1="box.w * s"
         :y1="0"
-        :x2="20"
+        :x2="box.w * s"
         :y2="face.h * s"
         :text="post.height.text"
         name="height"
-        :shift="-face.h * 0.2 * s"
+        :shift="14"
       />
       <text v-if="post.rectangle && other.w > face.w + 12" class="drawing-label" :x="(face.w + 4) * s" :y="24"
         >plain shape</text

@@ -12,8 +12,11 @@ const props = withDefaults(
     unit: 'in' | 'mm'
     words: string
     maxHeight?: number
+    /** Pixels kept free right and below for sizes drawn outside. */
+    right?: number
+    below?: number
   }>(),
-  { maxHeight: 520 },
+  { maxHeight: 520, right: 0, below: 0 },
 )
 
 const ruler = 30 // pixels that a ruler takes
@@ -24,15 +27,17 @@ const wide = useWidth(box)
 const id = useId()
 
 const scale = computed(() => {
-  const w = wide.value - ruler - 2 * margin
-  const h = props.maxHeight - ruler - 2 * margin
+  const w = wide.value - ruler - 2 * margin - props.right
+  const h = props.maxHeight - ruler - 2 * margin - props.below
   return Math.max(0.01, Math.min(w / props.width, h / props.height))
 })
 const size = computed(() => ({
   w: Math.max(wide.value, 1),
-  h: props.height * scale.value + ruler + 2 * margin,
+  h: props.height * scale.value + ruler + 2 * margin + props.below,
 }))
-const left = computed(() => ruler + Math.max(margin, (wide.value - ruler - props.width * scale.value) / 2))
+const left = computed(
+  () => ruler + Math.max(margin, (wide.value - ruler - props.right - props.width * scale.value) / 2),
+)
 const top = ruler + margin
 </script>
 

@@ -33,8 +33,8 @@ dt {
   font-weight: 600;
 }
 small {
-  display: block;
   font-size: 14px;
+  margin-left: 6px;
   font-weight: 400;
   line-height: 1.3;
 }

@@ -42,8 +42,8 @@ function fold(id: string) {
       :placeholder="card.predicted.text"
       :note="
         card.measured
-          ? `the parts add up to ${card.predicted.text}`
-          : 'added up from the parts; type what you measure'
+          ? `the parts add up to ${card.predictedExact}`
+          : `${card.predictedExact}, added up from the parts; type what you measure`
       "
     />
     <LengthField :job="job" path="count" label="Cards to make" />

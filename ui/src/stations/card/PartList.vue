@@ -24,7 +24,7 @@ function stock(index: number, id: string) {
         <span class="what">
           {{ part.name }}
           <small v-if="plans[i]" class="soft">
-            {{ plans[i].width.text }} × {{ plans[i].height.text }}, {{ plans[i].caliper }}
+            {{ plans[i].size }}, {{ plans[i].caliper }}
             <template v-if="plans[i].layers > 1">in {{ plans[i].layers }} layers</template>
           </small>
         </span>

@@ -6,7 +6,7 @@ import SheetDrawing from '../../drawing/SheetDrawing.vue'
 
 const props = defineProps<{ sheets: SheetPlan[] }>()
 
-const tallest = 96 // pixels
+const tallest = 88 // pixels
 
 /** All sheets are drawn to one scale, so that they can be compared. */
 const scale = computed(() => tallest / Math.max(1, ...props.sheets.map((s) => s.height / 1e6)))
@@ -35,7 +35,7 @@ ul {
   margin: 8px 0 0;
   padding: 0;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(215px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
   gap: 14px;
 }
 li {

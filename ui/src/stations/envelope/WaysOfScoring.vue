@@ -148,7 +148,7 @@ th:first-child {
 }
 .here th,
 .here td {
-  background: linear-gradient(transparent 60%, var(--mark) 60%, var(--mark) 92%, transparent 92%);
+  background: color-mix(in srgb, var(--mark) 45%, transparent);
 }
 @media (max-width: 1000px) {
   .set {

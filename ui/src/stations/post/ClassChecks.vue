@@ -4,7 +4,7 @@ import { mdiAlertOutline, mdiCheck, mdiClose } from '@mdi/js'
 import type { CheckPlan, ClassPlan } from '../../api/client'
 import LimitGauge from './LimitGauge.vue'
 
-defineProps<{ result: ClassPlan }>()
+defineProps<{ result: ClassPlan; first?: boolean }>()
 
 const outcomes: Record<string, string> = {
   goes: 'goes',
@@ -22,7 +22,7 @@ function mark(c: CheckPlan) {
 </script>
 
 <template>
-  <details class="class" :open="result.chosen || result.id === 'floor'" :data-test="`class-${result.id}`">
+  <details class="class" :open="first" :data-test="`class-${result.id}`">
     <summary>
       <h2>{{ result.name }}</h2>
       <span>{{ outcomes[result.outcome] }}</span>
@@ -34,7 +34,7 @@ function mark(c: CheckPlan) {
           <th scope="col">Measured</th>
           <th scope="col">Limit</th>
           <th scope="col">Margin</th>
-          <th scope="col" class="words gauge">Where in the range</th>
+          <th scope="col" class="words gauge">In the range</th>
         </tr>
       </thead>
       <tbody>
@@ -47,7 +47,7 @@ function mark(c: CheckPlan) {
               :aria-label="mark(c).word"
               role="img"
             />
-            {{ c.label }}
+            {{ c.label }} <small v-if="c.about" class="soft">{{ c.about }}</small>
           </th>
           <td class="number" data-test="measured">{{ c.measured }}</td>
           <td data-test="limit">{{ c.limit }}</td>
@@ -88,7 +88,7 @@ table {
 th,
 td {
   text-align: right;
-  padding: 6px 14px 6px 0;
+  padding: 6px 12px 6px 0;
   border-bottom: 1px solid var(--line);
 }
 thead th {
@@ -98,6 +98,14 @@ thead th {
 }
 tbody th {
   font-weight: 600;
+}
+td {
+  white-space: nowrap;
+}
+small {
+  font-size: 13px;
+  font-weight: 400;
+  white-space: nowrap;
 }
 .words {
   text-align: left;
@@ -110,7 +118,7 @@ th.words::first-letter {
   font-weight: 650;
 }
 .gauge {
-  width: 30%;
-  padding-left: 14px;
+  width: 96px;
+  padding-right: 0;
 }
 </style>

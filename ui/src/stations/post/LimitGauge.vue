@@ -5,18 +5,16 @@ defineProps<{ gauge: CheckPlan['gauge']; ok: boolean }>()
 </script>
 
 <template>
-  <svg viewBox="0 0 200 18" class="gauge" aria-hidden="true" preserveAspectRatio="none">
-    <line x1="0" y1="9" x2="200" y2="9" class="all" />
-    <line :x1="gauge.from * 200" y1="9" :x2="gauge.to * 200" y2="9" class="range" />
-    <path :d="`M${gauge.at * 200} 1V17`" class="at" :class="{ out: !ok }" />
+  <svg width="96" height="18" class="gauge" aria-hidden="true">
+    <line x1="0" y1="9" x2="96" y2="9" class="all" />
+    <line :x1="gauge.from * 96" y1="9" :x2="gauge.to * 96" y2="9" class="range" />
+    <path :d="`M${gauge.at * 96} 1V17`" class="at" :class="{ out: !ok }" />
   </svg>
 </template>
 
 <style scoped>
 .gauge {
   display: block;
-  width: 100%;
-  height: 18px;
   overflow: visible;
 }
 .all {

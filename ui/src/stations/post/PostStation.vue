@@ -16,6 +16,10 @@ const { shop } = useShop()
 const plan = computed(() => props.job.plan.value!)
 const post = computed(() => plan.value.post)
 
+// What the verdict rests on stands beside the drawing, the rest below.
+const first = computed(() => post.value.classes.find((c) => c.chosen) ?? post.value.classes[0])
+const others = computed(() => post.value.classes.filter((c) => c !== first.value))
+
 function send(destination: string) {
   props.job.choose((j) => ({ ...j, post: { ...j.post, destination } }))
 }
@@ -33,12 +37,13 @@ function send(destination: string) {
       :model-value="post.destination"
       @update:model-value="send"
     />
-    <dl class="readings">
+    <ClassChecks v-if="first" :key="first.id" :result="first" first />
+    <dl v-else class="readings">
       <ReadingRow v-for="r in post.readings" :key="r.id" :reading="r" />
     </dl>
     <NoteList :notes="post.notes" />
     <template #below>
-      <ClassChecks v-for="c in post.classes" :key="c.id" :result="c" />
+      <ClassChecks v-for="c in others" :key="c.id" :result="c" />
       <p v-if="post.source" class="soft source">{{ post.source }}</p>
     </template>
   </StationLayout>
