@@ -188,7 +188,7 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 	if err != nil {
 		t.Fatal(err)
 	}
-	w := &window{Page: page.Timeout(2 * time.Minute), t: t, program: p}
+	w := &window{Page: page.Timeout(time.Minute).WithPanic(func(v any) { t.Fatal(v) }), t: t, program: p}
 	t.Cleanup(func() { _ = page.Close() })
 	if err := w.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: width, Height: height, DeviceScaleFactor: 1}); err != nil {
 		t.Fatal(err)
@@ -209,6 +209,8 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 		}
 	})()
 	_ = proto.LogEnable{}.Call(page)
+	// A window behind another keeps painting, as on a desk with two of them.
+	_ = proto.EmulationSetFocusEmulationEnabled{Enabled: true}.Call(page)
 	w.goTo(path)
 	return w
 }
@@ -303,6 +305,25 @@ func (w *window) fill(field, text string) {
 func (w *window) value(field string) string {
 	w.t.Helper()
 	return plain(w.MustElement(test(field)).MustProperty("value").Str())
+}
+
+// click clicks an element, brought to the middle first, clear of the ticket.
+func (w *window) click(selector string) {
+	w.t.Helper()
+	el, err := w.Timeout(patience).Element(selector)
+	if err != nil {
+		w.t.Fatalf("%s is not on the page: %v", selector, err)
+	}
+	el.MustEval(`() => this.scrollIntoView({ block: 'center', behavior: 'instant' })`)
+	if err := el.Click(proto.InputMouseButtonLeft, 1); err != nil {
+		w.t.Fatalf("%s cannot be clicked: %v", selector, err)
+	}
+}
+
+// pick clicks one of a row of choices.
+func (w *window) pick(choice string) {
+	w.t.Helper()
+	w.click("label:has(" + test(choice) + ")")
 }
 
 // saved waits until the page says that all is stored.

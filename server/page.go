@@ -24,6 +24,10 @@ const nonceMark = "__NONCE__"
 // page serves the front end: a file by its name, and the one page for every
 // other path, because the routes below it belong to the browser.
 func (s *Server) page(w http.ResponseWriter, r *http.Request) {
+	if strings.HasPrefix(r.URL.Path, "/api/") {
+		writeProblem(w, http.StatusNotFound, fmt.Sprintf("There is nothing at %s.", r.URL.Path))
+		return
+	}
 	if r.Method != http.MethodGet && r.Method != http.MethodHead {
 		writeProblem(w, http.StatusMethodNotAllowed, fmt.Sprintf("%s is not possible on %s.", r.Method, r.URL.Path))
 		return

@@ -50,9 +50,6 @@ func New(s *store.Store, log *slog.Logger, hosts ...string) *Server {
 	srv.planRoutes()
 	srv.shopRoutes()
 	r.Get("/api/jobs/{id}/events", srv.streamEvents)
-	r.HandleFunc("/api/*", func(w http.ResponseWriter, r *http.Request) {
-		writeProblem(w, http.StatusNotFound, fmt.Sprintf("There is nothing at %s.", r.URL.Path))
-	})
 	return srv
 }
 

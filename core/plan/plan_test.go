@@ -296,7 +296,7 @@ func TestPostSentences(t *testing.T) {
 		short  string
 		phrase string
 	}{
-		{"plain", 7 * in, 5 * in, in / 24, "letter", "goes as a letter"},
+		{"plain", 7 * in, 5 * in, in / 24, "letter", "it goes as a letter"},
 		{"square", 5 * in, 5 * in, in / 24, "letter + surcharge", "Square, so as a letter"},
 		{"nearly square", 5*in + in/2, 5 * in, in / 24, "letter + surcharge", "Nearly square"},
 		{"slim", 9 * in, 3*in + in/4, in / 24, "letter + surcharge", "Long and slim"},

@@ -150,10 +150,10 @@ func (m maker) verdict(p *PostPlan, v mail.Verdict, d blank.Diamond, piece mail.
 		p.Sentence = m.surcharged(p, r, d, piece)
 	default:
 		p.Short, p.Tone = r.Class.Name, Fine
-		p.Sentence = say("It goes as a [%s].", r.Class.Name)
+		p.Sentence = say("By the published limits it goes as a [%s].", r.Class.Name)
 		if r.Class.BeyondClass != "" {
 			p.Tone = Care
-			p.Sentence = say("It goes as a [%s]: %s for a %s.", r.Class.Name, m.broken(over(v.Results[0].Checks), false), v.Results[0].Class.Name)
+			p.Sentence = say("By the published limits it goes as a [%s]: %s for a %s.", r.Class.Name, m.broken(over(v.Results[0].Checks), false), v.Results[0].Class.Name)
 		}
 	}
 	if taken {

@@ -76,11 +76,18 @@ export function useJob(id: string) {
     waiting.push(next)
     if (planning) return
     planning = true
-    while (waiting.length > 0 && !closed) await answer(waiting.splice(0))
+    while (waiting.length > 0 && !closed) {
+      const acts = waiting.splice(0)
+      if (await answer(acts)) continue
+      // The program does not answer: keep what was done, and try again.
+      waiting.unshift(...acts)
+      await new Promise((done) => window.setTimeout(done, tryAgainAfter))
+    }
     planning = false
   }
 
-  async function answer(acts: Act[]) {
+  /** Sends acts; false when the program could not be reached. */
+  async function answer(acts: Act[]): Promise<boolean> {
     const before = job.value
     let from = before
     let edits: Edit[] = []
@@ -90,15 +97,21 @@ export function useJob(id: string) {
       else if ('put' in a) [from, edits, put] = [a.put, [], true]
       else if (from) from = a.choose(from)
     }
-    if (!from) return
-    const { data, error } = await api.POST('/api/plan', { body: { job: from, edits } }).catch(unreachable)
+    if (!from) return true
+    const { data, error, response } = await api
+      .POST('/api/plan', { body: { job: from, edits } })
+      .catch(unreachable)
+    if (!response) {
+      state.value = 'unreachable'
+      return false
+    }
     if (!data) {
       state.value = 'refused'
       stateSentence.value = sentenceOf(error)
       if (!job.value) missing.value = stateSentence.value
-      return
+      return true
     }
-    if (state.value === 'refused') state.value = 'saved'
+    if (state.value === 'refused' || (state.value === 'unreachable' && !saving)) state.value = 'saved'
     if (before && !put && JSON.stringify(before) !== JSON.stringify(data.job)) {
       history.note(before, edits[edits.length - 1]?.path ?? '')
     }
@@ -110,6 +123,7 @@ export function useJob(id: string) {
     const still = Object.entries(problems.value).filter(([path]) => !put && !asked.has(path))
     problems.value = Object.fromEntries([...still, ...data.problems.map((p) => [p.path, p] as const)])
     if (dirty()) saveSoon()
+    return true
   }
 
   /** What somebody types in a field. */
@@ -163,9 +177,14 @@ export function useJob(id: string) {
 
   async function save() {
     window.clearTimeout(saveTimer)
-    if (saving || !job.value || !dirty()) return
-    saving = true
+    if (saving || !job.value) return
     unsavedSince = 0
+    if (!dirty()) {
+      // Undone before it was saved: the job is as stored.
+      if (state.value === 'unsaved') state.value = 'saved'
+      return
+    }
+    saving = true
     state.value = 'saving'
     const sent = job.value
     const { data, error, response } = await api

@@ -13,8 +13,16 @@ async function load() {
   else failure.value = sentenceOf(error)
 }
 
-/** Saves a change of the shop; what cannot be used is told at its field. */
-async function save(change: Partial<Shop>, edits: Edit[] = []): Promise<boolean> {
+let last: Promise<unknown> = Promise.resolve()
+
+/** Saves a change of the shop, one after the other; what cannot be used is told at its field. */
+function save(change: Partial<Shop>, edits: Edit[] = []): Promise<boolean> {
+  const saved = last.then(() => send(change, edits))
+  last = saved.catch(() => false)
+  return saved
+}
+
+async function send(change: Partial<Shop>, edits: Edit[] = []): Promise<boolean> {
   const now = shop.value
   if (!now) return false
   const { data, error, response } = await api.PUT('/api/shop', {
@@ -27,7 +35,7 @@ async function save(change: Partial<Shop>, edits: Edit[] = []): Promise<boolean>
   }
   if (response.status === 409) {
     await load()
-    return save(change, edits)
+    return send(change, edits)
   }
   refused.value = Object.fromEntries(
     (error?.errors ?? []).map((e) => [(e.location ?? '').replace('body.shop.', ''), e.message ?? '']),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiAlertOutline, mdiCheck, mdiClose } from '@mdi/js'
+import { mdiAlertOutline, mdiCheck, mdiChevronRight, mdiClose } from '@mdi/js'
 
 import type { CheckPlan, ClassPlan } from '../../api/client'
 import LimitGauge from './LimitGauge.vue'
@@ -24,6 +24,7 @@ function mark(c: CheckPlan) {
 <template>
   <details class="class" :open="first" :data-test="`class-${result.id}`">
     <summary>
+      <v-icon :icon="mdiChevronRight" class="turn" />
       <h2>{{ result.name }}</h2>
       <span>{{ outcomes[result.outcome] }}</span>
     </summary>
@@ -71,11 +72,15 @@ summary {
   cursor: pointer;
   padding: 4px 0;
 }
-summary::before {
-  content: '▸';
+summary::-webkit-details-marker {
+  display: none;
 }
-[open] > summary::before {
-  content: '▾';
+.turn {
+  align-self: center;
+  margin-right: -8px;
+}
+[open] > summary .turn {
+  transform: rotate(90deg);
 }
 h2::first-letter {
   text-transform: uppercase;

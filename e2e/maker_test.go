@@ -1,0 +1,246 @@
+package e2e
+
+import (
+	"math"
+	"os"
+	"strings"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+)
+
+// numbers are what the maker reads off the counter for one card.
+type numbers struct{ headline, ticketFlat, ticketSheet, post string }
+
+func (w *window) numbers() numbers {
+	ticket := func(line string) string { return w.text(test("ticket-"+line) + " .value") }
+	return numbers{w.text(test("headline")), ticket("flat"), ticket("sheet"), ticket("post")}
+}
+
+// TestMakerChangesTheSquareCard does what the first makers do: opens the sample,
+// changes its card, reads everything that follows, closes the program and finds
+// the job as it was left.
+func TestMakerChangesTheSquareCard(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.see(test("job"), "Meteor-night thanks, square")
+	at := w.openJob("Meteor-night thanks, square")
+	w.see(test("headline"), "Cut 10 3/4 × 5 3/8. Outside up, score at 5 3/8")
+
+	// 6 3/8 square and 1/16 thick: side fold 12 3/4 x 6 3/8.
+	w.fill("field-card.width", "6 3/8")
+	w.fill("field-card.height", "6.375")
+	w.fill("field-card.thickness", "1/16")
+	w.see(test("headline"), "Cut 12 3/4 × 6 3/8. Outside up, score at 6 3/8 from the left")
+	w.see(test("sheet-letter"), "too small: this base needs 12 3/4 × 6 3/8")
+	w.see(test("sheet-12x12"), "too small")
+	w.see(test("notes"), "No sheet on your shelf is large enough")
+	// A side fold of 5 1/2 x 4 1/4 is half of letter.
+	w.fill("field-card.width", "5 1/2")
+	w.fill("field-card.height", "4 1/4")
+	w.see(test("sheet-letter"), "2 a sheet, 6 sheets for 12 cards")
+	w.pick("fold-top")
+	w.see(test("headline"), "Cut 5 1/2 × 8 1/2. Outside up, score at 4 1/4 from the top")
+	w.see(test("sheet-letter"), "2 a sheet, 6 sheets for 12 cards")
+	w.see(test("sheet-12x12"), "2 a sheet, 6 sheets for 12 cards")
+
+	w.goTo(strings.TrimSuffix(at, "card") + "envelope")
+	// Creases 5.5 + 1/16 + 1/4 = 5.8125 and 4.5625 apart: S = 10.375/√2 + 3/4 =
+	// 8.086 up to 8 1/8; D = 11.490. Sides: near (11.490 - 5.8125)/2 = 2.839.
+	w.see(test("headline"), "Cut 8 1/8 square.")
+	w.see(test("headline"), "at 2 13/16 and 8 5/8; turn a quarter and score at 3 7/16 and 8")
+	if got := w.text(test("reading-closed")); got != "5 13/16 × 4 9/16" {
+		t.Errorf("closed size %s", got)
+	}
+	w.see(test("fit-a2"), "5 3/4 × 4 3/8")
+	w.see(test("fit-a2"), "too tight: it scuffs")
+	for _, tt := range []struct{ way, says string }{
+		{"corners", "Score from the side corners at 2 13/16, from top and bottom at 3 7/16"},
+		// Half of each crease distance, 2.906 and 2.281, up to 2 15/16 and 2 5/16.
+		{"centre", "From its centre, score 2 15/16 either side, and 2 5/16 above and below"},
+		// 2.8389 √2 = 4.0148 and 3.4639 √2 = 4.8987, down to 4 and 4 7/8.
+		{"edges", "Mark the edges 4 from the side corners and 4 7/8 from top and bottom"},
+		{"pair", "Score twice from one corner"},
+	} {
+		w.pick("way-" + tt.way)
+		w.see(test("headline"), tt.says)
+	}
+	w.fill("shop-tools.cornerAt", "-1/2")
+	w.Keyboard.MustType(input.Enter)
+	w.see(test("headline"), "at 2 5/16 and 8 1/8; turn a quarter and score at 2 15/16 and 7 1/2")
+	w.fill("shop-tools.cornerAt", "0")
+	w.Keyboard.MustType(input.Enter)
+	w.see(test("headline"), "at 2 13/16 and 8 5/8")
+
+	w.goTo(strings.TrimSuffix(at, "card") + "post")
+	// 5 13/16 over 4 9/16 is 1.27: nearly square.
+	w.see(test("headline"), "Nearly square, so as a letter it pays the surcharge; in a ")
+	w.see(test("check-aspect")+" "+test("measured"), "1.27")
+	w.see(test("check-aspect")+" "+test("limit"), "1.30 to 2.50")
+	w.see(test("check-aspect")+" "+test("margin"), "-0.03")
+	w.see(test("check-length")+" "+test("limit"), "5 to 11 1/2")
+	w.see(test("check-height")+" "+test("limit"), "3 1/2 to 6 1/8")
+	w.see(test("check-thickness")+" "+test("limit"), "0.007 to 1/4")
+	w.pick("destination-hand")
+	w.see(test("headline"), "Given by hand")
+	w.pick("destination-us-domestic")
+	w.see(test("headline"), "Nearly square")
+	w.saved()
+	before := w.numbers()
+	w.quiet()
+
+	p.stop(os.Interrupt)
+	p = p.restart()
+	w = open(t, p, strings.TrimSuffix(at, "card")+"post")
+	w.see(test("headline"), "Nearly square")
+	if after := w.numbers(); after != before {
+		t.Errorf("after a restart: %+v, want %+v", after, before)
+	}
+	w.goTo(at)
+	w.see(test("headline"), "Cut 5 1/2 × 8 1/2")
+	if got := w.value("field-card.thickness"); got != "1/16" {
+		t.Errorf("the thickness came back as %s", got)
+	}
+	w.quiet()
+}
+
+// measured reads a drawn line against the drawn ruler beside it, in millimetres.
+func (w *window) measured(line, ruler string, unitMm float64) float64 {
+	w.t.Helper()
+	return w.MustEval(`(line, ruler, unit) => {
+		const marks = [...document.querySelectorAll('[data-ruler="' + ruler + '"]')]
+		const box = (el) => el.getBoundingClientRect()
+		const along = (b) => ruler === 'across' ? b.x + b.width / 2 : b.y + b.height / 2
+		const first = marks[0], last = marks[marks.length - 1]
+		const a = along(box(first)), b = along(box(last))
+		const per = (b - a) / ((Number(last.dataset.value) - Number(first.dataset.value)) * unit)
+		const el = document.querySelector(line)
+		const l = el.getBBox()
+		const m = el.getScreenCTM()
+		const size = ruler === 'across' ? l.width * m.a : l.height * m.d
+		return size / per
+	}`, line, ruler, unitMm).Num()
+}
+
+// TestDrawingsAreToScale measures what is drawn against the ruler drawn beside
+// it; both must agree with the plan to 0.2 mm.
+func TestDrawingsAreToScale(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := strings.TrimSuffix(w.openJob("Meteor-night thanks, square"), "card")
+	const in = 25.4
+	check := func(what, line, ruler string, unit, want float64) {
+		t.Helper()
+		if got := w.measured(line, ruler, unit); math.Abs(got-want) > 0.2 {
+			t.Errorf("%s measures %.2f mm on its ruler, want %.2f", what, got, want)
+		}
+	}
+	check("the base", `[data-part=base]`, "across", in, 10.75*in)
+	check("the base", `[data-part=base]`, "down", in, 5.375*in)
+	check("its width's size line", `[data-size=width]`, "across", in, 10.75*in)
+	check("the score", `[data-crease=base]`, "down", in, 5.375*in)
+
+	w.goTo(at + "envelope")
+	w.see(test("headline"), "Cut 8 13/16 square")
+	diagonal := 8.8125 * math.Sqrt2
+	check("the sheet", `[data-part=sheet]`, "across", in, diagonal*in)
+	check("the sheet", `[data-part=sheet]`, "down", in, diagonal*in)
+	check("the outline", `[data-part=outline]`, "across", in, diagonal*in)
+	check("the throat", `[data-crease=top]`, "across", in, 5.6875*in)
+	check("the side crease", `[data-crease=left]`, "down", in, 5.6875*in)
+	check("the card", `[data-part=card]`, "across", in, 5.375*in)
+	check("the closing flap's size", `[data-size=flap]`, "down", in, (diagonal-9.0625)*in)
+
+	w.goTo(at + "post")
+	w.see(test("headline"), "Square")
+	check("the piece", `[data-part=piece]`, "across", in, 5.6875*in)
+	check("the plain rectangle", `[data-part=rectangle]`, "across", in, 7.5625*in)
+
+	// The same in millimetres, on a narrow window.
+	w.Keyboard.MustType('m')
+	w.see(test("ticket-card"), "136.5")
+	w.MustSetViewport(820, 900, 1, false)
+	w.goTo(at + "envelope")
+	w.see(test("headline"), "Cut 222.5 square")
+	check("the metric sheet", `[data-part=sheet]`, "across", 1, 222.5*math.Sqrt2)
+	w.quiet()
+}
+
+// The steps, undo and redo, and the way of typing, all from the keyboard.
+func TestKeyboard(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.openJob("Meteor-night thanks, square")
+	field := "field-card.width"
+	w.MustElement(test(field)).MustFocus()
+	w.Keyboard.MustType(input.ArrowUp)
+	w.see(test("ticket-card"), "5 7/16 × 5 3/8")
+	w.see(test("ticket-card"), "was 5 3/8 × 5 3/8")
+	if got := w.value(field); got != "5 7/16" {
+		t.Errorf("the field shows %s", got)
+	}
+	if err := w.Keyboard.Press(input.ShiftLeft); err != nil {
+		t.Fatal(err)
+	}
+	w.Keyboard.MustType(input.ArrowDown)
+	if err := w.Keyboard.Release(input.ShiftLeft); err != nil {
+		t.Fatal(err)
+	}
+	w.see(test("ticket-card"), "4 15/16 × 5 3/8")
+	undo := func() {
+		w.click(test("undo"))
+	}
+	undo()
+	w.see(test("ticket-card"), "5 7/16 × 5 3/8")
+	undo()
+	w.see(test("ticket-card"), "5 3/8 × 5 3/8")
+	w.click(test("redo"))
+	w.see(test("ticket-card"), "5 7/16 × 5 3/8")
+	if err := w.KeyActions().Press(input.ControlLeft).Type('z').Do(); err != nil {
+		t.Fatal(err)
+	}
+	w.see(test("ticket-card"), "5 3/8 × 5 3/8")
+	// A run of typing in one field is one act to undo.
+	w.fill(field, "7")
+	w.see(test("ticket-card"), "7 × 5 3/8")
+	w.fill("field-card.height", "14 cm")
+	w.see(test("ticket-card"), "≈ 7 × 5 1/2")
+	w.MustElement(test("name")).MustFocus()
+	if got := w.value("field-card.height"); got != "≈ 5 1/2" {
+		t.Errorf("14 cm shows as %s", got)
+	}
+	w.see("#about-card\\.height", "exactly 140 mm")
+	w.MustElement("body").MustEval(`() => document.activeElement.blur()`)
+	w.Keyboard.MustType('2')
+	w.see(test("headline"), "square. Score")
+	w.Keyboard.MustType('3')
+	w.see(test("class-letter"), "")
+	w.Keyboard.MustType('1')
+	w.see(test("headline"), "Outside up")
+	w.Keyboard.MustType('?')
+	w.see(".keys", "Type any length as you say it")
+	w.quiet()
+}
+
+func TestWordsFollowTheDrawing(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := strings.TrimSuffix(w.openJob("Supporter card, slim"), "card")
+	for station, says := range map[string]string{
+		"card":     "The flat card, 8 1/2 × 3 1/2 in, without a score.",
+		"envelope": "standing on its point. Four creases mark a rectangle of 8 13/16 × 3 13/16",
+		"post":     "The closed envelope, 8 13/16 × 3 13/16 in",
+	} {
+		w.goTo(at + station)
+		w.see(test("headline"), "")
+		w.click("details summary")
+		w.see(test("words"), says)
+		label := w.MustElement(test("drawing")).MustAttribute("aria-labelledby")
+		if label == nil || w.MustElement("#"+*label) == nil {
+			t.Errorf("%s: the drawing is not described", station)
+		}
+	}
+	w.goTo(at + "envelope")
+	w.see(test("notes"), "The bottom flap overshoots")
+	w.quiet()
+}

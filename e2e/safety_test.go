@@ -1,0 +1,253 @@
+package e2e
+
+import (
+	"encoding/json"
+	"io"
+	"net"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strconv"
+	"strings"
+	"syscall"
+	"testing"
+	"time"
+
+	"github.com/go-rod/rod"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+func TestErrorsStandAtTheirField(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.openJob("Meteor-night thanks, square")
+	for _, tt := range []struct{ field, typed, says string }{
+		{"card.width", "5 3 1/8", "two whole numbers"},
+		{"card.width", "0", "cannot be nothing: type at least 1 in"},
+		{"card.width", "-5", "cannot be negative"},
+		{"card.width", "1 km", "“km” is not known here: use in, mm or cm"},
+		{"card.width", "100000 mm", "larger than any sheet here allows"},
+		{"card.height", "<img src=x>", "does not begin with a number"},
+		{"card.thickness", "7", "thicker (7 in) than it is wide or high (5 3/8 in)"},
+		{"count", "a dozen", "type a whole number"},
+	} {
+		w.fill("field-"+tt.field, tt.typed)
+		w.see("#about-"+strings.ReplaceAll(tt.field, ".", "\\."), tt.says)
+		if got := w.MustElement(test("field-" + tt.field)).MustAttribute("aria-invalid"); got == nil || *got != "true" {
+			t.Errorf("%s: the field is not marked as invalid", tt.typed)
+		}
+		if got := w.text(test("ticket-card") + " .value"); got != "5 3/8 × 5 3/8" {
+			t.Errorf("%s: the card became %s", tt.typed, got)
+		}
+	}
+	// The rest still follows while a field is wrong, and mending it is enough.
+	w.fill("field-card.height", "6")
+	w.see(test("ticket-card"), "5 3/8 × 6")
+	w.fill("field-card.width", "5 1/")
+	w.see(test("ticket-card"), "5 3/8 × 6")
+	w.fill("field-card.width", "5 1/4")
+	w.see(test("ticket-card"), "5 1/4 × 6")
+	w.saved()
+	w.goTo(at)
+	w.see(test("ticket-card"), "5 1/4 × 6")
+	w.goTo("/jobs/0000000000000000/card")
+	w.see(test("missing"), "There is no such job")
+	w.goTo("/nowhere/at/all")
+	w.see("h1", "There is nothing at that address")
+}
+
+func TestTwoWindowsAgree(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	b := browser(t)
+	one := openIn(t, b, p, "/", 1280, 800)
+	at := one.openJob("Meteor-night thanks, square")
+	two := openIn(t, b, p, at, 1280, 800)
+	two.see(test("headline"), "Cut 10 3/4")
+
+	one.fill("field-card.width", "6")
+	began := time.Now()
+	two.see(test("ticket-card"), "6 × 5 3/8")
+	if took := time.Since(began); took > 2*time.Second {
+		t.Errorf("the second window followed after %v", took)
+	}
+	one.saved()
+
+	// The second window's saves are cut off, both change the job, then it is back.
+	two.fill("field-card.height", "4")
+	two.see(test("ticket-card"), "6 × 4")
+	one.see(test("ticket-card"), "6 × 4")
+	cut := two.HijackRequests()
+	cut.MustAdd("*/api/jobs/*", func(h *rod.Hijack) {
+		if h.Request.Method() == http.MethodPut {
+			h.Response.Fail(proto.NetworkErrorReasonConnectionFailed)
+			return
+		}
+		h.ContinueRequest(&proto.FetchContinueRequest{})
+	})
+	go cut.Run()
+	two.fill("field-card.height", "3 1/2")
+	two.see(test("state"), "not saved: the program does not answer")
+	one.fill("field-card.height", "4 1/2")
+	one.saved()
+	two.see(test("conflict"), "changed in another window as well")
+	if got := two.text(test("ticket-card") + " .value"); got != "6 × 3 1/2" {
+		t.Errorf("the window that was cut off lost its own change: %s", got)
+	}
+	cut.MustStop()
+	two.click(test("keep-mine"))
+	two.saved()
+	one.see(test("ticket-card"), "6 × 3 1/2")
+	// What was not kept is one step back.
+	two.click(test("undo"))
+	two.see(test("ticket-card"), "6 × 4 1/2")
+	one.see(test("ticket-card"), "6 × 4 1/2")
+
+	// The unit of the shop is shared as well.
+	two.MustEval(`() => document.activeElement.blur()`)
+	two.Keyboard.MustType('m')
+	one.see(test("ticket-card"), "≈ 152.5 × 114.5")
+}
+
+// Kill -9 while typing: what was typed a second before is there again.
+func TestKillLosesAtMostASecond(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.openJob("Meteor-night thanks, square")
+	w.fill("field-card.width", "6 1/4")
+	typed := time.Now()
+	w.see(test("ticket-card"), "6 1/4 × 5 3/8")
+	// Keep typing elsewhere until the second is over, so that it never rests.
+	for n := 10; time.Since(typed) < time.Second; n++ {
+		w.fill("field-count", strconv.Itoa(n))
+	}
+	p.stop(syscall.SIGKILL)
+	p = p.restart()
+	w = open(t, p, at)
+	w.see(test("ticket-card"), "6 1/4 × 5 3/8")
+}
+
+func TestNothingIsFetchedFromOutside(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := strings.TrimSuffix(w.openJob("Dome rota, holiday card"), "card")
+	for _, station := range []string{"card", "envelope", "post"} {
+		w.goTo(at + station)
+		w.see(test("headline"), "")
+		w.quiet()
+	}
+	// Every glyph comes from a font that ships.
+	if err := (proto.DOMEnable{}).Call(w); err != nil {
+		t.Fatal(err)
+	}
+	if err := (proto.CSSEnable{}).Call(w); err != nil {
+		t.Fatal(err)
+	}
+	for _, selector := range []string{"h1", ".strip", "main", "header"} {
+		doc, err := proto.DOMGetDocument{}.Call(w)
+		if err != nil {
+			t.Fatal(err)
+		}
+		found, err := proto.DOMQuerySelector{NodeID: doc.Root.NodeID, Selector: selector}.Call(w)
+		if err != nil {
+			t.Fatal(err)
+		}
+		fonts, err := proto.CSSGetPlatformFontsForNode{NodeID: found.NodeID}.Call(w)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, f := range fonts.Fonts {
+			if !f.IsCustomFont {
+				t.Errorf("%s uses %s of this machine for %v glyphs", selector, f.FamilyName, f.GlyphCount)
+			}
+		}
+	}
+}
+
+func TestForeignCallersAreRefused(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	ask := func(method, path, host, origin, body string) (int, string) {
+		t.Helper()
+		req, err := http.NewRequest(method, p.url+path, strings.NewReader(body))
+		if err != nil {
+			t.Fatal(err)
+		}
+		if host != "" {
+			req.Host = host
+		}
+		if origin != "" {
+			req.Header.Set("Origin", origin)
+		}
+		req.Header.Set("Content-Type", "application/json")
+		res, err := http.DefaultClient.Do(req)
+		if err != nil {
+			t.Fatal(err)
+		}
+		defer func() { _ = res.Body.Close() }()
+		answer, err := io.ReadAll(res.Body)
+		if err != nil {
+			t.Fatal(err)
+		}
+		var problem struct{ Detail string }
+		_ = json.Unmarshal(answer, &problem)
+		return res.StatusCode, problem.Detail
+	}
+	for _, tt := range []struct {
+		name, method, path, host, origin, body string
+		status                                 int
+		says                                   string
+	}{
+		{"another name", "GET", "/api/jobs", "cards.example", "", "", 403, "does not answer to the name “cards.example”"},
+		{"another name for the page", "GET", "/", "cards.example:80", "", "", 403, "open it as http://127.0.0.1"},
+		{"another site's page", "POST", "/api/jobs", "", "http://cards.example", "{}", 403, "another site"},
+		{"not JSON", "POST", "/api/plan", "", "", "five by seven", 400, "could not be read"},
+		{"far too large", "POST", "/api/plan", "", "", `{"job": "` + strings.Repeat("x", 2<<20) + `"}`, 413, "too much at once"},
+		{"an unknown job", "GET", "/api/jobs/0123456789abcdef", "", "", "", 404, "There is no such job"},
+		{"an unknown path", "GET", "/api/moon", "", "", "", 404, "nothing at /api/moon"},
+		{"an unknown act", "DELETE", "/api/jobs", "", "", "", 405, "DELETE is not possible"},
+		{"a job without sense", "POST", "/api/plan", "", "", `{"job": {}, "edits": []}`, 422, "Some fields cannot be used"},
+	} {
+		status, detail := ask(tt.method, tt.path, tt.host, tt.origin, tt.body)
+		if status != tt.status || !strings.Contains(detail, tt.says) {
+			t.Errorf("%s: %d %q, want %d and %q", tt.name, status, detail, tt.status, tt.says)
+		}
+	}
+	if status, _ := ask("POST", "/api/jobs", "localhost", "", "{}"); status != 201 {
+		t.Errorf("this machine's own name: %d", status)
+	}
+}
+
+func TestStartsThatCannotBe(t *testing.T) {
+	taken, err := net.Listen("tcp", "127.0.0.1:0")
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = taken.Close() }()
+	file := filepath.Join(t.TempDir(), "file")
+	if err := os.WriteFile(file, nil, 0o600); err != nil {
+		t.Fatal(err)
+	}
+	garbage := t.TempDir()
+	if err := os.WriteFile(filepath.Join(garbage, "yellow-parcel.db"), []byte(strings.Repeat("no database ", 500)), 0o600); err != nil {
+		t.Fatal(err)
+	}
+	for _, tt := range []struct {
+		name string
+		args []string
+		env  string
+		says string
+	}{
+		{"a port in use", []string{"--data", t.TempDir()}, "ADDR=" + taken.Addr().String(), "is in use"},
+		{"no address", []string{"--data", t.TempDir()}, "ADDR=moon", "cannot listen on moon"},
+		{"a data directory that cannot be", []string{"--data", filepath.Join(file, "x"), "--addr", "127.0.0.1:0"}, "", "cannot be made"},
+		{"a damaged database", []string{"--data", garbage, "--addr", "127.0.0.1:0"}, "", "cannot be read"},
+		{"an unknown word", []string{"fly"}, "", "“fly” is not something it does"},
+	} {
+		cmd := exec.Command(binary(t), tt.args...)
+		cmd.Env = append(os.Environ(), tt.env)
+		out, err := cmd.CombinedOutput()
+		if err == nil || !strings.Contains(string(out), tt.says) {
+			t.Errorf("%s: %v: %s", tt.name, err, out)
+		}
+	}
+}
