@@ -1,0 +1,125 @@
+package e2e
+
+import (
+	"compress/gzip"
+	"fmt"
+	"io"
+	"net/http"
+	"os"
+	"regexp"
+	"slices"
+	"testing"
+	"time"
+
+	"github.com/go-rod/rod/lib/input"
+)
+
+// TestFigures measures what docs/performance.md states; it runs only when
+// FIGURES is set, because the machines that test are noisy.
+func TestFigures(t *testing.T) {
+	if os.Getenv("FIGURES") == "" {
+		t.Skip("FIGURES is not set")
+	}
+	began := time.Now()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	res, err := p.get("/api/jobs")
+	if err != nil {
+		t.Fatal(err)
+	}
+	_ = res.Body.Close()
+	first := time.Since(began)
+	fmt.Printf("start to first answer: %v\n", first.Round(time.Millisecond))
+	limit(t, "start to first answer", first, 500*time.Millisecond)
+
+	b := browser(t)
+	var views []time.Duration
+	for range 5 {
+		// A new context each time, so that nothing is in the browser's cache.
+		w := openIn(t, browser(t), p, "/", 1280, 800)
+		w.see(test("job"), "Meteor-night")
+		painted := w.MustEval(`() => new Promise((done) => new PerformanceObserver((list) => {
+			const all = list.getEntries()
+			done(all[all.length - 1].startTime)
+		}).observe({ type: 'largest-contentful-paint', buffered: true }))`).Num()
+		views = append(views, time.Duration(painted*float64(time.Millisecond)))
+		_ = w.Close()
+	}
+	slices.Sort(views)
+	fmt.Printf("first view, cold (largest contentful paint), median of 5: %v (slowest %v)\n", views[2].Round(time.Millisecond), views[4].Round(time.Millisecond))
+	limit(t, "first view", views[2], 1500*time.Millisecond)
+
+	w := openIn(t, b, p, "/", 1280, 800)
+	at := w.openJob("Meteor-night thanks, square")
+	for _, station := range []string{"card", "envelope"} {
+		field := map[string]string{"card": "field-card.width", "envelope": "field-envelope.ease"}[station]
+		w.goTo(at[:len(at)-len("card")] + station)
+		w.see(test("headline"), "")
+		// The page notes when a key goes down and when the ticket has changed and
+		// been painted.
+		w.MustEval(`() => {
+			window.took = []
+			let down = 0
+			addEventListener('keydown', () => { down = performance.now() }, true)
+			new MutationObserver(() => {
+				if (!down) return
+				const from = down
+				down = 0
+				requestAnimationFrame(() => setTimeout(() => window.took.push(performance.now() - from)))
+			}).observe(document.querySelector('main'), { subtree: true, childList: true, characterData: true, attributes: true, attributeFilter: ['d', 'x', 'width'] })
+			return true
+		}`)
+		w.MustElement(test(field)).MustFocus()
+		for i := range 100 {
+			key := input.ArrowUp
+			if i%20 >= 10 {
+				key = input.ArrowDown
+			}
+			w.Keyboard.MustType(key)
+			w.waitFor("the answer to a key", func() (string, bool) {
+				n := w.MustEval(`() => window.took.length`).Int()
+				return fmt.Sprint(n), n > i
+			})
+		}
+		var took []float64
+		for _, v := range w.MustEval(`() => window.took`).Arr() {
+			took = append(took, v.Num())
+		}
+		slices.Sort(took)
+		p95 := took[len(took)*95/100]
+		fmt.Printf("answer to a key on %s, %d keys: median %.0f ms, 95th percentile %.0f ms\n", station, len(took), took[len(took)/2], p95)
+		limit(t, "answer to a key on "+station, time.Duration(p95*float64(time.Millisecond)), 100*time.Millisecond)
+	}
+
+	page, err := p.get("/")
+	if err != nil {
+		t.Fatal(err)
+	}
+	body, _ := io.ReadAll(page.Body)
+	total := 0
+	for _, m := range regexp.MustCompile(`(?:src|href)="(/assets/[^"]+\.(?:js|css))"`).FindAllSubmatch(body, -1) {
+		res, err := http.Get(p.url + string(m[1]))
+		if err != nil {
+			t.Fatal(err)
+		}
+		var n counter
+		zip := gzip.NewWriter(&n)
+		_, _ = io.Copy(zip, res.Body)
+		_ = zip.Close()
+		fmt.Printf("entry bundle, %s: %d kB compressed\n", m[1], n/1000)
+		total += int(n)
+	}
+	if total == 0 || total > 250_000 {
+		t.Errorf("the entry bundle is %d bytes compressed, want at most 250 kB", total)
+	}
+}
+
+type counter int
+
+func (c *counter) Write(b []byte) (int, error) { *c += counter(len(b)); return len(b), nil }
+
+func limit(t *testing.T, what string, got, want time.Duration) {
+	t.Helper()
+	if got > want {
+		t.Errorf("%s took %v, want at most %v", what, got, want)
+	}
+}

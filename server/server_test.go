@@ -1,0 +1,313 @@
+package server
+
+import (
+	"bufio"
+	"bytes"
+	"context"
+	"encoding/json"
+	"io"
+	"log/slog"
+	"net"
+	"net/http"
+	"net/http/httptest"
+	"strings"
+	"testing"
+	"time"
+
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+	"yellowparcel/store"
+)
+
+// site is a server over a store of its own.
+type site struct {
+	*httptest.Server
+	t *testing.T
+}
+
+func newSite(t *testing.T) site {
+	t.Helper()
+	db, err := store.Open(t.TempDir())
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := db.Seed(context.Background(), demo.Shop(), demo.Jobs()); err != nil {
+		t.Fatal(err)
+	}
+	srv := New(db, slog.New(slog.DiscardHandler))
+	s := site{httptest.NewServer(srv.Handler()), t}
+	t.Cleanup(func() {
+		srv.events.close()
+		s.Close()
+		_ = db.Close()
+	})
+	return s
+}
+
+// ask sends a body as JSON and reads the answer into into; it returns the status.
+func (s site) ask(method, path string, body, into any) int {
+	s.t.Helper()
+	raw, err := json.Marshal(body)
+	if err != nil {
+		s.t.Fatal(err)
+	}
+	req, err := http.NewRequest(method, s.URL+path, bytes.NewReader(raw))
+	if err != nil {
+		s.t.Fatal(err)
+	}
+	req.Header.Set("Content-Type", "application/json")
+	res, err := http.DefaultClient.Do(req)
+	if err != nil {
+		s.t.Fatal(err)
+	}
+	defer func() { _ = res.Body.Close() }()
+	answer, err := io.ReadAll(res.Body)
+	if err != nil {
+		s.t.Fatal(err)
+	}
+	if into != nil {
+		if err := json.Unmarshal(answer, into); err != nil {
+			s.t.Fatalf("%s %s: %v: %s", method, path, err, answer)
+		}
+	}
+	return res.StatusCode
+}
+
+func (s site) first() JobBody {
+	s.t.Helper()
+	var list []ListedJob
+	if s.ask("GET", "/api/jobs", nil, &list) != 200 || len(list) != len(demo.Jobs()) {
+		s.t.Fatalf("%d jobs are listed", len(list))
+	}
+	var job JobBody
+	if s.ask("GET", "/api/jobs/"+list[0].ID, nil, &job) != 200 {
+		s.t.Fatal("the first job cannot be read")
+	}
+	return job
+}
+
+type saveJob struct {
+	Version int64    `json:"version"`
+	Job     plan.Job `json:"job"`
+}
+
+type problem struct {
+	Status int
+	Detail string
+	Errors []struct{ Message, Location string }
+}
+
+func TestPlanAnswersEditsAndProblems(t *testing.T) {
+	s := newSite(t)
+	job := s.first().Job
+	good, bad := "6", "six"
+	var got PlanBody
+	status := s.ask("POST", "/api/plan", map[string]any{"job": job, "edits": []plan.Edit{{Path: "card.width", Text: &good}, {Path: "card.height", Text: &bad}}}, &got)
+	if status != 200 || got.Job.Card.Width != 6*measure.Inch || len(got.Problems) != 1 || got.Problems[0].Path != "card.height" {
+		t.Errorf("%d: %+v", status, got.Problems)
+	}
+	if got.Plan.Ticket[0].Value != "6 × 5 3⁄8" {
+		t.Errorf("the plan is of another card: %s", got.Plan.Ticket[0].Value)
+	}
+	job.Card.Width = 0
+	var p problem
+	if status := s.ask("POST", "/api/plan", map[string]any{"job": job, "edits": []plan.Edit{}}, &p); status != 422 || len(p.Errors) == 0 || p.Errors[0].Location != "body.job.card.width" {
+		t.Errorf("a job without a width: %d %+v", status, p)
+	}
+}
+
+func TestSavesCarryVersions(t *testing.T) {
+	s := newSite(t)
+	job := s.first()
+	mine := job.Job
+	mine.Name = "Mine"
+	var saved JobBody
+	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{job.Version, mine}, &saved); status != 200 || saved.Version != job.Version+1 {
+		t.Fatalf("%d, version %d", status, saved.Version)
+	}
+	mine.Name = "Late"
+	var p problem
+	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{job.Version, mine}, &p); status != 409 || !strings.Contains(p.Detail, "another window") {
+		t.Errorf("a late save: %d %+v", status, p)
+	}
+	if now := s.first(); now.Job.Name != "Mine" {
+		t.Errorf("the job is now %q", now.Job.Name)
+	}
+	mine.Envelope.Stock = "tin"
+	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{saved.Version, mine}, &p); status != 422 || p.Errors[0].Location != "body.job.envelope.stock" {
+		t.Errorf("a job of tin: %d %+v", status, p)
+	}
+	var shop ShopBody
+	s.ask("GET", "/api/shop", nil, &shop)
+	shop.Shop.Unit = "ft"
+	if status := s.ask("PUT", "/api/shop", map[string]any{"version": shop.Version, "shop": shop.Shop, "edits": []plan.Edit{}}, &p); status != 422 {
+		t.Errorf("a shop in feet: %d", status)
+	}
+	shop.Shop.Unit = measure.Millimetres
+	corner := "-12 mm"
+	if status := s.ask("PUT", "/api/shop", map[string]any{"version": shop.Version, "shop": shop.Shop, "edits": []plan.Edit{{Path: "tools.cornerAt", Text: &corner}}}, &shop); status != 200 || shop.Shop.Tools.CornerAt != -12*measure.Millimetre {
+		t.Errorf("a shop in millimetres: %d %+v", status, shop.Shop.Tools)
+	}
+	if status := s.ask("PUT", "/api/shop", map[string]any{"version": 1, "shop": shop.Shop, "edits": []plan.Edit{}}, &p); status != 409 {
+		t.Errorf("a late shop: %d", status)
+	}
+}
+
+func TestCopyRemovePutBack(t *testing.T) {
+	s := newSite(t)
+	job := s.first()
+	var made JobBody
+	if status := s.ask("POST", "/api/jobs", map[string]string{"copyOf": job.ID}, &made); status != 201 || made.Job.Name != "Copy of "+job.Job.Name {
+		t.Errorf("%d %+v", status, made.Job.Name)
+	}
+	var p problem
+	if status := s.ask("POST", "/api/jobs", map[string]string{"copyOf": "nothing"}, &p); status != 404 {
+		t.Errorf("a copy of nothing: %d", status)
+	}
+	var gone JobBody
+	if status := s.ask("PUT", "/api/jobs/"+made.ID+"/removed", map[string]any{"version": 1, "removed": true}, &gone); status != 200 || !gone.Removed {
+		t.Errorf("%d %+v", status, gone)
+	}
+	var list []ListedJob
+	if s.ask("GET", "/api/jobs", nil, &list); len(list) != len(demo.Jobs()) {
+		t.Errorf("%d jobs are listed", len(list))
+	}
+	if status := s.ask("PUT", "/api/jobs/"+made.ID+"/removed", map[string]any{"version": gone.Version, "removed": false}, &gone); status != 200 || gone.Removed {
+		t.Errorf("%d %+v", status, gone)
+	}
+}
+
+func TestEventStream(t *testing.T) {
+	s := newSite(t)
+	job := s.first()
+	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
+	defer cancel()
+	req, err := http.NewRequestWithContext(ctx, "GET", s.URL+"/api/jobs/"+job.ID+"/events", nil)
+	if err != nil {
+		t.Fatal(err)
+	}
+	res, err := http.DefaultClient.Do(req)
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = res.Body.Close() }()
+	lines := bufio.NewScanner(res.Body)
+	next := func() Event {
+		t.Helper()
+		for lines.Scan() {
+			if body, ok := strings.CutPrefix(lines.Text(), "data: "); ok {
+				var e Event
+				if err := json.Unmarshal([]byte(body), &e); err != nil {
+					t.Fatal(err)
+				}
+				return e
+			}
+		}
+		t.Fatal("the stream ended")
+		return Event{}
+	}
+	if e := next(); e != (Event{"job", job.Version}) {
+		t.Errorf("the stream begins with %+v", e)
+	}
+	if e := next(); e != (Event{"shop", 1}) {
+		t.Errorf("then %+v", e)
+	}
+	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{job.Version, job.Job}, nil); status != 200 {
+		t.Fatal(status)
+	}
+	if e := next(); e != (Event{"job", job.Version + 1}) {
+		t.Errorf("a save is told as %+v", e)
+	}
+	if res, err := http.Get(s.URL + "/api/jobs/nothing/events"); err != nil || res.StatusCode != 404 {
+		t.Errorf("a stream of nothing: %v %v", res.StatusCode, err)
+	}
+}
+
+// A window that does not read never holds up the others, and still learns the
+// newest version.
+func TestSlowWindow(t *testing.T) {
+	e := newEvents()
+	c, leave := e.join("job")
+	for v := range int64(100) {
+		e.tell("job", Event{"job", v})
+	}
+	last := Event{}
+	for len(c) > 0 {
+		last = <-c
+	}
+	if last.Version != 99 {
+		t.Errorf("the last event is %+v", last)
+	}
+	leave()
+	if len(e.windows) != 0 {
+		t.Errorf("%d windows are left", len(e.windows))
+	}
+}
+
+func TestHeaders(t *testing.T) {
+	s := newSite(t)
+	res, err := http.Get(s.URL + "/api/jobs")
+	if err != nil {
+		t.Fatal(err)
+	}
+	for name, want := range map[string]string{"X-Content-Type-Options": "nosniff", "Cache-Control": "no-store", "X-Frame-Options": "DENY", "Content-Security-Policy": "default-src 'none'"} {
+		if got := res.Header.Get(name); got != want {
+			t.Errorf("%s: %q, want %q", name, got, want)
+		}
+	}
+	for range 2 {
+		page, err := http.Get(s.URL + "/jobs/x/card")
+		if err != nil {
+			t.Fatal(err)
+		}
+		body, _ := io.ReadAll(page.Body)
+		policy := page.Header.Get("Content-Security-Policy")
+		_, rest, _ := strings.Cut(policy, "'nonce-")
+		nonce, _, _ := strings.Cut(rest, "'")
+		if len(nonce) < 20 || !bytes.Contains(body, []byte(nonce)) || bytes.Contains(body, []byte(nonceMark)) || strings.Contains(policy, "unsafe") || strings.Contains(policy, "http") {
+			t.Errorf("policy %q", policy)
+		}
+	}
+	if res, err := http.Get(s.URL + "/assets/none.js"); err != nil || res.StatusCode != 404 {
+		t.Errorf("a missing asset: %v, %v", res.StatusCode, err)
+	}
+}
+
+func TestServeStops(t *testing.T) {
+	db, err := store.Open(t.TempDir())
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = db.Close() }()
+	l, err := net.Listen("tcp", "127.0.0.1:0")
+	if err != nil {
+		t.Fatal(err)
+	}
+	ctx, cancel := context.WithCancel(context.Background())
+	done := make(chan error, 1)
+	go func() { done <- New(db, slog.New(slog.DiscardHandler)).Serve(ctx, l) }()
+	if _, err := http.Get("http://" + l.Addr().String() + "/api/jobs"); err != nil {
+		t.Fatal(err)
+	}
+	cancel()
+	select {
+	case err := <-done:
+		if err != nil {
+			t.Error(err)
+		}
+	case <-time.After(10 * time.Second):
+		t.Error("the server does not stop")
+	}
+}
+
+func TestOpenAPIIsStable(t *testing.T) {
+	one, err := OpenAPI()
+	if err != nil {
+		t.Fatal(err)
+	}
+	two, err := OpenAPI()
+	if err != nil || !bytes.Equal(one, two) {
+		t.Errorf("two documents differ: %v", err)
+	}
+}
