@@ -8,7 +8,7 @@ STAMP := .stamps
 UI    := $(shell find ui/src ui/public -type f 2>/dev/null) ui/index.html ui/vite.config.ts ui/tsconfig.json
 GO    := $(shell find cmd core demo server store -name '*.go' -o -name '*.json' -o -name '*.sql' 2>/dev/null) go.mod go.sum
 
-.PHONY: help demo run build test lint types-fresh unit e2e format pictures bench chromium tools clean
+.PHONY: help demo run build test lint types unit e2e format pictures bench chromium tools clean
 
 help: ## what each target does
 	@grep -hE '^[a-z-]+:.*##' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -33,10 +33,10 @@ $(STAMP)/ui: $(STAMP)/npm $(UI)
 	cd ui && npm run --silent build
 	@mkdir -p $(STAMP) && touch $@
 
-$(BIN): $(STAMP)/ui $(GO) | tools
+$(BIN): $(STAMP)/types $(STAMP)/ui $(GO) | tools
 	CGO_ENABLED=0 go build -trimpath -o $@ ./cmd/yellowparcel
 
-test: lint types-fresh unit e2e ## vet, linters, types, build, unit tests with the race detector, end-to-end tests
+test: lint unit e2e ## vet, linters, types, build, unit tests with the race detector, end-to-end tests
 	@echo "All of it holds."
 
 lint: $(STAMP)/npm $(STAMP)/ui
@@ -45,14 +45,15 @@ lint: $(STAMP)/npm $(STAMP)/ui
 	go tool -modfile=tools/go.mod staticcheck ./...
 	cd ui && npm run --silent lint && npm run --silent check
 
-# The front end's types are made from the server's own document; a difference
-# means that one of the two was changed alone.
-types-fresh: $(STAMP)/npm $(STAMP)/ui
+# The front end's types are made from the server's own document; when one of the
+# two was changed alone, nothing is built.
+$(STAMP)/types: $(STAMP)/npm $(GO) ui/src/api/openapi.json ui/src/api/schema.d.ts
 	@mkdir -p $(STAMP)
-	go run ./cmd/yellowparcel openapi > $(STAMP)/openapi.json
-	cd ui && npx openapi-typescript ../$(STAMP)/openapi.json -o ../$(STAMP)/schema.d.ts >/dev/null
+	@go run ./cmd/yellowparcel openapi > $(STAMP)/openapi.json
+	@cd ui && npx openapi-typescript ../$(STAMP)/openapi.json -o ../$(STAMP)/schema.d.ts >/dev/null 2>&1
 	@cmp -s $(STAMP)/openapi.json ui/src/api/openapi.json && cmp -s $(STAMP)/schema.d.ts ui/src/api/schema.d.ts || \
 		{ echo "The API and the front end's types have drifted apart: run make types and commit the result."; exit 1; }
+	@touch $@
 
 types: $(STAMP)/npm ## make the front end's types anew from the server's document
 	go run ./cmd/yellowparcel openapi > ui/src/api/openapi.json

@@ -315,17 +315,30 @@ func TestPostSentences(t *testing.T) {
 	}
 }
 
-// The rooms import in one direction only: the trade knows nothing of the web,
-// the database or the screen.
-func TestCoreKeepsToItself(t *testing.T) {
-	out, err := exec.Command("go", "list", "-deps", "yellowparcel/core/...").Output()
-	if err != nil {
-		t.Fatal(err)
+// The rooms import in one direction only, down this list: the trade knows
+// nothing of the web, the database or the screen.
+func TestRoomsImportInOneDirection(t *testing.T) {
+	rooms := []struct {
+		path    string
+		foreign []string
+	}{
+		{"core/measure", []string{"yellowparcel/"}},
+		{"core/...", []string{"net/http", "database/sql", "modernc.org", "github.com/", "yellowparcel/demo", "yellowparcel/store", "yellowparcel/server", "yellowparcel/cmd"}},
+		{"demo", []string{"net/http", "database/sql", "yellowparcel/store", "yellowparcel/server"}},
+		{"store", []string{"net/http", "yellowparcel/demo", "yellowparcel/server"}},
+		{"server", []string{"yellowparcel/cmd"}},
 	}
-	for _, dep := range strings.Fields(string(out)) {
-		for _, foreign := range []string{"net/http", "database/sql", "modernc.org", "jmoiron", "yellowparcel/server", "yellowparcel/store", "yellowparcel/ui", "yellowparcel/device", "yellowparcel/format", "yellowparcel/cmd"} {
-			if dep == foreign || strings.HasPrefix(dep, foreign+"/") {
-				t.Errorf("core imports %s", dep)
+	for _, room := range rooms {
+		out, err := exec.Command("go", "list", "-deps", "yellowparcel/"+room.path).Output()
+		if err != nil {
+			t.Fatal(err)
+		}
+		own := "yellowparcel/" + strings.TrimSuffix(room.path, "/...")
+		for _, dep := range strings.Fields(string(out)) {
+			for _, foreign := range room.foreign {
+				if strings.HasPrefix(dep, strings.TrimSuffix(foreign, "/")) && !strings.HasPrefix(dep, own) {
+					t.Errorf("%s imports %s", room.path, dep)
+				}
 			}
 		}
 	}

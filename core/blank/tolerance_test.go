@@ -1,0 +1,73 @@
+package blank
+
+import (
+	"math"
+	"testing"
+)
+
+// The coefficients of the tolerance table follow from the net's own formulas:
+// every error is turned on alone, and the sums compared.
+func TestToleranceCoefficients(t *testing.T) {
+	// Errors in order: two sheet sides, then the scores.
+	diag := func(e []float64) float64 { return (e[0] + e[1]) / math.Sqrt2 }
+	type loss func(e []float64) float64
+	for _, tt := range []struct {
+		name       string
+		errors     int
+		ease, seam loss
+		easeWorst  float64
+		easeRSS    float64
+		seamWorst  float64
+		seamRSS    float64
+	}{
+		{name: "pair", errors: 6, // near, far of the sides; near, far of the ends
+			ease:      func(e []float64) float64 { return e[3] - e[2] },
+			seam:      func(e []float64) float64 { return math.Sqrt2*(diag(e)-e[3]+diag(e)-e[5]) - e[0] },
+			easeWorst: 2, easeRSS: math.Sqrt2, seamWorst: 3 + 2*math.Sqrt2, seamRSS: 3},
+		{name: "corners", errors: 6,
+			ease:      func(e []float64) float64 { return diag(e) - e[2] - e[3] },
+			seam:      func(e []float64) float64 { return math.Sqrt2*(e[2]+e[4]) - e[0] },
+			easeWorst: 2 + math.Sqrt2, easeRSS: math.Sqrt(3), seamWorst: 1 + 2*math.Sqrt2, seamRSS: math.Sqrt(5)},
+		{name: "edges", errors: 6, // two marks of each side crease; seam between e[2] and e[4] marks
+			ease:      func(e []float64) float64 { return diag(e) - (e[2]+e[3])/(2*math.Sqrt2) - (e[4]+e[5])/(2*math.Sqrt2) },
+			seam:      func(e []float64) float64 { return e[2] + e[4] - e[0] },
+			easeWorst: 2 * math.Sqrt2, easeRSS: math.Sqrt(1.5), seamWorst: 3, seamRSS: math.Sqrt(3)},
+		{name: "notch", errors: 4, // the punch repeats its error, so does the depth
+			ease:      func(e []float64) float64 { return diag(e) - math.Sqrt2*(e[2]+e[3]) },
+			seam:      func(e []float64) float64 { return 2 * e[3] },
+			easeWorst: 3 * math.Sqrt2, easeRSS: math.Sqrt(5), seamWorst: 2, seamRSS: 2},
+	} {
+		sums := func(f loss) (worst, rss float64) {
+			for i := range tt.errors {
+				e := make([]float64, tt.errors)
+				e[i] = 1
+				worst += math.Abs(f(e))
+				rss += f(e) * f(e)
+			}
+			return worst, math.Sqrt(rss)
+		}
+		worst, rss := sums(tt.ease)
+		near(t, tt.name+" ease worst", worst, tt.easeWorst, 1e-9)
+		near(t, tt.name+" ease rss", rss, tt.easeRSS, 1e-9)
+		worst, rss = sums(tt.seam)
+		near(t, tt.name+" seam worst", worst, tt.seamWorst, 1e-9)
+		near(t, tt.name+" seam rss", rss, tt.seamRSS, 1e-9)
+
+		d := NewDiamond(Spec{Width: 6 * in, Height: 5 * in, Ease: in / 4, Seam: 3 * in / 4, Style: sixteenth, School: ExactSeam})
+		if tt.name == "notch" {
+			s := d.Spec
+			s.School, s.Board.NotchDepth = NotchBoard, in/3
+			d = NewDiamond(s)
+		}
+		for _, w := range d.Ways {
+			if string(w.ID) != tt.name {
+				continue
+			}
+			half := float64(in / 32)
+			near(t, tt.name+" stated ease loss", float64(w.Ease.Worst)/half, tt.easeWorst+1, 1e-6)
+			near(t, tt.name+" stated ease rss", float64(w.Ease.RSS)/half, math.Hypot(tt.easeRSS, 1), 1e-6)
+			near(t, tt.name+" stated seam loss", float64(w.Seam.Worst)/half, tt.seamWorst, 1e-6)
+			near(t, tt.name+" stated seam rss", float64(w.Seam.RSS)/half, tt.seamRSS, 1e-6)
+		}
+	}
+}
