@@ -5,6 +5,7 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 )
@@ -22,6 +23,7 @@ type Choices struct {
 	Stocks       []Choice     `json:"stocks"`
 	Adhesives    []Choice     `json:"adhesives"`
 	Destinations []Choice     `json:"destinations"`
+	Formats      []Choice     `json:"formats"`
 	Ticks        []TickChoice `json:"ticks"`
 }
 
@@ -54,6 +56,11 @@ func ChoicesIn(shop Shop) Choices {
 	}
 	for _, a := range shop.Adhesives {
 		c.Adhesives = append(c.Adhesives, Choice{a.ID, a.Name + ", " + shop.Style().ShowUnit(a.Width)})
+	}
+	c.Formats = append(c.Formats, Choice{OwnEnvelope, "Measured with a ruler"})
+	for _, f := range envelope.Formats() {
+		w, h := shop.Style().Show(f.Width), shop.Style().Show(f.Height)
+		c.Formats = append(c.Formats, Choice{f.ID, f.Name + ": " + w + " × " + h})
 	}
 	for _, b := range mail.Rulebooks() {
 		c.Destinations = append(c.Destinations, Choice{b.ID, b.Region + ", " + b.Service})

@@ -31,12 +31,16 @@ type FitPlan struct {
 	Why string `json:"why"`
 }
 
+// soldPaper is the stock that envelopes are sold in, as far as nobody says
+// otherwise.
+const soldPaper = "text-105"
+
 // mostMisses is how many envelopes that just miss are told of.
 const mostMisses = 3
 
 func (m maker) envelope(d blank.Diamond, made blank.Envelope) EnvelopePlan {
 	j := m.job
-	stock, _ := m.shop.stock("text-105")
+	stock, _ := m.shop.stock(soldPaper)
 	c := envelope.Card{Width: j.Card.Width, Height: j.Card.Height, Thickness: m.thick.Used}
 	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}}
 	for _, f := range envelope.Rank(envelope.Formats(), c, stock.Caliper, measure.Inch/4) {

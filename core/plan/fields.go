@@ -68,6 +68,14 @@ var lengthFields = []lengthField{
 		func(j *Job) *measure.Length { return j.Card.Thickness }, thicknessFits,
 	},
 	{
+		"start.width", "envelope across", 2 * leastCard, mostCard,
+		func(j *Job) *measure.Length { return startAt(j, func(s *Start) *measure.Length { return &s.Width }) }, nil,
+	},
+	{
+		"start.height", "envelope down", 2 * leastCard, mostCard,
+		func(j *Job) *measure.Length { return startAt(j, func(s *Start) *measure.Length { return &s.Height }) }, nil,
+	},
+	{
 		"envelope.ease", "ease", 0, 2 * measure.Inch,
 		func(j *Job) *measure.Length { return &j.Envelope.Ease }, nil,
 	},
@@ -85,6 +93,14 @@ var lengthFields = []lengthField{
 			return nil
 		},
 	},
+}
+
+// startAt is a length of the measured envelope, or nil when there is none.
+func startAt(j *Job, of func(*Start) *measure.Length) *measure.Length {
+	if j.Start == nil || j.Start.Format != OwnEnvelope {
+		return nil
+	}
+	return of(j.Start)
 }
 
 // thicknessFits refuses a card thicker than its shorter side.
@@ -129,8 +145,11 @@ func Apply(job Job, shop Shop, edits []Edit) (Job, []Problem) {
 }
 
 func apply(job Job, shop Shop, e Edit) (Job, error) {
-	if e.Path == "count" {
+	switch e.Path {
+	case "count":
 		return applyCount(job, e)
+	case "start.school":
+		return applySchool(job, shop, e)
 	}
 	style := shop.Style()
 	for _, f := range lengthFields {
@@ -145,6 +164,9 @@ func apply(job Job, shop Shop, e Edit) (Job, error) {
 			}
 			t := thickness(job, shop).Used
 			job.Card.Thickness = &t
+		}
+		if f.at(&job) == nil {
+			return job, refuse("There is no measured envelope in this job: choose to measure yours first.")
 		}
 		l, err := e.length(*f.at(&job), style)
 		if err == nil {
@@ -209,6 +231,10 @@ func (j Job) clone() Job {
 		t := *j.Card.Thickness
 		j.Card.Thickness = &t
 	}
+	if j.Start != nil {
+		s := *j.Start
+		j.Start = &s
+	}
 	return j
 }
 
@@ -253,7 +279,7 @@ func (j Job) Check(shop Shop) []Problem {
 	if _, ok := mail.RulebookByID(j.Post.Destination); !ok && j.Post.Destination != ByHand {
 		add("post.destination", refuse("There is no rulebook “%s”: choose another destination.", clip(j.Post.Destination)))
 	}
-	return append(list, j.checkParts(shop)...)
+	return append(append(list, j.checkStart()...), j.checkParts(shop)...)
 }
 
 func (j Job) checkParts(shop Shop) []Problem {

@@ -26,6 +26,9 @@ type Job struct {
 	Parts    []Part       `json:"parts" maxItems:"60"`
 	Envelope EnvelopeWish `json:"envelope"`
 	Post     PostWish     `json:"post"`
+	// Start is the envelope the maker came with; absent when the card came
+	// first.
+	Start *Start `json:"start,omitempty"`
 }
 
 // Card is the finished card, folded and closed.

@@ -60,6 +60,7 @@ type Plan struct {
 	Unit     measure.Unit `json:"unit" enum:"in,mm"`
 	Fields   Fields       `json:"fields"`
 	Ticket   []TicketLine `json:"ticket"`
+	Start    *StartPlan   `json:"start,omitempty"`
 	Card     CardPlan     `json:"card"`
 	Envelope EnvelopePlan `json:"envelope"`
 	Post     PostPlan     `json:"post"`
@@ -96,7 +97,7 @@ func (m maker) by(w, h measure.Length) string {
 // Shop.Check; what a maker types goes through Apply, which sees to it.
 func Make(job Job, shop Shop) Plan {
 	m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
-	p := Plan{Unit: shop.Unit, Fields: m.fields(), Card: m.card()}
+	p := Plan{Unit: shop.Unit, Fields: m.fields(), Start: m.start(), Card: m.card()}
 	diamond, made := m.diamond()
 	p.Envelope = m.envelope(diamond, made)
 	p.Post = m.post(diamond, made)

@@ -180,6 +180,7 @@ export interface components {
             adhesives: components["schemas"]["Choice"][];
             destinations: components["schemas"]["Choice"][];
             folds: components["schemas"]["Choice"][];
+            formats: components["schemas"]["Choice"][];
             schools: components["schemas"]["Choice"][];
             stocks: components["schemas"]["Choice"][];
             ticks: components["schemas"]["TickChoice"][];
@@ -311,6 +312,7 @@ export interface components {
             name: string;
             parts: components["schemas"]["Part"][];
             post: components["schemas"]["PostWish"];
+            start?: components["schemas"]["Start"];
         };
         JobBody: {
             changed: string;
@@ -396,6 +398,7 @@ export interface components {
                 [key: string]: components["schemas"]["Field"];
             };
             post: components["schemas"]["PostPlan"];
+            start?: components["schemas"]["StartPlan"];
             ticket: components["schemas"]["TicketLine"][];
             /** @enum {string} */
             unit: "in" | "mm";
@@ -457,6 +460,16 @@ export interface components {
             shop: components["schemas"]["Shop"];
             /** Format: int64 */
             version: number;
+        };
+        SchoolRow: {
+            current: boolean;
+            flat: string;
+            /** @enum {string} */
+            id: "quarter" | "raised" | "trade" | "inch" | "measure" | "metric" | "own";
+            name: string;
+            size: string;
+            verdict: string;
+            why: string;
         };
         Sentence: {
             spans: components["schemas"]["Span"][];
@@ -524,6 +537,17 @@ export interface components {
         Span: {
             mark: boolean;
             text: string;
+        };
+        Start: {
+            format: string;
+            /** Format: int64 */
+            height: number;
+            /** Format: int64 */
+            width: number;
+        };
+        StartPlan: {
+            schools: components["schemas"]["SchoolRow"][];
+            sentence: components["schemas"]["Sentence"];
         };
         Stock: {
             /** Format: int64 */

@@ -9,6 +9,7 @@ import NoteList from '../../fields/NoteList.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 import StationLayout from '../StationLayout.vue'
+import EnvelopeStart from './EnvelopeStart.vue'
 import PartList from './PartList.vue'
 import SheetList from './SheetList.vue'
 
@@ -56,5 +57,6 @@ function fold(id: string) {
     />
     <PartList :job="job" />
     <NoteList :notes="card.notes" />
+    <template #below><EnvelopeStart :job="job" /></template>
   </StationLayout>
 </template>

@@ -1,0 +1,149 @@
+package plan
+
+import (
+	"fmt"
+
+	"yellowparcel/core/card"
+	"yellowparcel/core/envelope"
+	"yellowparcel/core/measure"
+)
+
+// OwnEnvelope is the format of an envelope that the maker measured.
+const OwnEnvelope = "own"
+
+// Start is the envelope that a card is made for, when the maker comes with one.
+type Start struct {
+	// Format is the ID of a standard format, or OwnEnvelope.
+	Format string `json:"format" maxLength:"40"`
+	// Width and Height are the outer size that a ruler says of an own envelope.
+	Width  measure.Length `json:"width"`
+	Height measure.Length `json:"height"`
+}
+
+// format is the envelope with its long side as Width.
+func (s Start) format() (envelope.Format, bool) {
+	if s.Format == OwnEnvelope {
+		return envelope.Format{ID: OwnEnvelope, Name: "Your envelope", Width: max(s.Width, s.Height), Height: min(s.Width, s.Height)}, true
+	}
+	for _, f := range envelope.Formats() {
+		if f.ID == s.Format {
+			return f, true
+		}
+	}
+	return envelope.Format{}, false
+}
+
+// StartPlan is what each school makes of the envelope that the maker has.
+type StartPlan struct {
+	Sentence Sentence    `json:"sentence"`
+	Schools  []SchoolRow `json:"schools"`
+}
+
+// SchoolRow is the card of one school.
+type SchoolRow struct {
+	ID   envelope.School `json:"id" enum:"quarter,raised,trade,inch,measure,metric,own"`
+	Name string          `json:"name"`
+	// Size is the card and Flat its base in the job's fold; empty when the
+	// school has no card for this envelope.
+	Size    string           `json:"size"`
+	Flat    string           `json:"flat"`
+	Verdict envelope.Verdict `json:"verdict"`
+	Why     string           `json:"why"`
+	// Current is set when the job's card is this one.
+	Current bool `json:"current"`
+}
+
+func (m maker) schoolName(s envelope.School) string {
+	switch s {
+	case envelope.QuarterStep:
+		return "1⁄4 in less"
+	case envelope.RaisedStep:
+		return "3⁄8 in less, for a raised card"
+	case envelope.TradeSizes:
+		return "The size it is sold for"
+	case envelope.QuarterInch:
+		return "Quarter inches, 1⁄8 left at least"
+	case envelope.Measured:
+		return fmt.Sprintf("Thickness and %s %s ease less", m.style.Show(m.job.Envelope.Ease), m.style.Unit)
+	case envelope.MetricStep:
+		return "6 mm less"
+	}
+	return fmt.Sprintf("Your ease of %s %s less", m.style.Show(m.job.Envelope.Ease), m.style.Unit)
+}
+
+// start works out the card of every school; nil when the maker has not come
+// with an envelope.
+func (m maker) start() *StartPlan {
+	if m.job.Start == nil {
+		return nil
+	}
+	f, ok := m.job.Start.format()
+	if !ok {
+		return nil
+	}
+	stock, _ := m.shop.stock(soldPaper)
+	p := &StartPlan{Sentence: say("%s, %s %s outside, takes these cards.", f.Name, m.by(f.Width, f.Height), m.style.Unit)}
+	for _, s := range envelope.Schools() {
+		row := SchoolRow{ID: s, Name: m.schoolName(s)}
+		size, ok := m.cardFor(s)
+		if !ok {
+			row.Why = "leaves no card of this envelope"
+			if s == envelope.TradeSizes {
+				row.Why = "the trade lists no card for it"
+			}
+			p.Schools = append(p.Schools, row)
+			continue
+		}
+		fit := envelope.FitCard(f, envelope.Card{Width: size.Width, Height: size.Height, Thickness: m.thick.Used}, stock.Caliper)
+		base := card.NewBase(m.job.Card.Fold, size.Width, size.Height)
+		row.Size, row.Flat = m.by(size.Width, size.Height), m.by(base.Width, base.Height)
+		row.Verdict, row.Why = fit.Verdict, m.why(fit)
+		row.Current = size == envelope.Size{Width: m.job.Card.Width, Height: m.job.Card.Height}
+		p.Schools = append(p.Schools, row)
+	}
+	return p
+}
+
+// cardFor is the card of one school, turned as the job's card is.
+func (m maker) cardFor(s envelope.School) (envelope.Size, bool) {
+	f, ok := m.job.Start.format()
+	if !ok {
+		return envelope.Size{}, false
+	}
+	size, ok := envelope.CardFor(s, f, m.thick.Used, m.job.Envelope.Ease, m.style.Tick)
+	if m.job.Card.Height > m.job.Card.Width {
+		size.Width, size.Height = size.Height, size.Width
+	}
+	return size, ok && min(size.Width, size.Height) >= leastCard
+}
+
+// applySchool makes the job's card the one that a school makes for its envelope.
+func applySchool(job Job, shop Shop, e Edit) (Job, error) {
+	if job.Start == nil || e.Text == nil {
+		return job, refuse("There is no envelope to make the card for: choose one first.")
+	}
+	for _, s := range envelope.Schools() {
+		if string(s) != *e.Text {
+			continue
+		}
+		m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
+		size, ok := m.cardFor(s)
+		if !ok {
+			return job, refuse("That way leaves no card of this envelope: choose another.")
+		}
+		job.Card.Width, job.Card.Height = size.Width, size.Height
+		return job, thicknessFits(job, shop, shop.Style())
+	}
+	return job, refuse("“%s” is not a way to choose a card: choose one of the list.", clip(*e.Text))
+}
+
+// checkStart refuses an envelope that is not known.
+func (j Job) checkStart() []Problem {
+	if j.Start == nil {
+		return nil
+	}
+	if _, ok := j.Start.format(); !ok {
+		return []Problem{{Path: "start.format", Message: fmt.Sprintf("The envelope “%s” is not known: choose one of the list, or measure yours.", clip(j.Start.Format))}}
+	}
+	return nil
+}

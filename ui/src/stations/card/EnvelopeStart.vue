@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import LengthField from '../../fields/LengthField.vue'
+import type { JobInHand } from '../../job/useJob'
+import { useShop } from '../../job/useShop'
+
+const props = defineProps<{ job: JobInHand }>()
+
+const { shop } = useShop()
+const formats = computed(() =>
+  (shop.value?.choices.formats ?? []).map((c) => ({ value: c.id, title: c.name })),
+)
+const start = computed(() => props.job.job.value?.start)
+const plan = computed(() => props.job.plan.value?.start)
+
+/** A measured envelope begins as the card with room round it, to be typed over. */
+const room = 12.7e6 // nanometres
+
+function choose(format: string | null) {
+  props.job.choose((j) => ({
+    ...j,
+    start: format
+      ? {
+          format,
+          width: j.start?.width || j.card.width + room,
+          height: j.start?.height || j.card.height + room,
+        }
+      : undefined,
+  }))
+}
+</script>
+
+<template>
+  <section class="start" aria-label="I have an envelope" data-test="start">
+    <h2>I have an envelope</h2>
+    <div class="which">
+      <v-select
+        class="format"
+        :model-value="start?.format ?? null"
+        :items="formats"
+        placeholder="which one?"
+        aria-label="The envelope you have"
+        clearable
+        data-test="start-format"
+        @update:model-value="choose"
+      />
+      <template v-if="start?.format === 'own'">
+        <LengthField :job="job" path="start.width" label="outside, across" />
+        <LengthField :job="job" path="start.height" label="outside, down" />
+      </template>
+    </div>
+    <template v-if="plan">
+      <p data-test="start-sentence">{{ plan.sentence.text }}</p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col" class="words">How to choose</th>
+            <th scope="col">Card</th>
+            <th scope="col">Flat</th>
+            <th scope="col" class="words">In the envelope</th>
+            <th scope="col"><span class="sr">Take it</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="s in plan.schools"
+            :key="s.id"
+            :class="{ here: s.current }"
+            :data-test="`school-${s.id}`"
+          >
+            <th scope="row" class="words">{{ s.name }}</th>
+            <td class="number">{{ s.size || '–' }}</td>
+            <td>{{ s.flat }}</td>
+            <td class="words">
+              <template v-if="s.verdict"
+                ><strong>{{ s.verdict }}</strong
+                >: </template
+              >{{ s.why }}
+            </td>
+            <td>
+              <span v-if="s.current" class="soft">this card</span>
+              <v-btn
+                v-else-if="s.size"
+                variant="outlined"
+                size="small"
+                :aria-label="`Make the card ${s.size}`"
+                :data-test="`take-${s.id}`"
+                @click="(job.type('start.school', s.id), job.leave('start.school'))"
+              >
+                Make it this
+              </v-btn>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+    <p v-else class="soft">
+      Choose it, or measure one from an unlabelled pile: you get the card in every way of choosing one.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.start {
+  display: grid;
+  gap: 10px;
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+}
+.which {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 32px;
+  align-items: end;
+  --numbers: 120px;
+}
+.format {
+  flex: 0 1 320px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  max-width: 1100px;
+}
+th,
+td {
+  text-align: right;
+  padding: 6px 12px;
+  border-bottom: 1px solid var(--line);
+}
+thead th {
+  font-size: 14px;
+  font-weight: 500;
+  color: var(--soft);
+}
+tbody th {
+  font-weight: 600;
+}
+.words {
+  text-align: left;
+}
+th:first-child {
+  padding-left: 0;
+}
+.number {
+  font-size: 20px;
+  font-weight: 650;
+  white-space: nowrap;
+}
+.here th,
+.here td {
+  background: color-mix(in srgb, var(--mark) 45%, transparent);
+}
+</style>
