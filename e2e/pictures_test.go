@@ -40,4 +40,10 @@ func TestPictures(t *testing.T) {
 		w.see(test("headline"), "")
 		take(station)
 	}
+	// Layers are better seen on a card that has several.
+	w.goTo("/")
+	at = w.openJob("Lens fund thank-you, raised star")
+	w.goTo(at[:len(at)-len("card")] + "layers")
+	w.see(test("headline"), "Cut layers of")
+	take("layers")
 }

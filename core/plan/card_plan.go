@@ -104,7 +104,7 @@ func (m maker) card() CardPlan {
 		PredictedExact: m.exact(m.thick.Predicted), Measured: m.thick.Measured,
 		Notes: []Note{},
 	}
-	c.Parts = m.parts(&c.Notes)
+	c.Parts = m.parts()
 	for _, fold := range card.Folds() {
 		b := card.NewBase(fold, j.Card.Width, j.Card.Height)
 		p := BasePlan{Fold: fold, Name: foldNames[fold], Width: m.shown(b.Width), Height: m.shown(b.Height)}
@@ -132,25 +132,18 @@ func (m maker) card() CardPlan {
 	return c
 }
 
-// parts sizes every part: a layer is smaller than the one below by its border
-// on both sides of both dimensions.
-func (m maker) parts(notes *[]Note) []PartPlan {
-	w, h := m.job.Card.Width, m.job.Card.Height
+// parts sizes every part; one of which nothing is left is not there.
+func (m maker) parts() []PartPlan {
+	sizes, _, _ := card.Stack(m.job.face(), m.job.borders())
 	var list []PartPlan
-	for _, p := range m.job.Parts {
+	for i, size := range append([]card.Size{m.job.face()}, sizes...) {
+		p := m.job.Parts[i]
 		stock, _ := m.shop.stock(p.Stock)
 		n := panels(m.job, p)
-		if p.Kind == LayerPart {
-			w, h = w-2*p.Border, h-2*p.Border
-			if w <= 0 || h <= 0 {
-				*notes = append(*notes, Note{Trouble, fmt.Sprintf("The border of “%s” leaves nothing of it: make the border narrower or the card larger.", p.Name)})
-				break
-			}
-		}
 		list = append(list, PartPlan{
-			ID: p.ID, Name: p.Name, Stock: stock.Name, Size: m.by(w, h),
+			ID: p.ID, Name: p.Name, Stock: stock.Name, Size: m.by(size.Width, size.Height),
 			Caliper: measure.Decimal(stock.Caliper*measure.Length(n)+p.Foam, measure.Millimetre) + " mm",
-			Layers:  n, Grams: stock.Weight(w, h) * float64(n),
+			Layers:  n, Grams: stock.Weight(size.Width, size.Height) * float64(n),
 		})
 	}
 	return list

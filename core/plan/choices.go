@@ -18,13 +18,22 @@ type Choice struct {
 
 // Choices are what a screen offers to choose from in a shop.
 type Choices struct {
-	Folds        []Choice     `json:"folds"`
-	Schools      []Choice     `json:"schools"`
-	Stocks       []Choice     `json:"stocks"`
-	Adhesives    []Choice     `json:"adhesives"`
-	Destinations []Choice     `json:"destinations"`
-	Formats      []Choice     `json:"formats"`
-	Ticks        []TickChoice `json:"ticks"`
+	Folds        []Choice `json:"folds"`
+	Schools      []Choice `json:"schools"`
+	Stocks       []Choice `json:"stocks"`
+	Adhesives    []Choice `json:"adhesives"`
+	Destinations []Choice `json:"destinations"`
+	Formats      []Choice `json:"formats"`
+	// Borders are the habits of bordering a layer, by their width.
+	Borders []BorderChoice `json:"borders"`
+	Ticks   []TickChoice   `json:"ticks"`
+}
+
+// BorderChoice is a habit of bordering a layer.
+type BorderChoice struct {
+	ID    string         `json:"id"`
+	Name  string         `json:"name"`
+	Width measure.Length `json:"width"`
 }
 
 // TickChoice is a unit with one of its ticks.
@@ -56,6 +65,9 @@ func ChoicesIn(shop Shop) Choices {
 	}
 	for _, a := range shop.Adhesives {
 		c.Adhesives = append(c.Adhesives, Choice{a.ID, a.Name + ", " + shop.Style().ShowUnit(a.Width)})
+	}
+	for _, b := range card.Borders() {
+		c.Borders = append(c.Borders, BorderChoice{b.ID, b.Name + ", " + shop.Style().Show(b.Width), b.Width})
 	}
 	c.Formats = append(c.Formats, Choice{OwnEnvelope, "Measured with a ruler"})
 	for _, f := range envelope.Formats() {

@@ -54,7 +54,12 @@ const (
 
 // lengthFields lists every length of a job that is typed, once: reading,
 // stepping, bounds and display all follow from this table.
-var lengthFields = []lengthField{
+func (j Job) lengthFields() []lengthField {
+	return append(slices.Clone(fixedFields), partFields(j)...)
+}
+
+// fixedFields are the lengths that every job has.
+var fixedFields = []lengthField{
 	{
 		"card.width", "card width", leastCard, mostCard,
 		func(j *Job) *measure.Length { return &j.Card.Width }, thicknessFits,
@@ -152,7 +157,7 @@ func apply(job Job, shop Shop, e Edit) (Job, error) {
 		return applySchool(job, shop, e)
 	}
 	style := shop.Style()
-	for _, f := range lengthFields {
+	for _, f := range job.lengthFields() {
 		if f.path != e.Path {
 			continue
 		}
@@ -247,13 +252,14 @@ func (j Job) Check(shop Shop) []Problem {
 		}
 	}
 	style := shop.Style()
-	for _, f := range lengthFields {
+	for _, f := range j.lengthFields() {
 		at := f.at(&j)
 		if at == nil {
 			continue
 		}
 		err := f.bounds(*at, style)
-		if err == nil && f.check != nil {
+		// A layer that its border eats is told of in the plan; the job stands.
+		if err == nil && f.check != nil && !strings.HasPrefix(f.path, "parts.") {
 			err = f.check(j, shop, style)
 		}
 		add(f.path, err)
@@ -291,9 +297,6 @@ func (j Job) checkParts(shop Shop) []Problem {
 		}
 		if _, ok := shop.stock(p.Stock); !ok {
 			list = append(list, Problem{Path: path + "stock", Message: fmt.Sprintf("The paper “%s” of part “%s” is not on the shelf: choose one that is.", clip(p.Stock), clip(p.Name))})
-		}
-		if p.Border < 0 || p.Foam < 0 || p.Foam > 2*measure.Inch || p.Border > mostCard {
-			list = append(list, Problem{Path: path + "border", Message: fmt.Sprintf("The border or the foam of part “%s” is out of bounds.", clip(p.Name))})
 		}
 	}
 	if len(j.Parts) == 0 {

@@ -49,7 +49,7 @@ type Note struct {
 // TicketLine is one of the numbers that flow on from station to station.
 type TicketLine struct {
 	ID      string `json:"id"`
-	Station string `json:"station" enum:"card,envelope,post"`
+	Station string `json:"station" enum:"card,layers,envelope,post"`
 	Label   string `json:"label"`
 	Value   string `json:"value"`
 	Tone    Tone   `json:"tone"`
@@ -62,6 +62,7 @@ type Plan struct {
 	Ticket   []TicketLine `json:"ticket"`
 	Start    *StartPlan   `json:"start,omitempty"`
 	Card     CardPlan     `json:"card"`
+	Layers   LayersPlan   `json:"layers"`
 	Envelope EnvelopePlan `json:"envelope"`
 	Post     PostPlan     `json:"post"`
 }
@@ -97,7 +98,7 @@ func (m maker) by(w, h measure.Length) string {
 // Shop.Check; what a maker types goes through Apply, which sees to it.
 func Make(job Job, shop Shop) Plan {
 	m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
-	p := Plan{Unit: shop.Unit, Fields: m.fields(), Start: m.start(), Card: m.card()}
+	p := Plan{Unit: shop.Unit, Fields: m.fields(), Start: m.start(), Card: m.card(), Layers: m.layers()}
 	diamond, made := m.diamond()
 	p.Envelope = m.envelope(diamond, made)
 	p.Post = m.post(diamond, made)
@@ -106,15 +107,15 @@ func Make(job Job, shop Shop) Plan {
 }
 
 func (m maker) fields() Fields {
-	fields := make(Fields, len(lengthFields)+1)
-	for _, f := range lengthFields {
+	fields := Fields{}
+	for _, f := range m.job.lengthFields() {
 		at := f.at(&m.job)
 		if at == nil {
 			fields[f.path] = Field{}
 			continue
 		}
 		style := m.style
-		if f.path == "card.thickness" {
+		if f.path == "card.thickness" || strings.HasSuffix(f.path, ".foam") {
 			style = m.fine()
 		}
 		field := Field{Text: style.Show(*at)}
@@ -160,8 +161,8 @@ func (m maker) ticket(p Plan, d blank.Diamond, e blank.Envelope) []TicketLine {
 	return []TicketLine{
 		{"card", "card", "Card", m.by(m.job.Card.Width, m.job.Card.Height), Fine},
 		flat,
+		{"layers", "layers", "Layers", m.layersShort(), Fine},
 		{"sheet", "envelope", "Envelope from", m.style.Show(d.Sheet) + " square", Fine},
-		{"closed", "envelope", "Closed", m.by(e.Width, e.Height), Fine},
 		{"ease", "envelope", "Ease", m.style.Show(min(e.EaseWidth, e.EaseHeight)), ease},
 		{"post", "post", "Post", p.Post.Short, p.Post.Tone},
 	}

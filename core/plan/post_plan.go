@@ -76,7 +76,7 @@ const glueShare = 0.03
 func (m maker) piece(e blank.Envelope) mail.Piece {
 	stock, _ := m.shop.stock(m.job.Envelope.Stock)
 	grams := 0.0
-	for _, p := range m.parts(new([]Note)) {
+	for _, p := range m.parts() {
 		grams += p.Grams
 	}
 	for _, p := range e.Net.Panels {

@@ -16,7 +16,7 @@ const router = createRouter({
   routes: [
     { path: '/', component: JobsPage },
     { path: '/jobs/:id', redirect: (to) => `/jobs/${String(to.params.id)}/card` },
-    { path: '/jobs/:id/:station(card|envelope|post)', component: CounterPage, props: true },
+    { path: '/jobs/:id/:station(card|layers|envelope|post)', component: CounterPage, props: true },
     { path: '/:rest(.*)', component: JobsPage, props: { lost: true } },
   ],
 })

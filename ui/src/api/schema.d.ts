@@ -135,6 +135,12 @@ export interface components {
             height: components["schemas"]["Shown"];
             width: components["schemas"]["Shown"];
         };
+        BorderChoice: {
+            id: string;
+            name: string;
+            /** Format: int64 */
+            width: number;
+        };
         Card: {
             /** @enum {string} */
             fold: "side" | "top" | "flat";
@@ -178,6 +184,7 @@ export interface components {
         };
         Choices: {
             adhesives: components["schemas"]["Choice"][];
+            borders: components["schemas"]["BorderChoice"][];
             destinations: components["schemas"]["Choice"][];
             folds: components["schemas"]["Choice"][];
             formats: components["schemas"]["Choice"][];
@@ -322,6 +329,32 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        LayerRow: {
+            /** Format: int64 */
+            height: number;
+            id: string;
+            mount: string;
+            name: string;
+            paper: string;
+            /** Format: int64 */
+            part: number;
+            share: string;
+            size: string;
+            /** Format: int64 */
+            width: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        LayersPlan: {
+            drawing: string;
+            notes: components["schemas"]["Note"][];
+            panelHeight: components["schemas"]["Shown"];
+            panelWidth: components["schemas"]["Shown"];
+            rows: components["schemas"]["LayerRow"][];
+            sentence: components["schemas"]["Sentence"];
+        };
         ListedJob: {
             changed: string;
             /** Format: int64 */
@@ -397,6 +430,7 @@ export interface components {
             fields: {
                 [key: string]: components["schemas"]["Field"];
             };
+            layers: components["schemas"]["LayersPlan"];
             post: components["schemas"]["PostPlan"];
             start?: components["schemas"]["StartPlan"];
             ticket: components["schemas"]["TicketLine"][];
@@ -568,7 +602,7 @@ export interface components {
             id: string;
             label: string;
             /** @enum {string} */
-            station: "card" | "envelope" | "post";
+            station: "card" | "layers" | "envelope" | "post";
             tone: string;
             value: string;
         };

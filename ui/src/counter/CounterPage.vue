@@ -8,6 +8,7 @@ import { useJob, type SaveState } from '../job/useJob'
 import { useShop } from '../job/useShop'
 import CardStation from '../stations/card/CardStation.vue'
 import EnvelopeStation from '../stations/envelope/EnvelopeStation.vue'
+import LayersStation from '../stations/layers/LayersStation.vue'
 import PostStation from '../stations/post/PostStation.vue'
 import { keep } from '../theme'
 import BrandMark from './BrandMark.vue'
@@ -26,8 +27,9 @@ const sheet = ref(false)
 
 onMounted(job.load)
 
-const stations = ['card', 'envelope', 'post']
+const stations = ['card', 'layers', 'envelope', 'post']
 const station = computed(() => {
+  if (props.station === 'layers') return LayersStation
   if (props.station === 'envelope') return EnvelopeStation
   if (props.station === 'post') return PostStation
   return CardStation

@@ -2,7 +2,7 @@
 const open = defineModel<boolean>({ required: true })
 
 const keys = [
-  ['1  2  3', 'go to Card, Envelope, Post'],
+  ['1  2  3  4', 'go to Card, Layers, Envelope, Post'],
   ['↑  ↓', 'move the focused measure by one tick'],
   ['Shift + ↑  ↓', 'move it by eight ticks'],
   ['Ctrl + Z', 'undo'],

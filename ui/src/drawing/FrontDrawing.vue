@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import type { LayersPlan } from '../api/client'
+import ScaleDrawing from './ScaleDrawing.vue'
+import SizeLine from './SizeLine.vue'
+
+const props = defineProps<{ layers: LayersPlan; unit: 'in' | 'mm' }>()
+
+const mm = (nm: number) => nm / 1e6
+const face = computed(() => {
+  const base = props.layers.rows[0]!
+  return { w: mm(base.width), h: mm(base.height) }
+})
+const panel = computed(() => props.layers.rows[props.layers.rows.length - 1]!)
+
+// Papers that lie on each other differ by a pattern of lines as well as by tone.
+const fills = ['var(--sheet)', 'url(#layer-lines)', 'url(#layer-dots)']
+const right = 100 // pixels for the sizes beside the card
+</script>
+
+<template>
+  <ScaleDrawing
+    :width="face.w"
+    :height="face.h"
+    :unit="unit"
+    :words="layers.drawing"
+    :max-height="520"
+    :right="right"
+    :below="44"
+  >
+    <template #default="{ s }">
+      <defs>
+        <pattern
+          id="layer-lines"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="7" height="7" class="ground" />
+          <line x1="0" y1="0" x2="0" y2="7" class="grain" />
+        </pattern>
+        <pattern id="layer-dots" width="9" height="9" patternUnits="userSpaceOnUse">
+          <rect width="9" height="9" class="light" />
+          <circle cx="3" cy="3" r="1.1" class="dot" />
+        </pattern>
+      </defs>
+      <rect
+        v-for="(r, i) in layers.rows"
+        :key="r.id"
+        class="drawn drawn-cut paper"
+        :style="{ fill: fills[i % fills.length] }"
+        :x="r.x * s"
+        :y="r.y * s"
+        :width="mm(r.width) * s"
+        :height="mm(r.height) * s"
+        :data-part="`layer-${r.id}`"
+      />
+      <rect
+        v-if="layers.rows.length > 1"
+        class="label-back"
+        :x="(face.w / 2) * s - 74"
+        :y="(face.h / 2) * s - 30"
+        width="148"
+        height="58"
+        rx="3"
+      />
+      <text class="drawing-label" text-anchor="middle" :x="(face.w / 2) * s" :y="(face.h / 2) * s - 8">
+        panel to work on
+      </text>
+      <text class="drawing-text panel" text-anchor="middle" :x="(face.w / 2) * s" :y="(face.h / 2) * s + 18">
+        {{ panel.size }}
+      </text>
+      <SizeLine
+        :x1="panel.x * s"
+        :y1="face.h * s"
+        :x2="(panel.x + mm(panel.width)) * s"
+        :y2="face.h * s"
+        :text="layers.panelWidth.text"
+        name="panel-width"
+        :shift="34"
+      />
+      <SizeLine
+        :x1="face.w * s"
+        :y1="panel.y * s"
+        :x2="face.w * s"
+        :y2="(panel.y + mm(panel.height)) * s"
+        :text="layers.panelHeight.text"
+        name="panel-height"
+        :shift="14"
+      />
+    </template>
+  </ScaleDrawing>
+</template>
+
+<style scoped>
+.paper {
+  stroke-width: 1.5;
+}
+.ground {
+  fill: var(--kraft);
+}
+.light {
+  fill: var(--paper);
+}
+.grain {
+  stroke: var(--kraft-deep);
+  stroke-width: 2;
+}
+.dot {
+  fill: var(--kraft-deep);
+}
+.label-back {
+  fill: var(--sheet);
+}
+.panel {
+  font-size: 20px;
+  font-weight: 650;
+}
+</style>
