@@ -3,6 +3,7 @@ package plan
 import (
 	"fmt"
 	"strconv"
+	"strings"
 
 	"yellowparcel/core/card"
 	"yellowparcel/core/measure"
@@ -22,7 +23,7 @@ func thickness(job Job, shop Shop) Thickness {
 	var t Thickness
 	for _, p := range job.Parts {
 		stock, _ := shop.stock(p.Stock)
-		t.Predicted += stock.Caliper*measure.Length(panels(job, p)) + p.Foam
+		t.Predicted += stock.Caliper*measure.Length(layersOf(job, p)) + p.Foam
 	}
 	t.Used = t.Predicted
 	if job.Card.Thickness != nil {
@@ -31,9 +32,30 @@ func thickness(job Job, shop Shop) Thickness {
 	return t
 }
 
-func panels(job Job, p Part) int {
+// usualPanels is what an accordion has when nobody says.
+const usualPanels = 4
+
+func (j Job) panels() int {
+	if j.Card.Panels == 0 {
+		return usualPanels
+	}
+	return j.Card.Panels
+}
+
+// spec is the base of the job in a fold.
+func (j Job) spec(fold card.Fold, shop Shop) card.Spec {
+	s := card.Spec{Fold: fold, Width: j.Card.Width, Height: j.Card.Height, Panels: j.panels(), Spine: j.Card.Spine, Tick: shop.Style().Tick}
+	if len(j.Parts) > 0 {
+		stock, _ := shop.stock(j.Parts[0].Stock)
+		s.Caliper = stock.Caliper
+	}
+	return s
+}
+
+// layersOf is how many times a part lies on itself when the card is closed.
+func layersOf(job Job, p Part) int {
 	if p.Kind == BasePart {
-		return job.Card.Fold.Panels()
+		return job.spec(job.Card.Fold, Shop{}).Layers()
 	}
 	return 1
 }
@@ -70,14 +92,61 @@ type PartPlan struct {
 
 // BasePlan is the flat base of one fold.
 type BasePlan struct {
-	Fold   card.Fold `json:"fold" enum:"side,top,flat"`
+	Fold   card.Fold `json:"fold" enum:"side,top,gate,accordion,roll,flat"`
 	Name   string    `json:"name"`
 	Width  Shown     `json:"width"`
 	Height Shown     `json:"height"`
-	// Score is where the one score line runs, zero for a flat card; Across is
-	// true when it runs from left to right.
-	Score  Shown `json:"score"`
-	Across bool  `json:"across"`
+	// Across is true when the scores run from left to right.
+	Across bool        `json:"across"`
+	Panels []PanelPlan `json:"panels"`
+	Scores []ScorePlan `json:"scores"`
+}
+
+// PanelPlan is one panel of a flat base.
+type PanelPlan struct {
+	Name string `json:"name"`
+	Size Shown  `json:"size"`
+}
+
+// ScorePlan is one score line of a flat base, from its left or top edge.
+type ScorePlan struct {
+	At     Shown `json:"at"`
+	Inside bool  `json:"inside"`
+}
+
+// panelNames are what the panels of each fold are called, outside up.
+func panelNames(b card.Base) []string {
+	switch b.Fold {
+	case card.GateFold:
+		return []string{"door", "back", "door"}
+	case card.RollFold:
+		return []string{"folds in first", "back", "front"}
+	case card.FlatCard:
+		return []string{"card"}
+	case card.Accordion:
+		names := make([]string, len(b.Panels))
+		for i := range names {
+			names[i] = number(i + 1)
+		}
+		return names
+	}
+	if len(b.Panels) == 3 {
+		return []string{"back", "spine", "front"}
+	}
+	return []string{"back", "front"}
+}
+
+func (m maker) base(fold card.Fold) (card.Base, BasePlan) {
+	b := card.NewBase(m.job.spec(fold, m.shop))
+	p := BasePlan{Fold: fold, Name: foldNames[fold], Width: m.shown(b.Width), Height: m.shown(b.Height), Across: b.Across, Scores: []ScorePlan{}}
+	names := panelNames(b)
+	for i, w := range b.Panels {
+		p.Panels = append(p.Panels, PanelPlan{names[i], m.shown(w)})
+	}
+	for _, s := range b.Scores {
+		p.Scores = append(p.Scores, ScorePlan{m.shown(s.At), s.Inside})
+	}
+	return b, p
 }
 
 // SheetPlan is what one of the shop's sheets gives of the chosen base.
@@ -94,7 +163,7 @@ type SheetPlan struct {
 	Drawing string `json:"drawing"`
 }
 
-var foldNames = map[card.Fold]string{card.SideFold: "Side fold", card.TopFold: "Top fold", card.FlatCard: "Flat card"}
+var foldNames = map[card.Fold]string{card.SideFold: "Side fold", card.TopFold: "Top fold", card.GateFold: "Gate", card.Accordion: "Accordion", card.RollFold: "Roll", card.FlatCard: "Flat card"}
 
 func (m maker) card() CardPlan {
 	j := m.job
@@ -106,15 +175,12 @@ func (m maker) card() CardPlan {
 	}
 	c.Parts = m.parts()
 	for _, fold := range card.Folds() {
-		b := card.NewBase(fold, j.Card.Width, j.Card.Height)
-		p := BasePlan{Fold: fold, Name: foldNames[fold], Width: m.shown(b.Width), Height: m.shown(b.Height)}
-		for _, s := range b.Scores {
-			p.Score, p.Across = m.shown(s.At), s.Across
-		}
+		_, p := m.base(fold)
 		c.Bases = append(c.Bases, p)
 	}
-	base := card.NewBase(j.Card.Fold, j.Card.Width, j.Card.Height)
+	base, _ := m.base(j.Card.Fold)
 	c.Sentence, c.Drawing = m.baseWords(base)
+	c.Notes = append(c.Notes, m.foldNotes(base)...)
 	none := true
 	for _, s := range m.shop.Sheets {
 		y := card.PerSheet(base.Width, base.Height, s.Width, s.Height)
@@ -124,7 +190,7 @@ func (m maker) card() CardPlan {
 		c.Sheets = append(c.Sheets, p)
 	}
 	if none {
-		c.Notes = append(c.Notes, Note{Trouble, fmt.Sprintf("No sheet on your shelf is large enough: the base needs one of at least %s %s. Try the other fold, or make a flat card.", m.by(base.Width, base.Height), m.style.Unit)})
+		c.Notes = append(c.Notes, Note{Trouble, fmt.Sprintf("No sheet on your shelf is large enough: the base needs one of at least %s %s. Try another fold, or a flat card.", m.by(base.Width, base.Height), m.style.Unit)})
 	}
 	if m.thick.Measured && (m.thick.Used-m.thick.Predicted).Abs() > max(m.thick.Predicted/4, measure.Millimetre/2) {
 		c.Notes = append(c.Notes, Note{Care, fmt.Sprintf("You typed a thickness of %s; the parts listed add up to %s. The sums use what you typed.", m.fine().ShowUnit(m.thick.Used), m.fine().ShowUnit(m.thick.Predicted))})
@@ -139,7 +205,7 @@ func (m maker) parts() []PartPlan {
 	for i, size := range append([]card.Size{m.job.face()}, sizes...) {
 		p := m.job.Parts[i]
 		stock, _ := m.shop.stock(p.Stock)
-		n := panels(m.job, p)
+		n := layersOf(m.job, p)
 		list = append(list, PartPlan{
 			ID: p.ID, Name: p.Name, Stock: stock.Name, Size: m.by(size.Width, size.Height),
 			Caliper: measure.Decimal(stock.Caliper*measure.Length(n)+p.Foam, measure.Millimetre) + " mm",
@@ -149,22 +215,61 @@ func (m maker) parts() []PartPlan {
 	return list
 }
 
+var opensLike = map[card.Fold]string{
+	card.SideFold: "it opens like a book", card.TopFold: "it opens like a tent", card.GateFold: "the doors meet in the middle",
+	card.RollFold: "the short panel goes in first",
+}
+
 func (m maker) baseWords(b card.Base) (sentence Sentence, drawing string) {
-	size := m.by(b.Width, b.Height)
+	size, unit := m.by(b.Width, b.Height), m.style.Unit
 	if b.Fold == card.FlatCard {
 		return say("Cut [%s]. A flat card has no score.", size),
-			fmt.Sprintf("The flat card, %s %s, without a score.", size, m.style.Unit)
+			fmt.Sprintf("The flat card, %s %s, without a score.", size, unit)
 	}
-	at := b.Scores[0]
-	edge, opens, line := "left", "a book", "down"
-	if at.Across {
-		edge, opens, line = "top", "a tent", "across"
+	edge, line := "left", "down"
+	if b.Across {
+		edge, line = "top", "across"
 	}
-	sentence = say("Cut [%s]. Outside up, score at [%s] from the %s, and fold away from the groove: it opens like %s.",
-		size, m.style.Show(at.At), edge, opens)
-	drawing = fmt.Sprintf("The base lying flat, %s %s, with one score running %s at %s from the %s edge. The finished card, %s, is the half with the front.",
-		size, m.style.Unit, line, m.style.Show(at.At), edge, m.by(m.job.Card.Width, m.job.Card.Height))
+	outside, inside := m.scores(b, false), m.scores(b, true)
+	if inside == "" {
+		sentence = say("Cut [%s]. Outside up, score at [%s] from the %s, and fold away from the groove: %s.", size, outside, edge, opensLike[b.Fold])
+	} else {
+		sentence = say("Cut [%s]. Outside up, score at [%s] from the %s; turn it over and score at [%s] from the same edge.", size, outside, edge, inside)
+	}
+	names := panelNames(b)
+	panels := make([]string, len(names))
+	for i, n := range names {
+		panels[i] = n + " " + m.style.Show(b.Panels[i])
+	}
+	drawing = fmt.Sprintf("The base lying flat, %s %s, with %s running %s. Its panels from the %s: %s.",
+		size, unit, plural(len(b.Scores), "score"), line, edge, strings.Join(panels, ", "))
 	return sentence, drawing
+}
+
+// scores lists where a base is scored from one of its faces.
+func (m maker) scores(b card.Base, inside bool) string {
+	var list []string
+	for _, s := range b.Scores {
+		if s.Inside == inside {
+			list = append(list, m.style.Show(s.At))
+		}
+	}
+	if len(list) < 2 {
+		return strings.Join(list, "")
+	}
+	return strings.Join(list[:len(list)-1], ", ") + " and " + list[len(list)-1]
+}
+
+// foldNotes says what the trade knows of a fold.
+func (m maker) foldNotes(b card.Base) []Note {
+	var notes []Note
+	if gap := b.DoorGap(); gap > 0 {
+		notes = append(notes, Note{Fine, fmt.Sprintf("The doors leave %s %s between them, so that they meet and do not overlap.", m.fine().Show(gap), m.style.Unit)})
+	}
+	if b.Fold == card.RollFold {
+		notes = append(notes, Note{Fine, fmt.Sprintf("The panel that folds in first is %s %s shorter, so that it lies flat inside.", m.fine().Show(b.Panels[2]-b.Panels[0]), m.style.Unit)})
+	}
+	return notes
 }
 
 func (m maker) sheetWords(b card.Base, p SheetPlan, y card.Yield) (text, drawing string) {

@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 )
@@ -81,6 +82,10 @@ var fixedFields = []lengthField{
 		func(j *Job) *measure.Length { return startAt(j, func(s *Start) *measure.Length { return &s.Height }) }, nil,
 	},
 	{
+		"card.spine", "distance of the two scores", 0, 4 * measure.Inch,
+		func(j *Job) *measure.Length { return &j.Card.Spine }, nil,
+	},
+	{
 		"envelope.ease", "ease", 0, 2 * measure.Inch,
 		func(j *Job) *measure.Length { return &j.Envelope.Ease }, nil,
 	},
@@ -149,10 +154,14 @@ func Apply(job Job, shop Shop, edits []Edit) (Job, []Problem) {
 	return job, problems
 }
 
-func apply(job Job, shop Shop, e Edit) (Job, error) {
+func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 	switch e.Path {
 	case "count":
-		return applyCount(job, e)
+		job.Count, err = wholeNumber(job.Count, e, "cards", 1, mostCount)
+		return job, err
+	case "card.panels":
+		job.Card.Panels, err = wholeNumber(job.panels(), e, "panels", card.LeastPanels, card.MostPanels)
+		return job, err
 	case "start.school":
 		return applySchool(job, shop, e)
 	}
@@ -201,24 +210,24 @@ func (e Edit) length(now measure.Length, s measure.Style) (measure.Length, error
 	return max(0, now.Up(s.Tick)+n*s.Tick), nil
 }
 
-func applyCount(job Job, e Edit) (Job, error) {
-	n := job.Count + e.Steps
+// wholeNumber reads or steps a count of things.
+func wholeNumber(now int, e Edit, things string, least, most int) (int, error) {
+	n := now + e.Steps
 	if e.Text != nil {
 		text := strings.TrimSpace(*e.Text)
 		if text == "" {
-			return job, &measure.ParseError{Text: text, Advice: "There is no number of cards here yet: type a whole number, such as 12.", Unfinished: true}
+			return now, &measure.ParseError{Text: text, Advice: fmt.Sprintf("There is no number of %s here yet: type a whole number from %d to %d.", things, least, most), Unfinished: true}
 		}
 		v, err := strconv.Atoi(text)
 		if err != nil {
-			return job, refuse("“%s” is not a number of cards: type a whole number, such as 12.", clip(text))
+			return now, refuse("“%s” is not a number of %s: type a whole number from %d to %d.", clip(text), things, least, most)
 		}
 		n = v
 	}
-	if n < 1 || n > mostCount {
-		return job, refuse("A job makes from 1 to %d cards: type a number between.", mostCount)
+	if n < least || n > most {
+		return now, refuse("From %d to %d %s can be planned: type a number between.", least, most, things)
 	}
-	job.Count = n
-	return job, nil
+	return n, nil
 }
 
 // clip keeps a text that somebody typed short enough to be quoted back.
@@ -268,7 +277,10 @@ func (j Job) Check(shop Shop) []Problem {
 		add("count", refuse("A job makes from 1 to %d cards: type a number between.", mostCount))
 	}
 	if !j.Card.Fold.Valid() {
-		add("card.fold", refuse("The fold “%s” is not known: choose side, top or flat.", clip(string(j.Card.Fold))))
+		add("card.fold", refuse("The fold “%s” is not known: choose one of the list.", clip(string(j.Card.Fold))))
+	}
+	if n := j.panels(); n < card.LeastPanels || n > card.MostPanels {
+		add("card.panels", refuse("From %d to %d panels can be planned: type a number between.", card.LeastPanels, card.MostPanels))
 	}
 	if !slices.Contains(blank.Schools(), j.Envelope.School) {
 		add("envelope.school", refuse("The school “%s” is not known: choose exact, diagonal or notch.", clip(string(j.Envelope.School))))

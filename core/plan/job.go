@@ -35,7 +35,12 @@ type Job struct {
 type Card struct {
 	Width  measure.Length `json:"width"`
 	Height measure.Length `json:"height"`
-	Fold   card.Fold      `json:"fold" enum:"side,top,flat"`
+	Fold   card.Fold      `json:"fold" enum:"side,top,gate,accordion,roll,flat"`
+	// Panels is how many an accordion has; zero for the usual four.
+	Panels int `json:"panels,omitempty"`
+	// Spine is the distance of two scores in place of one, for a card that
+	// closes round thick contents.
+	Spine measure.Length `json:"spine,omitempty"`
 	// Thickness over everything as the maker measured it; absent when it is to
 	// be added up from the parts.
 	Thickness *measure.Length `json:"thickness,omitempty"`

@@ -125,6 +125,7 @@ func (m maker) fields() Fields {
 		fields[f.path] = field
 	}
 	fields["count"] = Field{Text: number(m.job.Count)}
+	fields["card.panels"] = Field{Text: number(m.job.panels())}
 	return fields
 }
 
@@ -141,6 +142,9 @@ func (m maker) exact(l measure.Length) string {
 	return measure.Decimal(l.Near(measure.Micrometre), measure.Millimetre) + " mm"
 }
 
+// mostTicketScores is how many scores the ticket has room for.
+const mostTicketScores = 2
+
 func (m maker) ticket(p Plan, d blank.Diamond, e blank.Envelope) []TicketLine {
 	base := p.Card.Bases[0]
 	for _, b := range p.Card.Bases {
@@ -149,10 +153,15 @@ func (m maker) ticket(p Plan, d blank.Diamond, e blank.Envelope) []TicketLine {
 		}
 	}
 	flat := TicketLine{"flat", "card", "Flat, score at", m.by(base.Width.Nm, base.Height.Nm), Fine}
-	if base.Score.Nm > 0 {
-		flat.Value += " · " + base.Score.Text
-	} else {
+	if len(base.Scores) == 0 {
 		flat.Label = "Flat"
+	}
+	for i, score := range base.Scores {
+		if i == mostTicketScores {
+			flat.Value += " …"
+			break
+		}
+		flat.Value += " · " + score.At.Text
 	}
 	ease := Fine
 	if e.EaseWidth < 0 || e.EaseHeight < 0 {

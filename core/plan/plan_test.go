@@ -48,7 +48,7 @@ func TestPlanOfTheSampleJob(t *testing.T) {
 		t.Errorf("thickness %v", c.Predicted)
 	}
 	side := c.Bases[0]
-	if side.Width.Text != "10 3⁄4" || side.Height.Text != "5 3⁄8" || side.Score.Text != "5 3⁄8" || side.Across {
+	if side.Width.Text != "10 3⁄4" || side.Height.Text != "5 3⁄8" || side.Scores[0].At.Text != "5 3⁄8" || side.Across {
 		t.Errorf("side fold: %+v", side)
 	}
 	for _, tt := range []struct {
@@ -272,7 +272,7 @@ func TestPlansHangTogether(t *testing.T) {
 	for i := range 300 {
 		j, shop := sample()
 		j.Card.Width, j.Card.Height = measure.Length(16+pick(200))*in/16, measure.Length(25+pick(300))*measure.Millimetre
-		j.Card.Fold = card.Folds()[pick(3)]
+		j.Card.Fold = card.Folds()[pick(len(card.Folds()))]
 		j.Envelope.School, j.Envelope.Way = blank.Schools()[pick(3)], blank.WayIDs()[pick(5)]
 		if pick(2) == 0 {
 			thick := measure.Length(1+pick(20)) * measure.Millimetre

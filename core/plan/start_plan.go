@@ -95,7 +95,9 @@ func (m maker) start() *StartPlan {
 			continue
 		}
 		fit := envelope.FitCard(f, envelope.Card{Width: size.Width, Height: size.Height, Thickness: m.thick.Used}, stock.Caliper)
-		base := card.NewBase(m.job.Card.Fold, size.Width, size.Height)
+		made := m.job
+		made.Card.Width, made.Card.Height = size.Width, size.Height
+		base := card.NewBase(made.spec(made.Card.Fold, m.shop))
 		row.Size, row.Flat = m.by(size.Width, size.Height), m.by(base.Width, base.Height)
 		row.Verdict, row.Why = fit.Verdict, m.why(fit)
 		row.Current = size == envelope.Size{Width: m.job.Card.Width, Height: m.job.Card.Height}

@@ -108,10 +108,11 @@ export interface components {
         BasePlan: {
             across: boolean;
             /** @enum {string} */
-            fold: "side" | "top" | "flat";
+            fold: "side" | "top" | "gate" | "accordion" | "roll" | "flat";
             height: components["schemas"]["Shown"];
             name: string;
-            score: components["schemas"]["Shown"];
+            panels: components["schemas"]["PanelPlan"][];
+            scores: components["schemas"]["ScorePlan"][];
             width: components["schemas"]["Shown"];
         };
         BlankPlan: {
@@ -143,9 +144,13 @@ export interface components {
         };
         Card: {
             /** @enum {string} */
-            fold: "side" | "top" | "flat";
+            fold: "side" | "top" | "gate" | "accordion" | "roll" | "flat";
             /** Format: int64 */
             height: number;
+            /** Format: int64 */
+            panels?: number;
+            /** Format: int64 */
+            spine?: number;
             /** Format: int64 */
             thickness?: number;
             /** Format: int64 */
@@ -392,6 +397,10 @@ export interface components {
             name: string;
             outline: components["schemas"]["Point"][];
         };
+        PanelPlan: {
+            name: string;
+            size: components["schemas"]["Shown"];
+        };
         Part: {
             /** Format: int64 */
             border: number;
@@ -504,6 +513,10 @@ export interface components {
             size: string;
             verdict: string;
             why: string;
+        };
+        ScorePlan: {
+            at: components["schemas"]["Shown"];
+            inside: boolean;
         };
         Sentence: {
             spans: components["schemas"]["Span"][];

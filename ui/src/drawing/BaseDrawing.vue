@@ -8,11 +8,23 @@ import SizeLine from './SizeLine.vue'
 
 const props = defineProps<{ base: BasePlan; unit: 'in' | 'mm'; words: string }>()
 
-const mm = (nm: number) => nm / 1e6
-const size = computed(() => ({ w: mm(props.base.width.nm), h: mm(props.base.height.nm) }))
-const score = computed(() => mm(props.base.score.nm))
 const row = 34 // pixels that a size below takes
 const column = 110 // pixels that a size at the right takes
+const narrow = 56 // pixels under which a panel has no room for its size
+
+const mm = (nm: number) => nm / 1e6
+const size = computed(() => ({ w: mm(props.base.width.nm), h: mm(props.base.height.nm) }))
+
+/** The panels with their place along the fold, in millimetres. */
+const panels = computed(() => {
+  let from = 0
+  return props.base.panels.map((p) => {
+    const panel = { ...p, from, to: from + mm(p.size.nm) }
+    from = panel.to
+    return panel
+  })
+})
+const folded = computed(() => panels.value.length > 1)
 </script>
 
 <template>
@@ -22,7 +34,7 @@ const column = 110 // pixels that a size at the right takes
     :unit="unit"
     :words="words"
     :max-height="370"
-    :right="base.across ? 2 * column : column"
+    :right="base.across && folded ? 2 * column : column"
     :below="2 * row + 10"
   >
     <template #default="{ s }">
@@ -35,42 +47,47 @@ const column = 110 // pixels that a size at the right takes
         data-part="base"
       />
       <line
-        v-if="score > 0"
+        v-for="(score, i) in base.scores"
+        :key="i"
         class="drawn drawn-score"
-        :x1="base.across ? 0 : score * s"
-        :y1="base.across ? score * s : 0"
-        :x2="base.across ? size.w * s : score * s"
-        :y2="base.across ? score * s : size.h * s"
+        :class="{ inside: score.inside }"
+        :x1="base.across ? 0 : mm(score.at.nm) * s"
+        :y1="base.across ? mm(score.at.nm) * s : 0"
+        :x2="base.across ? size.w * s : mm(score.at.nm) * s"
+        :y2="base.across ? mm(score.at.nm) * s : size.h * s"
         data-crease="base"
       />
-      <text
-        v-if="score > 0"
-        class="drawing-label"
-        text-anchor="middle"
-        :x="(base.across ? size.w / 2 : (score + size.w) / 2) * s"
-        :y="(base.across ? (score + size.h) / 2 : size.h / 2) * s"
-      >
-        front
-      </text>
-      <text
-        v-if="score > 0"
-        class="drawing-label"
-        text-anchor="middle"
-        :x="(base.across ? size.w / 2 : score / 2) * s"
-        :y="(base.across ? score / 2 : size.h / 2) * s"
-      >
-        back
-      </text>
-      <SizeLine
-        v-if="score > 0 && !base.across"
-        :x1="0"
-        :y1="size.h * s"
-        :x2="score * s"
-        :y2="size.h * s"
-        :text="base.score.text"
-        name="score"
-        :shift="row"
-      />
+      <template v-for="(p, i) in panels" :key="i">
+        <text
+          v-if="folded && (p.to - p.from) * s > 24"
+          class="drawing-label"
+          text-anchor="middle"
+          :x="(base.across ? size.w / 2 : (p.from + p.to) / 2) * s"
+          :y="(base.across ? (p.from + p.to) / 2 : size.h / 2) * s + 5"
+        >
+          {{ p.name }}
+        </text>
+        <SizeLine
+          v-if="folded && !base.across && (p.to - p.from) * s > narrow"
+          :x1="p.from * s"
+          :y1="size.h * s"
+          :x2="p.to * s"
+          :y2="size.h * s"
+          :text="p.size.text"
+          :name="`panel-${i}`"
+          :shift="row"
+        />
+        <SizeLine
+          v-if="folded && base.across && (p.to - p.from) * s > 30"
+          :x1="size.w * s"
+          :y1="p.from * s"
+          :x2="size.w * s"
+          :y2="p.to * s"
+          :text="p.size.text"
+          :name="`panel-${i}`"
+          :shift="14"
+        />
+      </template>
       <SizeLine
         :x1="0"
         :y1="size.h * s"
@@ -78,17 +95,7 @@ const column = 110 // pixels that a size at the right takes
         :y2="size.h * s"
         :text="base.width.text"
         name="width"
-        :shift="score > 0 && !base.across ? 2 * row : row"
-      />
-      <SizeLine
-        v-if="score > 0 && base.across"
-        :x1="size.w * s"
-        :y1="0"
-        :x2="size.w * s"
-        :y2="score * s"
-        :text="base.score.text"
-        name="score"
-        :shift="14"
+        :shift="folded && !base.across ? 2 * row : row"
       />
       <SizeLine
         :x1="size.w * s"
@@ -97,15 +104,26 @@ const column = 110 // pixels that a size at the right takes
         :y2="size.h * s"
         :text="base.height.text"
         name="height"
-        :shift="score > 0 && base.across ? column : 14"
+        :shift="folded && base.across ? column : 14"
       />
     </template>
-    <template #legend><LineKey :kinds="score > 0 ? ['cut', 'score'] : ['cut']" /></template>
+    <template #legend>
+      <LineKey
+        :kinds="[
+          'cut',
+          ...(folded ? ['score'] : []),
+          ...(base.scores.some((x) => x.inside) ? ['inside'] : []),
+        ]"
+      />
+    </template>
   </ScaleDrawing>
 </template>
 
 <style scoped>
 .paper {
   fill: var(--sheet);
+}
+.inside {
+  stroke-dasharray: 3 5;
 }
 </style>

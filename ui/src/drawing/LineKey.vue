@@ -4,6 +4,7 @@ defineProps<{ kinds: string[] }>()
 const names: Record<string, string> = {
   cut: 'cut',
   score: 'score',
+  inside: 'score from the inside',
   away: 'cut away',
   glue: 'glue',
   card: 'card',
@@ -18,6 +19,14 @@ const names: Record<string, string> = {
         <g v-else-if="kind === 'glue'" class="hatch">
           <path d="M5 1V13M13 1V13M21 1V13M29 1V13" />
         </g>
+        <line
+          v-else-if="kind === 'inside'"
+          class="drawn drawn-score from-inside"
+          x1="0"
+          y1="7"
+          x2="34"
+          y2="7"
+        />
         <line v-else class="drawn" :class="`drawn-${kind}`" x1="0" y1="7" x2="34" y2="7" />
       </svg>
       {{ names[kind] }}
@@ -38,6 +47,9 @@ li {
   display: flex;
   align-items: center;
   gap: 7px;
+}
+.from-inside {
+  stroke-dasharray: 3 5;
 }
 .hatch {
   stroke: var(--glue);

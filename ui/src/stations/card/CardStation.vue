@@ -55,6 +55,14 @@ function fold(id: string) {
       :model-value="wish.card.fold"
       @update:model-value="fold"
     />
+    <LengthField v-if="base.fold === 'accordion'" :job="job" path="card.panels" label="Panels" />
+    <LengthField
+      v-if="base.fold === 'side' || base.fold === 'top'"
+      :job="job"
+      path="card.spine"
+      label="Between two scores"
+      note="0 for one score; as thick as what the card closes round"
+    />
     <PartList :job="job" />
     <NoteList :notes="card.notes" />
     <template #below><EnvelopeStart :job="job" /></template>
