@@ -116,7 +116,8 @@ func together(a, b Verdict) Verdict {
 }
 
 // rank orders verdicts by how glad a maker is of them.
-var rank = map[Verdict]int{Right: 0, Snug: 1, Loose: 2, TooTight: 3, Rattles: 4, DoesNotFit: 5}
+// One that rattles still carries the card; one that is too tight may not take it.
+var rank = map[Verdict]int{Right: 0, Snug: 1, Loose: 2, Rattles: 3, TooTight: 4, DoesNotFit: 5}
 
 func (f Fit) better(g Fit) bool {
 	if rank[f.Verdict] != rank[g.Verdict] {

@@ -100,6 +100,83 @@ func TestUSLimits(t *testing.T) {
 	}
 }
 
+// Every limit of every class of every rulebook: a piece at the limit is taken,
+// one a hair outside is not, with all other measures well inside.
+func TestEveryLimitOfEveryClass(t *testing.T) {
+	for _, book := range Rulebooks() {
+		for i, class := range book.Classes {
+			for _, l := range class.Limits {
+				for _, bound := range []struct {
+					q    *Quantity
+					sign float64
+				}{{l.Min, -1}, {l.Max, 1}} {
+					if bound.q == nil {
+						continue
+					}
+					at, outside := pieceAt(class, l.Measure, float64(*bound.q)), pieceAt(class, l.Measure, float64(*bound.q)+bound.sign*hairOf(l.Measure))
+					if r := book.Judge(at).Results[i]; r.Outcome == Refused {
+						t.Errorf("%s, %s: %s at its limit of %v is refused: %+v", book.ID, class.ID, l.Measure, *bound.q, r.Checks)
+					}
+					r := book.Judge(outside).Results[i]
+					if r.Outcome != Refused {
+						t.Errorf("%s, %s: %s just outside %v is %s", book.ID, class.ID, l.Measure, *bound.q, r.Outcome)
+					}
+					for _, c := range r.Checks {
+						if !c.OK && !c.Surcharge && c.Measure != l.Measure {
+							t.Errorf("%s, %s: moving %s breaks %s", book.ID, class.ID, l.Measure, c.Measure)
+						}
+					}
+				}
+			}
+		}
+	}
+}
+
+func hairOf(m Measure) float64 {
+	switch m {
+	case Weight:
+		return 0.01
+	case Aspect:
+		return 0.001
+	}
+	return float64(measure.Micrometre)
+}
+
+// pieceAt is a piece in the middle of a class with one measure at a value. It
+// is so thin that filled and flat are alike, but for the limits of thickness.
+func pieceAt(c Class, m Measure, v float64) Piece {
+	mm := measure.Millimetre
+	p := Piece{Width: 180 * mm, Height: 115 * mm, Thickness: measure.Inch / 100, Weight: 10}
+	if c.BeyondClass != "" {
+		p.Width, p.Height = 350*mm, 200*mm
+	}
+	switch m {
+	case Thickness:
+		p.Thickness = measure.Round(v)
+		p.Width, p.Height = p.Width+p.Thickness, p.Height+p.Thickness/2
+	case Weight:
+		p.Weight = v
+	case Length:
+		p.Width = measure.Round(v)
+		if v < float64(160*mm) { // least: held against the filled piece
+			p.Width += p.Thickness
+		}
+		p.Height = min(p.Height, p.Width*5/7)
+	case Height:
+		p.Height = measure.Round(v)
+		if v < float64(100*mm) {
+			p.Height += p.Thickness
+		}
+		p.Width = max(p.Width, p.Height*71/50)
+		if v > float64(170*mm) { // classes this large do not mind the shape
+			p.Width = p.Height * 9 / 8
+		}
+	case Aspect:
+		p.Width = measure.Round(v * float64(p.Height))
+	}
+	return p
+}
+
 func TestUnderTheFloor(t *testing.T) {
 	v := us(t).Judge(Piece{Width: 4*in + in/2, Height: 4 * in, Thickness: in / 16, Weight: 10})
 	if v.Mailable || v.AskFirst || v.Class != "" {

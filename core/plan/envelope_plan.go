@@ -65,7 +65,7 @@ func (m maker) why(f envelope.Fit) string {
 	if f.Turned {
 		turned = ", card turned a quarter"
 	}
-	if f.Verdict != envelope.Rattles && max(f.EaseWidth, f.EaseHeight) > 3*measure.Inch/4 {
+	if (f.Verdict == envelope.Right || f.Verdict == envelope.Snug) && max(f.EaseWidth, f.EaseHeight) > 3*measure.Inch/4 {
 		turned = ", but has room to slide the other way" + turned
 	}
 	switch f.Verdict {
@@ -75,7 +75,10 @@ func (m maker) why(f envelope.Fit) string {
 			side = "high"
 		}
 		why := fmt.Sprintf("%s short: the card is too %s", m.style.Show(f.ShortBy()), side)
-		if m.thick.Used > f.ShortBy() {
+		switch foam := m.foam(); {
+		case foam > 0 && m.fitsThinner(f.Format, foam):
+			why += "; without the foam it fits"
+		case m.fitsThinner(f.Format, m.thick.Used):
 			why += " once its thickness is counted"
 		}
 		return why
@@ -89,6 +92,23 @@ func (m maker) why(f envelope.Fit) string {
 		return "wants holding strips, or another envelope" + turned
 	}
 	return "slides in and lies still" + turned
+}
+
+// foam is how much of the card's thickness is foam.
+func (m maker) foam() measure.Length {
+	sum := measure.Length(0)
+	for _, p := range m.job.Parts {
+		sum += p.Foam
+	}
+	return min(sum, m.thick.Used)
+}
+
+// fitsThinner reports whether the card would go in if it were thinner by so
+// much.
+func (m maker) fitsThinner(f envelope.Format, by measure.Length) bool {
+	stock, _ := m.shop.stock(soldPaper)
+	c := envelope.Card{Width: m.job.Card.Width, Height: m.job.Card.Height, Thickness: m.thick.Used - by}
+	return envelope.FitCard(f, c, stock.Caliper).Verdict != envelope.DoesNotFit
 }
 
 func (m maker) fitsSentence(p EnvelopePlan) Sentence {

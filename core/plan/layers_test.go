@@ -68,3 +68,32 @@ func TestCardSmallerThanItsBorders(t *testing.T) {
 		t.Errorf("%+v", p.Layers)
 	}
 }
+
+// A near miss says what would make it fit.
+func TestNearMissesSayWhy(t *testing.T) {
+	j, shop := demo.Jobs()[2], demo.Shop() // 5 1/2 x 4 1/4 on foam of 1/8, for an A2
+	why := func() string {
+		for _, f := range plan.Make(j, shop).Envelope.Misses {
+			if f.ID == "a2" {
+				return f.Why
+			}
+		}
+		return "it fits"
+	}
+	if got := why(); !strings.Contains(got, "without the foam it fits") {
+		t.Errorf("on foam: %s", got)
+	}
+	j.Parts[2].Foam = 0
+	if got := why(); got != "it fits" {
+		t.Errorf("without foam: %s", got)
+	}
+	thick := in / 8
+	j.Card.Thickness = &thick
+	if got := why(); !strings.Contains(got, "once its thickness is counted") {
+		t.Errorf("thick without foam: %s", got)
+	}
+	j.Card.Thickness, j.Card.Width = nil, 5*in+13*in/16
+	if got := why(); strings.Contains(got, "thickness") || !strings.Contains(got, "too wide") {
+		t.Errorf("too wide: %s", got)
+	}
+}

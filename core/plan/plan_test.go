@@ -371,6 +371,23 @@ func TestPostSentences(t *testing.T) {
 	}
 }
 
+// The same square card elsewhere: plain in the United Kingdom, large in Germany.
+func TestPostElsewhere(t *testing.T) {
+	for _, tt := range []struct{ to, short, says string }{
+		{"uk-inland", "letter", "By the published limits it goes as a letter."},
+		{"germany-home", "large letter", "it goes as a large letter: too high by "},
+		{plan.ByHand, "by hand", "Given by hand"},
+	} {
+		j, shop := sample()
+		shop.Unit = measure.Millimetres
+		j.Post.Destination = tt.to
+		p := plan.Make(j, shop).Post
+		if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.says) {
+			t.Errorf("%s: %s: %s", tt.to, p.Short, p.Sentence.Text)
+		}
+	}
+}
+
 // The rooms import in one direction only, down this list: the trade knows
 // nothing of the web, the database or the screen.
 func TestRoomsImportInOneDirection(t *testing.T) {

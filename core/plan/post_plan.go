@@ -144,16 +144,16 @@ func (m maker) verdict(p *PostPlan, v mail.Verdict, d blank.Diamond, piece mail.
 	case !taken:
 		p.Short, p.Tone = "no letter", Trouble
 		last := v.Results[len(v.Results)-1]
-		p.Sentence = say("No class of letter takes it: %s even for a %s. Ask for a parcel.", m.broken(last.Checks, false), last.Class.Name)
+		p.Sentence = say("No class of letter takes it: %s even for a %s. Ask for a parcel.", m.whyNot(last), last.Class.Name)
 	case r.Outcome == mail.Surcharged:
 		p.Short, p.Tone = r.Class.Name+" + surcharge", Care
 		p.Sentence = m.surcharged(p, r, d, piece)
 	default:
 		p.Short, p.Tone = r.Class.Name, Fine
 		p.Sentence = say("By the published limits it goes as a [%s].", r.Class.Name)
-		if r.Class.BeyondClass != "" {
+		if first := v.Results[0]; first.Class.ID != r.Class.ID {
 			p.Tone = Care
-			p.Sentence = say("By the published limits it goes as a [%s]: %s for a %s.", r.Class.Name, m.broken(over(v.Results[0].Checks), false), v.Results[0].Class.Name)
+			p.Sentence = say("By the published limits it goes as a [%s]: %s for a %s.", r.Class.Name, m.whyNot(first), first.Class.Name)
 		}
 	}
 	if taken {
@@ -164,6 +164,15 @@ func (m maker) verdict(p *PostPlan, v mail.Verdict, d blank.Diamond, piece mail.
 		}
 	}
 	p.Notes = append(p.Notes, Note{Fine, "Not looked at here: stiffness, lumps, clasps or string, round corners. Rules change and offices differ: ask your own post office."})
+}
+
+// whyNot says why a class does not take the piece: by what it is too much, or
+// else too little.
+func (m maker) whyNot(r mail.ClassResult) string {
+	if list := over(r.Checks); len(list) > 0 {
+		return m.broken(list, false)
+	}
+	return m.broken(r.Checks, false)
 }
 
 // over keeps the checks whose greatest limit is broken.

@@ -7,7 +7,11 @@ const props = defineProps<{ sentence: Sentence; fits: FitPlan[]; misses: FitPlan
 
 const few = 6
 const all = ref(false)
-const shown = computed(() => [...(all.value ? props.fits : props.fits.slice(0, few)), ...props.misses])
+// One that is only just too tight is looked for by its name, so it is never hidden.
+const shown = computed(() => [
+  ...props.fits.filter((f, i) => all.value || i < few || f.verdict === 'too tight'),
+  ...props.misses,
+])
 </script>
 
 <template>
