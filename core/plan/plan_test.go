@@ -144,58 +144,6 @@ func TestApplyKeepsWhatIsGood(t *testing.T) {
 	}
 }
 
-// I have an envelope: every school's card for it, and one of them taken over.
-func TestStartFromAnEnvelope(t *testing.T) {
-	j, shop := sample()
-	if plan.Make(j, shop).Start != nil {
-		t.Error("a job that came with a card has an envelope to start from")
-	}
-	if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "start.school", Text: text("quarter")}}); len(problems) != 1 {
-		t.Error("a school without an envelope is applied")
-	}
-	if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "start.width", Text: text("6")}}); len(problems) != 1 {
-		t.Error("an envelope that is not there is measured")
-	}
-	j.Start = &plan.Start{Format: "a7"}
-	rows := map[string]plan.SchoolRow{}
-	for _, r := range plan.Make(j, shop).Start.Schools {
-		rows[string(r.ID)] = r
-	}
-	// A7 is 7 1/4 x 5 1/4; the sample is 0.85 mm thick.
-	for id, want := range map[string]string{"quarter": "7 × 5", "raised": "6 7⁄8 × 4 7⁄8", "trade": "7 × 5", "inch": "7 × 5", "measure": "6 15⁄16 × 4 15⁄16", "metric": "7 × 5", "own": "7 × 5"} {
-		if rows[id].Size != want {
-			t.Errorf("%s: %s, want %s", id, rows[id].Size, want)
-		}
-	}
-	if r := rows["quarter"]; r.Flat != "14 × 5" || r.Verdict != "right" || r.Current {
-		t.Errorf("quarter step: %+v", r)
-	}
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "start.school", Text: text("raised")}})
-	if len(problems) > 0 || got.Card.Width != 7*in-in/8 || got.Card.Height != 5*in-in/8 {
-		t.Errorf("taken over: %v x %v, %v", got.Card.Width, got.Card.Height, problems)
-	}
-	j.Card.Width, j.Card.Height = 4*in, 6*in // upright
-	if got, _ := plan.Apply(j, shop, []plan.Edit{{Path: "start.school", Text: text("quarter")}}); got.Card.Width != 5*in || got.Card.Height != 7*in {
-		t.Errorf("an upright card becomes %v x %v", got.Card.Width, got.Card.Height)
-	}
-
-	j.Start = &plan.Start{Format: plan.OwnEnvelope, Width: 6 * in, Height: 4 * in}
-	got, problems = plan.Apply(j, shop, []plan.Edit{{Path: "start.width", Text: text("165 mm")}, {Path: "start.height", Text: text("0")}})
-	if got.Start.Width != 165*measure.Millimetre || len(problems) != 1 || problems[0].Path != "start.height" || j.Start.Width != 6*in {
-		t.Errorf("measured: %+v, %v", got.Start, problems)
-	}
-	if rows := plan.Make(got, shop).Start.Schools; rows[2].Size != "" || rows[2].Why != "the trade lists no card for it" {
-		t.Errorf("trade size of an own envelope: %+v", rows[2])
-	}
-	j.Start.Format = "moon"
-	if problems := j.Check(shop); len(problems) != 1 || problems[0].Path != "start.format" {
-		t.Errorf("an unknown envelope: %v", problems)
-	}
-	if _, problems := plan.Apply(got, shop, []plan.Edit{{Path: "start.school", Text: text("luck")}}); len(problems) != 1 {
-		t.Error("an unknown school is applied")
-	}
-}
-
 func TestSteps(t *testing.T) {
 	j, shop := sample()
 	step := func(j plan.Job, n int) plan.Job {
@@ -340,50 +288,6 @@ func TestNotesForWhatGoesWrong(t *testing.T) {
 		}
 		if !found {
 			t.Errorf("%s: nothing is said of %q: %+v", tt.name, tt.says, plan.Make(j, shop).Envelope.Blank.Notes)
-		}
-	}
-}
-
-func TestPostSentences(t *testing.T) {
-	for _, tt := range []struct {
-		name   string
-		w, h   measure.Length
-		thick  measure.Length
-		short  string
-		phrase string
-	}{
-		{"plain", 7 * in, 5 * in, in / 24, "letter", "it goes as a letter"},
-		{"square", 5 * in, 5 * in, in / 24, "letter + surcharge", "Square, so as a letter"},
-		{"nearly square", 5*in + in/2, 5 * in, in / 24, "letter + surcharge", "Nearly square"},
-		{"slim", 9 * in, 3*in + in/4, in / 24, "letter + surcharge", "Long and slim"},
-		{"square over the ceiling", 5*in + 13*in/16, 5*in + 13*in/16, in / 24, "letter + surcharge", "No envelope saves it"},
-		{"thick", 7 * in, 5 * in, in / 3, "large envelope", "too thick by"},
-		{"tiny", 2 * in, 2 * in, in / 24, "not mailable", "Too small for any mail"},
-		{"tiny and thick", 2 * in, 2 * in, in / 2, "ask first", "Ask at the counter"},
-		{"huge", 20 * in, 16 * in, in / 24, "no letter", "too long by"},
-	} {
-		j, shop := sample()
-		j.Card.Width, j.Card.Height, j.Card.Thickness = tt.w, tt.h, &tt.thick
-		p := plan.Make(j, shop).Post
-		if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.phrase) {
-			t.Errorf("%s: %s: %s", tt.name, p.Short, p.Sentence.Text)
-		}
-	}
-}
-
-// The same square card elsewhere: plain in the United Kingdom, large in Germany.
-func TestPostElsewhere(t *testing.T) {
-	for _, tt := range []struct{ to, short, says string }{
-		{"uk-inland", "letter", "By the published limits it goes as a letter."},
-		{"germany-home", "large letter", "it goes as a large letter: too high by "},
-		{plan.ByHand, "by hand", "Given by hand"},
-	} {
-		j, shop := sample()
-		shop.Unit = measure.Millimetres
-		j.Post.Destination = tt.to
-		p := plan.Make(j, shop).Post
-		if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.says) {
-			t.Errorf("%s: %s: %s", tt.to, p.Short, p.Sentence.Text)
 		}
 	}
 }

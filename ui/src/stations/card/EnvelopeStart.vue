@@ -52,7 +52,7 @@ function choose(format: string | null) {
     </div>
     <template v-if="plan">
       <p data-test="start-sentence">{{ plan.sentence.text }}</p>
-      <table>
+      <table class="numbers-table">
         <thead>
           <tr>
             <th scope="col" class="words">How to choose</th>
@@ -118,38 +118,9 @@ function choose(format: string | null) {
 .format {
   flex: 0 1 320px;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-  max-width: 1100px;
-}
-th,
-td {
-  text-align: right;
-  padding: 6px 12px;
-  border-bottom: 1px solid var(--line);
-}
-thead th {
-  font-size: 14px;
-  font-weight: 500;
-  color: var(--soft);
-}
-tbody th {
-  font-weight: 600;
-}
-.words {
-  text-align: left;
-}
-th:first-child {
-  padding-left: 0;
-}
 .number {
   font-size: 20px;
   font-weight: 650;
   white-space: nowrap;
-}
-.here th,
-.here td {
-  background: color-mix(in srgb, var(--mark) 45%, transparent);
 }
 </style>

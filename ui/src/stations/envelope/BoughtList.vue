@@ -23,7 +23,7 @@ const shown = computed(() => [
         <template v-else>{{ span.text }}</template>
       </template>
     </p>
-    <table v-if="shown.length">
+    <table v-if="shown.length" class="numbers-table">
       <thead>
         <tr>
           <th scope="col">Envelope</th>
@@ -66,29 +66,6 @@ const shown = computed(() => [
 }
 .sum {
   font-size: 18px;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  max-width: 1100px;
-}
-th,
-td {
-  text-align: right;
-  padding: 6px 12px;
-  border-bottom: 1px solid var(--line);
-}
-thead th {
-  font-size: 14px;
-  font-weight: 500;
-  color: var(--soft);
-}
-th:first-child,
-.words {
-  text-align: left;
-}
-th:first-child {
-  padding-left: 0;
 }
 .miss {
   color: var(--soft);

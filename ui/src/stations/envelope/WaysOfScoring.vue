@@ -53,7 +53,7 @@ const choices = computed(() => props.ways.map((w) => ({ id: w.id, name: w.name }
         />
       </div>
     </div>
-    <table>
+    <table class="numbers-table">
       <caption class="sr">
         What is left of ease and seam when cuts and scores are off by half a tick
       </caption>
@@ -126,37 +126,9 @@ small {
   gap: 6px;
   font-size: 17px;
 }
-table {
-  border-collapse: collapse;
-  max-width: 860px;
-  width: 100%;
-}
-th,
-td {
-  text-align: right;
-  padding: 5px 12px;
-  border-bottom: 1px solid var(--line);
-}
-thead th {
-  font-size: 14px;
-  font-weight: 500;
-  color: var(--soft);
-}
-th:first-child {
-  text-align: left;
-  padding-left: 0;
-}
-.here th,
-.here td {
-  background: color-mix(in srgb, var(--mark) 45%, transparent);
-}
 @media (max-width: 1000px) {
   .set {
     grid-template-columns: minmax(0, 1fr);
-  }
-  th,
-  td {
-    padding: 5px 6px;
   }
 }
 </style>

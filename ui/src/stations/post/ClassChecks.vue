@@ -28,7 +28,7 @@ function mark(c: CheckPlan) {
       <h2>{{ result.name }}</h2>
       <span>{{ outcomes[result.outcome] }}</span>
     </summary>
-    <table>
+    <table class="numbers-table">
       <thead>
         <tr>
           <th scope="col" class="words">Measure</th>
@@ -85,35 +85,16 @@ summary::-webkit-details-marker {
 h2::first-letter {
   text-transform: uppercase;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-  max-width: 1100px;
-}
-th,
-td {
-  text-align: right;
-  padding: 6px 12px 6px 0;
-  border-bottom: 1px solid var(--line);
-}
-thead th {
-  font-size: 14px;
-  font-weight: 500;
-  color: var(--soft);
-}
-tbody th {
-  font-weight: 600;
-}
 td {
   white-space: nowrap;
+}
+.numbers-table :is(th, td) {
+  padding: 6px 12px 6px 0;
 }
 small {
   font-size: 13px;
   font-weight: 400;
   white-space: nowrap;
-}
-.words {
-  text-align: left;
 }
 th.words::first-letter {
   text-transform: uppercase;
@@ -124,6 +105,5 @@ th.words::first-letter {
 }
 .gauge {
   width: 96px;
-  padding-right: 0;
 }
 </style>

@@ -1,0 +1,53 @@
+package plan_test
+
+import (
+	"strings"
+	"testing"
+
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+)
+
+func TestPostSentences(t *testing.T) {
+	for _, tt := range []struct {
+		name   string
+		w, h   measure.Length
+		thick  measure.Length
+		short  string
+		phrase string
+	}{
+		{"plain", 7 * in, 5 * in, in / 24, "letter", "it goes as a letter"},
+		{"square", 5 * in, 5 * in, in / 24, "letter + surcharge", "Square, so as a letter"},
+		{"nearly square", 5*in + in/2, 5 * in, in / 24, "letter + surcharge", "Nearly square"},
+		{"slim", 9 * in, 3*in + in/4, in / 24, "letter + surcharge", "Long and slim"},
+		{"square over the ceiling", 5*in + 13*in/16, 5*in + 13*in/16, in / 24, "letter + surcharge", "No envelope saves it"},
+		{"thick", 7 * in, 5 * in, in / 3, "large envelope", "too thick by"},
+		{"tiny", 2 * in, 2 * in, in / 24, "not mailable", "Too small for any mail"},
+		{"tiny and thick", 2 * in, 2 * in, in / 2, "ask first", "Ask at the counter"},
+		{"huge", 20 * in, 16 * in, in / 24, "no letter", "too long by"},
+	} {
+		j, shop := sample()
+		j.Card.Width, j.Card.Height, j.Card.Thickness = tt.w, tt.h, &tt.thick
+		p := plan.Make(j, shop).Post
+		if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.phrase) {
+			t.Errorf("%s: %s: %s", tt.name, p.Short, p.Sentence.Text)
+		}
+	}
+}
+
+// The same square card elsewhere: plain in the United Kingdom, large in Germany.
+func TestPostElsewhere(t *testing.T) {
+	for _, tt := range []struct{ to, short, says string }{
+		{"uk-inland", "letter", "By the published limits it goes as a letter."},
+		{"germany-home", "large letter", "it goes as a large letter: too high by "},
+		{plan.ByHand, "by hand", "Given by hand"},
+	} {
+		j, shop := sample()
+		shop.Unit = measure.Millimetres
+		j.Post.Destination = tt.to
+		p := plan.Make(j, shop).Post
+		if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.says) {
+			t.Errorf("%s: %s: %s", tt.to, p.Short, p.Sentence.Text)
+		}
+	}
+}
