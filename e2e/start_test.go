@@ -1,14 +1,18 @@
 package e2e
 
-import "testing"
+import (
+	"testing"
 
-// chooseFormat picks an envelope by name from the open list.
-func (w *window) chooseFormat(name string) {
+	"github.com/go-rod/rod/lib/input"
+)
+
+// choose picks an entry by the beginning of its name from a list that opens.
+func (w *window) choose(list, name string) {
 	w.t.Helper()
-	w.click(test("start-format") + " .v-field")
+	w.click(test(list) + " .v-field")
 	el, err := w.Timeout(patience).ElementR(".v-overlay-container .v-list-item", "^"+name)
 	if err != nil {
-		w.t.Fatalf("the list offers no %s: %v", name, err)
+		w.t.Fatalf("%s offers no %s: %v", list, name, err)
 	}
 	el.MustClick()
 }
@@ -20,7 +24,7 @@ func TestStartFromAnEnvelope(t *testing.T) {
 	w := open(t, p, "/")
 	at := w.openJob("Meteor-night invitation")
 	w.see(test("start"), "measure one from an unlabelled pile")
-	w.chooseFormat("A2")
+	w.choose("start-format", "A2")
 	w.see(test("start-sentence"), "A2, 5 3/4 × 4 3/8 in outside")
 	w.see(test("school-quarter"), "5 1/2 × 4 1/8")
 	w.see(test("school-trade"), "5 1/2 × 4 1/4")
@@ -32,7 +36,7 @@ func TestStartFromAnEnvelope(t *testing.T) {
 	w.click(test("undo"))
 	w.see(test("ticket-card")+" .value", "7 × 5")
 
-	w.chooseFormat("Measured")
+	w.choose("start-format", "Measured")
 	w.fill("field-start.width", "165 mm")
 	w.fill("field-start.height", "4 1/")
 	w.fill("field-start.height", "4 5/8")
@@ -49,5 +53,32 @@ func TestStartFromAnEnvelope(t *testing.T) {
 	w.saved()
 	w.goTo(at)
 	w.see(test("school-quarter"), "this card")
+	w.quiet()
+}
+
+// The schools of the diamond: the punch board fixes the seam at twice its
+// notch, the card's diagonal plus an inch fixes the sheet.
+func TestSchoolsOfTheDiamond(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.openJob("Meteor-night thanks, square")
+	w.goTo(at[:len(at)-len("card")] + "envelope")
+	w.see(test("headline"), "Cut 8 13/16 square")
+	w.choose("pick-school", "Punch board")
+	// S = 8.0023 + 2 · 3/8 = 8.752; on 8 13/16 the punch would have to sit between
+	// 4.376 and 4.436, where there is no sixteenth, so 8 7/8 and 4 7/16.
+	w.see(test("headline"), "Cut 8 7/8 square. Punch in turn at 4 7/16 and 4 7/16")
+	w.see(test("reading-seam"), "3/4")
+	w.fill("shop-tools.notchDepth", "1/2")
+	w.Keyboard.MustType(input.Enter)
+	w.see(test("headline"), "Cut 9 1/8 square")
+	w.see(test("reading-seam"), "1")
+	w.choose("pick-school", "Card's diagonal plus an inch")
+	// 5.375 √2 + 1 + 1.5 · 0.0335 = 8.652, up to 8 11/16.
+	w.see(test("headline"), "Cut 8 11/16 square. Score twice")
+	w.fill("field-envelope.ease", "1/2")
+	w.see(test("notes"), "narrower than the")
+	w.fill("field-envelope.ease", "1")
+	w.see(test("notes"), "The back does not close")
 	w.quiet()
 }
