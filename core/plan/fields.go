@@ -162,6 +162,8 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 	case "card.panels":
 		job.Card.Panels, err = wholeNumber(job.panels(), e, "panels", card.LeastPanels, card.MostPanels)
 		return job, err
+	case "start.format":
+		return applyFormat(job, e)
 	case "start.school":
 		return applySchool(job, shop, e)
 	}

@@ -119,6 +119,28 @@ func (m maker) cardFor(s envelope.School) (envelope.Size, bool) {
 	return size, ok && min(size.Width, size.Height) >= leastCard
 }
 
+// startRoom is how much larger than the card a measured envelope is taken to be
+// until the maker types what the ruler says.
+const startRoom = measure.Inch / 2
+
+// applyFormat chooses the envelope that the maker came with; an empty text means
+// that there is none.
+func applyFormat(job Job, e Edit) (Job, error) {
+	if e.Text == nil || *e.Text == "" {
+		job.Start = nil
+		return job, nil
+	}
+	s := Start{Format: *e.Text, Width: job.Card.Width + startRoom, Height: job.Card.Height + startRoom}
+	if job.Start != nil {
+		s.Width, s.Height = job.Start.Width, job.Start.Height // as measured before
+	}
+	if _, ok := s.format(); !ok {
+		return job, refuse("The envelope “%s” is not known: choose one of the list, or measure yours.", clip(s.Format))
+	}
+	job.Start = &s
+	return job, nil
+}
+
 // applySchool makes the job's card the one that a school makes for its envelope.
 func applySchool(job Job, shop Shop, e Edit) (Job, error) {
 	if job.Start == nil || e.Text == nil {

@@ -50,6 +50,22 @@ func TestStartFromAnEnvelope(t *testing.T) {
 	if rows := plan.Make(got, shop).Start.Schools; rows[2].Size != "" || rows[2].Why != "the trade lists no card for it" {
 		t.Errorf("trade size of an own envelope: %+v", rows[2])
 	}
+	// Choosing another and coming back keeps what was measured.
+	back, problems := plan.Apply(got, shop, []plan.Edit{{Path: "start.format", Text: text("a7")}, {Path: "start.format", Text: text(plan.OwnEnvelope)}})
+	if len(problems) > 0 || back.Start.Width != 165*measure.Millimetre {
+		t.Errorf("chosen again: %+v, %v", back.Start, problems)
+	}
+	if none, _ := plan.Apply(got, shop, []plan.Edit{{Path: "start.format", Text: text("")}}); none.Start != nil {
+		t.Errorf("cleared: %+v", none.Start)
+	}
+	card, _ := sample()
+	first, _ := plan.Apply(card, shop, []plan.Edit{{Path: "start.format", Text: text(plan.OwnEnvelope)}})
+	if first.Start == nil || first.Start.Width != card.Card.Width+in/2 || len(first.Check(shop)) > 0 {
+		t.Errorf("a measured envelope begins as %+v", first.Start)
+	}
+	if _, problems := plan.Apply(card, shop, []plan.Edit{{Path: "start.format", Text: text("moon")}}); len(problems) != 1 {
+		t.Error("an unknown envelope is chosen")
+	}
 	j.Start.Format = "moon"
 	if problems := j.Check(shop); len(problems) != 1 || problems[0].Path != "start.format" {
 		t.Errorf("an unknown envelope: %v", problems)

@@ -14,20 +14,10 @@ const formats = computed(() =>
 const start = computed(() => props.job.job.value?.start)
 const plan = computed(() => props.job.plan.value?.start)
 
-/** A measured envelope begins as the card with room round it, to be typed over. */
-const room = 12.7e6 // nanometres
-
-function choose(format: string | null) {
-  props.job.choose((j) => ({
-    ...j,
-    start: format
-      ? {
-          format,
-          width: j.start?.width || j.card.width + room,
-          height: j.start?.height || j.card.height + room,
-        }
-      : undefined,
-  }))
+/** An act rather than a text that stands in a field: it is left as soon as it is done. */
+function act(path: string, text: string) {
+  props.job.type(path, text)
+  props.job.leave(path)
 }
 </script>
 
@@ -43,7 +33,7 @@ function choose(format: string | null) {
         aria-label="The envelope you have"
         clearable
         data-test="start-format"
-        @update:model-value="choose"
+        @update:model-value="act('start.format', $event ?? '')"
       />
       <template v-if="start?.format === 'own'">
         <LengthField :job="job" path="start.width" label="outside, across" />
@@ -86,7 +76,7 @@ function choose(format: string | null) {
                 size="small"
                 :aria-label="`Make the card ${s.size}`"
                 :data-test="`take-${s.id}`"
-                @click="(job.type('start.school', s.id), job.leave('start.school'))"
+                @click="act('start.school', s.id)"
               >
                 Make it this
               </v-btn>
