@@ -1,0 +1,155 @@
+package cutting
+
+import "yellowparcel/core/measure"
+
+// Equal returns how a sheet is cut into the most pieces of one size: the true
+// most that cuts from edge to edge give, as long as the sheet holds no more than
+// some thousands. Of two ways with the same number the one with nothing turned
+// is preferred.
+func Equal(s Sheet, p Piece) Layout {
+	pat := equal(s, p, 0, 1)
+	return pat.layout(1)
+}
+
+// exactly reports whether equal gives the true most: it looks at every way that
+// can matter, unless the pieces are tiny or the trimmer cannot cut every way.
+func exactly(s Sheet, p Piece) bool {
+	return s.limit() >= max(s.Width, s.Height) && s.area() <= mostExact*p.area()
+}
+
+// equal fills a sheet with pieces of one line of an order of so many lines.
+func equal(s Sheet, p Piece, line, lines int) pattern {
+	e := equals{s: s, p: p, line: line, memo: map[[2]measure.Length]halved{}}
+	pat := blankPattern(s, lines)
+	if p.Width > 0 && p.Height > 0 {
+		e.build(&pat, 0)
+	}
+	return pat
+}
+
+// mostExact is how many pieces a rectangle may hold for every way of cutting it
+// to be looked at; beyond that a plain grid loses less than can be seen.
+const mostExact = 400
+
+// halved is the best way to cut a rectangle: as a grid, or in two.
+type halved struct {
+	count, turned int
+	down          bool
+	at            measure.Length // zero for a grid
+	gridTurned    bool
+}
+
+func (h halved) over(g halved) bool {
+	return h.count > g.count || h.count == g.count && h.turned < g.turned
+}
+
+type equals struct {
+	s    Sheet
+	p    Piece
+	line int
+	memo map[[2]measure.Length]halved
+}
+
+// grid counts rows and columns of pieces that lie the same way.
+func (e equals) grid(w, h measure.Length, turned bool) halved {
+	pw, ph := e.p.Width, e.p.Height
+	if turned {
+		pw, ph = ph, pw
+	}
+	if pw > w || ph > h || e.s.splits(w, h, pw, ph) == 0 {
+		return halved{}
+	}
+	count := int(w/pw) * int(h/ph)
+	g := halved{count: count, gridTurned: turned}
+	if turned {
+		g.turned = count
+	}
+	return g
+}
+
+func (e equals) best(w, h measure.Length) halved {
+	key := [2]measure.Length{w, h}
+	if known, ok := e.memo[key]; ok {
+		return known
+	}
+	best := e.grid(w, h, false)
+	if e.p.Turn {
+		if t := e.grid(w, h, true); t.over(best) {
+			best = t
+		}
+	}
+	ceiling := int(float64(w) * float64(h) / e.p.area() * (1 + 1e-12))
+	if best.count < ceiling && ceiling <= mostExact && e.p.Turn {
+		for _, down := range [2]bool{true, false} {
+			best = e.divide(w, h, down, ceiling, best)
+		}
+	}
+	e.memo[key] = best
+	return best
+}
+
+// divide tries every cut in one direction at sums of the piece's sides; the
+// smaller part may always be pushed to such a sum.
+func (e equals) divide(w, h measure.Length, down bool, ceiling int, best halved) halved {
+	long, length := w, h
+	if !down {
+		long, length = h, w
+	}
+	if length > e.s.limit() {
+		return best
+	}
+	for a := measure.Length(0); a <= long/2; a += e.p.Width {
+		for x := a; x <= long/2; x += e.p.Height {
+			if x == 0 {
+				continue
+			}
+			if best.count >= ceiling {
+				return best
+			}
+			first, second := e.part(w, h, down, x)
+			if try := (halved{count: first.count + second.count, turned: first.turned + second.turned, down: down, at: x}); try.over(best) {
+				best = try
+			}
+		}
+	}
+	return best
+}
+
+func (e equals) part(w, h measure.Length, down bool, x measure.Length) (first, second halved) {
+	if down {
+		return e.best(x, h), e.best(w-x, h)
+	}
+	return e.best(w, x), e.best(w, h-x)
+}
+
+// build carries the best way out on a leaf.
+func (e equals) build(p *pattern, at int32) {
+	r := p.nodes[at].Rect
+	b := e.best(r.Width, r.Height)
+	if b.count == 0 {
+		return
+	}
+	if b.at > 0 {
+		first, second := p.cut(at, b.down, b.at)
+		e.build(p, first)
+		e.build(p, second)
+		return
+	}
+	e.rows(p, at, b.gridTurned)
+}
+
+// rows cuts a leaf into strips and each strip into pieces.
+func (e equals) rows(p *pattern, at int32, turned bool) {
+	w, h := e.p.Width, e.p.Height
+	if turned {
+		w, h = h, w
+	}
+	across := e.s.splits(p.nodes[at].Width, p.nodes[at].Height, w, h)&acrossFirst != 0
+	for leaves := []int32{at}; len(leaves) > 0; {
+		next := leaves[len(leaves)-1]
+		leaves = leaves[:len(leaves)-1]
+		if r := p.nodes[next].Rect; w <= r.Width && h <= r.Height && e.s.splits(r.Width, r.Height, w, h) != 0 {
+			leaves = append(leaves, p.put(next, e.line, w, h, turned, across && e.s.splits(r.Width, r.Height, w, h)&acrossFirst != 0)...)
+		}
+	}
+}
