@@ -7,8 +7,7 @@ import "yellowparcel/core/measure"
 // some thousands. Of two ways with the same number the one with nothing turned
 // is preferred.
 func Equal(s Sheet, p Piece) Layout {
-	pat := equal(s, p, 0, 1)
-	return pat.layout(1)
+	return equal(s, p, 0, 1, false).layout(1)
 }
 
 // exactly reports whether equal gives the true most: it looks at every way that
@@ -17,9 +16,10 @@ func exactly(s Sheet, p Piece) bool {
 	return s.limit() >= max(s.Width, s.Height) && s.area() <= mostExact*p.area()
 }
 
-// equal fills a sheet with pieces of one line of an order of so many lines.
-func equal(s Sheet, p Piece, line, lines int) pattern {
-	e := equals{s: s, p: p, line: line, memo: map[[2]measure.Length]halved{}}
+// equal fills a sheet with pieces of one line of an order of so many lines; grids
+// are cut in strips that run down, or across.
+func equal(s Sheet, p Piece, line, lines int, down bool) pattern {
+	e := equals{s: s, p: p, line: line, down: down, memo: map[[2]measure.Length]halved{}}
 	pat := blankPattern(s, lines)
 	if p.Width > 0 && p.Height > 0 {
 		e.build(&pat, 0)
@@ -47,6 +47,7 @@ type equals struct {
 	s    Sheet
 	p    Piece
 	line int
+	down bool
 	memo map[[2]measure.Length]halved
 }
 
@@ -144,12 +145,23 @@ func (e equals) rows(p *pattern, at int32, turned bool) {
 	if turned {
 		w, h = h, w
 	}
-	across := e.s.splits(p.nodes[at].Width, p.nodes[at].Height, w, h)&acrossFirst != 0
+	prefer := acrossFirst
+	if e.down {
+		prefer = downFirst
+	}
 	for leaves := []int32{at}; len(leaves) > 0; {
 		next := leaves[len(leaves)-1]
 		leaves = leaves[:len(leaves)-1]
-		if r := p.nodes[next].Rect; w <= r.Width && h <= r.Height && e.s.splits(r.Width, r.Height, w, h) != 0 {
-			leaves = append(leaves, p.put(next, e.line, w, h, turned, across && e.s.splits(r.Width, r.Height, w, h)&acrossFirst != 0)...)
+		r := p.nodes[next].Rect
+		if w > r.Width || h > r.Height {
+			continue
+		}
+		ways := e.s.splits(r.Width, r.Height, w, h)
+		if ways&prefer != 0 {
+			ways = prefer
+		}
+		if ways != 0 {
+			leaves = append(leaves, p.put(next, e.line, w, h, turned, ways&acrossFirst != 0)...)
 		}
 	}
 }

@@ -203,7 +203,7 @@ func (c *coverer) choose(free members, sheets, chosen []int32) {
 	held := make([]int, len(c.m.lines))
 	for _, s := range sheets {
 		set := c.m.blocks[s].set
-		c.m.s.steps += 4
+		c.m.s.steps += 1 + len(held)/2
 		for i := range held {
 			if set.has(i) {
 				held[i]++

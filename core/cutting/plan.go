@@ -83,7 +83,7 @@ type Plan struct {
 func (p Plan) Proven() bool { return p.Sheets <= p.Bound }
 
 // better compares by what a maker wants: fewest sheets, then fewest settings,
-// then the largest offcut.
+// then the largest offcut, then the fewest cuts.
 func (p Plan) better(q Plan) bool {
 	if p.Sheets != q.Sheets {
 		return p.Sheets < q.Sheets
@@ -91,5 +91,16 @@ func (p Plan) better(q Plan) bool {
 	if len(p.Steps) != len(q.Steps) {
 		return len(p.Steps) < len(q.Steps)
 	}
-	return p.Offcut.area() > q.Offcut.area()
+	if a, b := p.Offcut.area(), q.Offcut.area(); a != b {
+		return a > b
+	}
+	return p.cuts() < q.cuts()
+}
+
+// cuts is how many cuts are made, stacks of sheets counted once.
+func (p Plan) cuts() (n int) {
+	for _, s := range p.Steps {
+		n += len(s.Cuts)
+	}
+	return n
 }

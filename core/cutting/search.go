@@ -53,11 +53,7 @@ func Search(ctx context.Context, o Order, steps int, tell func(Progress)) Plan {
 		return p
 	}
 	s.start()
-	if single := s.single(); single >= 0 {
-		if exactly(o.Sheet, o.Pieces[single]) {
-			s.bound = s.best.Sheets
-		}
-	} else {
+	if s.single() < 0 {
 		s.kits()
 		s.match()
 		s.improve()
@@ -123,10 +119,15 @@ func (s *searcher) single() int {
 
 // start tries the plain orders of lines, and each line's best sheet.
 func (s *searcher) start() {
-	s.offer(s.mono())
-	if s.single() >= 0 {
+	s.offer(s.mono(false))
+	if line := s.single(); line >= 0 {
+		if exactly(s.order.Sheet, s.order.Pieces[line]) {
+			s.bound = s.best.Sheets
+		}
+		s.offer(s.mono(true))
 		return
 	}
+	s.offer(s.mono(true))
 	for _, by := range sorts {
 		order := s.sorted(by)
 		for split := range chanceRest {
@@ -141,8 +142,8 @@ func (s *searcher) start() {
 }
 
 // mono cuts sheets of one line each as long as they come out full, and the rest
-// together.
-func (s *searcher) mono() []repeated {
+// together; strips run down, or across.
+func (s *searcher) mono(down bool) []repeated {
 	left := slices.Clone(s.want)
 	var list []repeated
 	for i, p := range s.order.Pieces {
@@ -152,7 +153,7 @@ func (s *searcher) mono() []repeated {
 		if s.order.Sheet.grid(p.Width, p.Height) > left[i] {
 			continue // they do not fill a sheet
 		}
-		full := equal(s.order.Sheet, p, i, len(left))
+		full := equal(s.order.Sheet, p, i, len(left), down)
 		if n := full.times(left); n > 0 {
 			list = append(list, repeated{full, n})
 			left[i] -= n * full.used[i]
@@ -162,7 +163,7 @@ func (s *searcher) mono() []repeated {
 		return list
 	}
 	if line := s.single(); line >= 0 {
-		s.offer(append(slices.Clone(list), repeated{equal(s.order.Sheet, s.order.Pieces[line], line, len(left)).first(left[line]), 1}))
+		s.offer(append(slices.Clone(list), repeated{equal(s.order.Sheet, s.order.Pieces[line], line, len(left), down).first(left[line]), 1}))
 	}
 	rest := s.all(left, rule{order: s.sorted(sorts[0])})
 	if rest == nil {

@@ -34,6 +34,16 @@ const (
 // thickness over everything.
 type Card struct {
 	Width, Height, Thickness measure.Length
+	// Takes is how much room the thickness takes in width and height; nil counts
+	// it as a block that runs to the edges, the safe upper bound.
+	Takes *Size
+}
+
+func (c Card) takes() Size {
+	if c.Takes != nil {
+		return *c.Takes
+	}
+	return Size{c.Thickness, c.Thickness}
 }
 
 // Fit is how one card sits in one envelope.
@@ -42,8 +52,7 @@ type Fit struct {
 	// Turned is set when the card goes in a quarter turn round.
 	Turned bool
 	// EaseWidth and EaseHeight are the extra room along the card's own width
-	// and height, total over both sides, as a block: the room that thickness
-	// eats is taken off. Negative means too small by that much.
+	// and height, total over both sides; the room that thickness takes is off. Negative means too small by that much.
 	EaseWidth, EaseHeight measure.Length
 	Verdict               Verdict
 }
@@ -53,7 +62,7 @@ func (f Fit) ShortBy() measure.Length { return max(0, -min(f.EaseWidth, f.EaseHe
 
 // FitCard judges a card in a folded paper envelope of the given caliper, in
 // the better of the two orientations. The interior is the outer size less
-// twice the caliper, the thickness counts as a block running to the edges.
+// twice the caliper.
 func FitCard(f Format, c Card, caliper measure.Length) Fit {
 	upright := fitAs(f, c, caliper, false)
 	if turned := fitAs(f, c, caliper, true); turned.better(upright) {
@@ -67,7 +76,8 @@ func fitAs(f Format, c Card, caliper measure.Length, turned bool) Fit {
 	if turned {
 		w, h = h, w
 	}
-	fit := Fit{Format: f, Turned: turned, EaseWidth: w - c.Width - c.Thickness, EaseHeight: h - c.Height - c.Thickness}
+	t := c.takes()
+	fit := Fit{Format: f, Turned: turned, EaseWidth: w - c.Width - t.Width, EaseHeight: h - c.Height - t.Height}
 	allow := measure.Length(0)
 	if c.Thickness < plainLayers && f.soldFor(c) {
 		// The trade's own pairs count the card and the envelope as flat.
@@ -130,7 +140,8 @@ func (f Fit) better(g Fit) bool {
 }
 
 // Rank judges the card in every format: best verdict first, then the ease
-// nearest to the wished one, then the order of the list.
+// nearest to the wished one, then those that are owned before those to be
+// bought, then the order of the list.
 func Rank(list []Format, c Card, caliper, wished measure.Length) []Fit {
 	fits := make([]Fit, len(list))
 	for i, f := range list {
@@ -141,7 +152,10 @@ func Rank(list []Format, c Card, caliper, wished measure.Length) []Fit {
 		if rank[a.Verdict] != rank[b.Verdict] {
 			return rank[a.Verdict] < rank[b.Verdict]
 		}
-		return a.off(wished) < b.off(wished)
+		if x, y := a.off(wished), b.off(wished); x != y {
+			return x < y
+		}
+		return a.Format.Owned && !b.Format.Owned
 	})
 	return fits
 }

@@ -81,7 +81,7 @@ func TestTradePairsAreRight(t *testing.T) {
 				if turned {
 					w, h = h, w
 				}
-				fit := FitCard(f, Card{w, h, in / 24}, caliper)
+				fit := FitCard(f, Card{w, h, in / 24, nil}, caliper)
 				if fit.Verdict != Right || fit.Turned != turned {
 					t.Errorf("%s with its own card, turned %v: %q, turned %v, ease %v and %v", f.Name, turned, fit.Verdict, fit.Turned, fit.EaseWidth, fit.EaseHeight)
 				}
@@ -92,21 +92,21 @@ func TestTradePairsAreRight(t *testing.T) {
 
 func TestFitCountsThicknessAndCaliper(t *testing.T) {
 	c := 130 * measure.Micrometre
-	fit := FitCard(format(t, "a7"), Card{7 * in, 5 * in, in / 8}, c)
+	fit := FitCard(format(t, "a7"), Card{7 * in, 5 * in, in / 8, nil}, c)
 	if want := in/4 - 2*c - in/8; fit.EaseWidth != want || fit.EaseHeight != want {
 		t.Errorf("ease %v and %v, want %v", fit.EaseWidth, fit.EaseHeight, want)
 	}
 	if fit.Verdict != Snug {
 		t.Errorf("a card with foam in its plain envelope is %q", fit.Verdict)
 	}
-	long := FitCard(format(t, "a2"), Card{6 * in, 4 * in, 0}, c)
+	long := FitCard(format(t, "a2"), Card{6 * in, 4 * in, 0, nil}, c)
 	if long.Verdict != DoesNotFit || long.ShortBy() != in/4+2*c {
 		t.Errorf("6 x 4 in an A2: %q, short by %v", long.Verdict, long.ShortBy())
 	}
 }
 
 func TestRank(t *testing.T) {
-	fits := Rank(Formats(), Card{5*in + 3*in/8, 5*in + 3*in/8, in / 25}, 130*measure.Micrometre, in/4)
+	fits := Rank(Formats(), Card{5*in + 3*in/8, 5*in + 3*in/8, in / 25, nil}, 130*measure.Micrometre, in/4)
 	if len(fits) != len(Formats()) {
 		t.Fatalf("%d fits for %d formats", len(fits), len(Formats()))
 	}
@@ -115,8 +115,26 @@ func TestRank(t *testing.T) {
 			t.Errorf("%s (%s) stands after %s (%s)", fits[i].Format.Name, fits[i].Verdict, fits[i-1].Format.Name, fits[i-1].Verdict)
 		}
 	}
-	best := FitCard(format(t, "sq-5-1-2"), Card{5*in + 3*in/8, 5*in + 3*in/8, in / 25}, 130*measure.Micrometre)
+	best := FitCard(format(t, "sq-5-1-2"), Card{5*in + 3*in/8, 5*in + 3*in/8, in / 25, nil}, 130*measure.Micrometre)
 	if best.Verdict != Snug {
 		t.Errorf("5 3/8 square in 5 1/2 square is %q", best.Verdict)
+	}
+}
+
+// Counted as it lies a raised card may go where as a block it does not, and an
+// envelope on the shelf goes before one of the same size to be bought.
+func TestRoomAndOwned(t *testing.T) {
+	c := Card{7 * in, 5 * in, 3 * in / 16, nil}
+	if fit := FitCard(format(t, "a7"), c, 130*measure.Micrometre); fit.Verdict != TooTight {
+		t.Errorf("as a block: %q", fit.Verdict)
+	}
+	c.Takes = &Size{in / 16, in / 16}
+	if fit := FitCard(format(t, "a7"), c, 130*measure.Micrometre); fit.Verdict != Right {
+		t.Errorf("as it lies: %q", fit.Verdict)
+	}
+	mine := format(t, "a7")
+	mine.ID, mine.Owned = "mine", true
+	if fits := Rank(append(Formats(), mine), Card{7 * in, 5 * in, 0, nil}, 0, in/4); fits[0].Format.ID != "mine" {
+		t.Errorf("%s stands before the one on the shelf", fits[0].Format.ID)
 	}
 }

@@ -24,6 +24,7 @@ type Format struct {
 	Width  measure.Length // the long side
 	Height measure.Length // the short side
 	Cards  []Size         // the cards it is sold for
+	Owned  bool           // on the maker's shelf, not to be bought
 }
 
 // Size is a card size of the trade, long side as Width.

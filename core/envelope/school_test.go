@@ -51,7 +51,7 @@ func TestEverySchoolFits(t *testing.T) {
 				if !ok {
 					continue
 				}
-				fit := FitCard(f, Card{size.Width, size.Height, in / 32}, caliper)
+				fit := FitCard(f, Card{size.Width, size.Height, in / 32, nil}, caliper)
 				if fit.Verdict == DoesNotFit || fit.Verdict == TooTight {
 					t.Errorf("%s by %s at %v: %s, ease %v and %v", f.Name, s, tick, fit.Verdict, fit.EaseWidth, fit.EaseHeight)
 				}

@@ -23,7 +23,42 @@ type Sheet struct {
 	Name   string         `json:"name"`
 	Width  measure.Length `json:"width"`
 	Height measure.Length `json:"height"`
+	// Off is set when it was taken off the shelf; it stays known to old jobs.
+	Off bool `json:"off,omitempty"`
 }
+
+// Direction is a direction on a sheet, by the side that it runs along.
+type Direction string
+
+// The directions; unknown is the empty one. On a square sheet the long side is
+// the one that stands upright.
+const (
+	Unknown    Direction = ""
+	AlongLong  Direction = "long"
+	AlongShort Direction = "short"
+)
+
+// Valid reports whether d is a known direction.
+func (d Direction) Valid() bool { return d == Unknown || d == AlongLong || d == AlongShort }
+
+// Upright reports whether the direction runs up and down a sheet as it is
+// entered.
+func (d Direction) Upright(s Sheet) bool { return (d == AlongLong) == (s.Height >= s.Width) }
+
+// Surface is what a stock's face is like, which decides what sticks to it.
+type Surface string
+
+// The surfaces; the empty one counts as uncoated.
+const (
+	Uncoated Surface = "uncoated"
+	Coated   Surface = "coated"
+	Foil     Surface = "foil"
+	Vellum   Surface = "vellum"
+	Acetate  Surface = "acetate"
+)
+
+// Surfaces lists the surfaces.
+func Surfaces() []Surface { return []Surface{Uncoated, Coated, Foil, Vellum, Acetate} }
 
 // Stock is a kind of paper or board.
 type Stock struct {
@@ -33,7 +68,21 @@ type Stock struct {
 	GSM float64 `json:"gsm"`
 	// Caliper is the thickness of one sheet.
 	Caliper measure.Length `json:"caliper"`
+	// Grain is the side of the sheet that the fibres run along.
+	Grain Direction `json:"grain,omitempty"`
+	// Pattern is the side of the sheet along which a pattern stands upright, for
+	// one that has a top; such a stock is never turned.
+	Pattern Direction `json:"pattern,omitempty"`
+	Surface Surface   `json:"surface,omitempty"`
+	// Sheet is the ID of the size it is kept in; empty when any sheet will do.
+	Sheet string `json:"sheet,omitempty" maxLength:"40"`
+	// Have is how many sheets of it there are; zero when nobody counted.
+	Have int  `json:"have,omitempty"`
+	Off  bool `json:"off,omitempty"`
 }
+
+// HeavyFold is the weight over which a fold across the grain cracks.
+const HeavyFold = 250.0
 
 // Adhesive is a tape, glue or gum, by the width of its line.
 type Adhesive struct {
@@ -94,7 +143,7 @@ func readSheets(file []byte) ([]Sheet, error) {
 	}
 	list := make([]Sheet, len(rows))
 	for i, r := range rows {
-		list[i] = Sheet{r.ID, r.Name, measure.Length(r.Width), measure.Length(r.Height)}
+		list[i] = Sheet{ID: r.ID, Name: r.Name, Width: measure.Length(r.Width), Height: measure.Length(r.Height)}
 	}
 	return list, nil
 }
@@ -104,13 +153,14 @@ func readStocks(file []byte) ([]Stock, error) {
 		ID, Name string
 		GSM      float64
 		Caliper  measure.Written
+		Surface  Surface
 	}
 	if err := json.Unmarshal(file, &rows); err != nil {
 		return nil, fmt.Errorf("stocks.json: %w", err)
 	}
 	list := make([]Stock, len(rows))
 	for i, r := range rows {
-		list[i] = Stock{r.ID, r.Name, r.GSM, measure.Length(r.Caliper)}
+		list[i] = Stock{ID: r.ID, Name: r.Name, GSM: r.GSM, Caliper: measure.Length(r.Caliper), Surface: r.Surface}
 	}
 	return list, nil
 }

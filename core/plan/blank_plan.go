@@ -69,7 +69,7 @@ func (m maker) diamond() (blank.Diamond, blank.Envelope) {
 	j := m.job
 	stock, _ := m.shop.stock(j.Envelope.Stock)
 	d := blank.NewDiamond(blank.Spec{
-		Width: j.Card.Width, Height: j.Card.Height, Thickness: m.thick.Used,
+		Width: m.outer().Width, Height: m.outer().Height, Thickness: m.thick.Used,
 		Ease: j.Envelope.Ease, Seam: j.Envelope.Seam, ThumbGap: j.Envelope.ThumbGap, Caliper: stock.Caliper,
 		Style: m.style, School: j.Envelope.School, Way: j.Envelope.Way,
 		Board: blank.Board{CornerAt: m.shop.Tools.CornerAt, NotchDepth: m.shop.Tools.NotchDepth},

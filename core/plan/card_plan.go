@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yellowparcel/core/card"
+	"yellowparcel/core/cutting"
 	"yellowparcel/core/measure"
 )
 
@@ -76,7 +77,8 @@ type CardPlan struct {
 	Notes          []Note      `json:"notes"`
 	Sheets         []SheetPlan `json:"sheets"`
 	// Drawing describes the drawing of the flat base in words.
-	Drawing string `json:"drawing"`
+	Drawing string   `json:"drawing"`
+	Room    RoomPlan `json:"room"`
 }
 
 // PartPlan is one part as the maker sees it.
@@ -157,8 +159,9 @@ type SheetPlan struct {
 	Height measure.Length `json:"height"`
 	Each   int            `json:"each"`
 	Take   int            `json:"take"`
-	Pieces []card.Piece   `json:"pieces"`
-	Text   string         `json:"text"`
+	// Pieces are the bases where they lie on the sheet.
+	Pieces []cutting.Placed `json:"pieces"`
+	Text   string           `json:"text"`
 	// Drawing describes the sheet in words.
 	Drawing string `json:"drawing"`
 }
@@ -174,6 +177,7 @@ func (m maker) card() CardPlan {
 		Notes: []Note{},
 	}
 	c.Parts = m.parts()
+	c.Room = m.roomPlan()
 	for _, fold := range card.Folds() {
 		_, p := m.base(fold)
 		c.Bases = append(c.Bases, p)
@@ -182,11 +186,15 @@ func (m maker) card() CardPlan {
 	c.Sentence, c.Drawing = m.baseWords(base)
 	c.Notes = append(c.Notes, m.foldNotes(base)...)
 	none := true
-	for _, s := range m.shop.Sheets {
-		y := card.PerSheet(base.Width, base.Height, s.Width, s.Height)
-		p := SheetPlan{ID: s.ID, Name: s.Name, Width: s.Width, Height: s.Height, Each: y.Count(), Take: y.Sheets(j.Count), Pieces: y.Pieces}
-		p.Text, p.Drawing = m.sheetWords(base, p, y)
-		none = none && y.Count() == 0
+	stock, _ := m.shop.stock(j.Parts[0].Stock)
+	for _, s := range m.shop.onShelf() {
+		on, piece := m.baseOn(stock, s, j.Card.Fold)
+		p := SheetPlan{ID: s.ID, Name: s.Name, Width: s.Width, Height: s.Height, Pieces: cutting.Equal(on, piece).Pieces}
+		if p.Each = len(p.Pieces); p.Each > 0 {
+			p.Take = (j.Count + p.Each - 1) / p.Each
+			none = false
+		}
+		p.Text, p.Drawing = m.sheetWords(base, p)
 		c.Sheets = append(c.Sheets, p)
 	}
 	if none {
@@ -198,11 +206,29 @@ func (m maker) card() CardPlan {
 	return c
 }
 
+// partSizes are the finished sizes of all parts; nothing for one that a border
+// ate.
+func (j Job) partSizes() []card.Size {
+	sizes := make([]card.Size, len(j.Parts))
+	places := append([]int{0}, j.layerParts()...)
+	for i, l := range j.stacked() {
+		sizes[places[i]] = l.Size
+	}
+	for _, at := range j.partsOf(LinerPart) {
+		if l, _, ok := card.Stack(j.page(), []card.Mount{j.Parts[at].mount()}); ok {
+			sizes[at] = l[0].Size
+		}
+	}
+	return sizes
+}
+
 // parts sizes every part; one of which nothing is left is not there.
 func (m maker) parts() []PartPlan {
-	sizes, _, _ := card.Stack(m.job.face(), m.job.borders())
 	var list []PartPlan
-	for i, size := range append([]card.Size{m.job.face()}, sizes...) {
+	for i, size := range m.job.partSizes() {
+		if size.Width == 0 {
+			continue
+		}
 		p := m.job.Parts[i]
 		stock, _ := m.shop.stock(p.Stock)
 		n := layersOf(m.job, p)
@@ -233,6 +259,13 @@ func (m maker) baseWords(b card.Base) (sentence Sentence, drawing string) {
 	outside, inside := m.scores(b, false), m.scores(b, true)
 	if inside == "" {
 		sentence = say("Cut [%s]. Outside up, score at [%s] from the %s, and fold away from the groove: %s.", size, outside, edge, opensLike[b.Fold])
+		if m.job.Card.Towards {
+			from := "left"
+			if b.Across {
+				from = "top"
+			}
+			sentence = say("Cut [%s]. Inside up, score at [%s] from the %s, and fold towards the groove: %s.", size, m.mirrored(b), from, opensLike[b.Fold])
+		}
 	} else {
 		sentence = say("Cut [%s]. Outside up, score at [%s] from the %s; turn it over and score at [%s] from the same edge.", size, outside, edge, inside)
 	}
@@ -244,6 +277,20 @@ func (m maker) baseWords(b card.Base) (sentence Sentence, drawing string) {
 	drawing = fmt.Sprintf("The base lying flat, %s %s, with %s running %s. Its panels from the %s: %s.",
 		size, unit, plural(len(b.Scores), "score"), line, edge, strings.Join(panels, ", "))
 	return sentence, drawing
+}
+
+// mirrored lists the scores as they are read with the inside up: from the same
+// side of the table, what was on the right when the outside was up is on the
+// left now.
+func (m maker) mirrored(b card.Base) string {
+	if b.Across {
+		return m.scores(b, false) // turned over sideways, top stays top
+	}
+	turned := card.Base{}
+	for i := len(b.Scores) - 1; i >= 0; i-- {
+		turned.Scores = append(turned.Scores, card.Score{At: b.Width - b.Scores[i].At})
+	}
+	return m.scores(turned, false)
 }
 
 // scores lists where a base is scored from one of its faces.
@@ -272,17 +319,22 @@ func (m maker) foldNotes(b card.Base) []Note {
 	return notes
 }
 
-func (m maker) sheetWords(b card.Base, p SheetPlan, y card.Yield) (text, drawing string) {
-	if y.Count() == 0 {
+func (m maker) sheetWords(b card.Base, p SheetPlan) (text, drawing string) {
+	if p.Each == 0 {
 		text = fmt.Sprintf("too small: this base needs %s", m.by(b.Width, b.Height))
 		return text, fmt.Sprintf("%s gives no base of %s.", p.Name, m.by(b.Width, b.Height))
 	}
-	turned := ""
-	if y.Turned > 0 && y.Turned < y.Count() {
-		turned = fmt.Sprintf(", %d of them turned", y.Turned)
+	turned, n := "", 0
+	for _, q := range p.Pieces {
+		if q.Turned {
+			n++
+		}
 	}
-	text = fmt.Sprintf("%s a sheet%s, %s for %s", number(y.Count()), turned, plural(p.Take, "sheet"), plural(m.job.Count, "card"))
-	return text, fmt.Sprintf("%s with %s marked on it%s.", p.Name, plural(y.Count(), "base"), turned)
+	if n > 0 && n < p.Each {
+		turned = fmt.Sprintf(", %d of them turned", n)
+	}
+	text = fmt.Sprintf("%s a sheet%s, %s for %s", number(p.Each), turned, plural(p.Take, "sheet"), plural(m.job.Count, "card"))
+	return text, fmt.Sprintf("%s with %s marked on it%s.", p.Name, plural(p.Each, "base"), turned)
 }
 
 func number(n int) string { return strconv.Itoa(n) }

@@ -1,13 +1,11 @@
 package plan
 
 import (
-	"strings"
-
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
-	"yellowparcel/core/envelope"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 )
 
 // Choice is one thing that can be chosen, by what it is called.
@@ -27,6 +25,12 @@ type Choices struct {
 	// Borders are the habits of bordering a layer, by their width.
 	Borders []BorderChoice `json:"borders"`
 	Ticks   []TickChoice   `json:"ticks"`
+	// Sheets, Surfaces, Grains and Patterns are for the shelf.
+	Sheets   []Choice `json:"sheets"`
+	Surfaces []Choice `json:"surfaces"`
+	Grains   []Choice `json:"grains"`
+	Patterns []Choice `json:"patterns"`
+	Rooms    []Choice `json:"rooms"`
 }
 
 // BorderChoice is a habit of bordering a layer.
@@ -60,9 +64,26 @@ func ChoicesIn(shop Shop) Choices {
 		}
 		c.Schools = append(c.Schools, Choice{string(s), name})
 	}
-	for _, s := range shop.Stocks {
-		c.Stocks = append(c.Stocks, Choice{s.ID, s.Name})
+	for _, off := range []bool{false, true} {
+		for _, s := range shop.Stocks {
+			name := s.Name
+			if off {
+				name += " (off the shelf)"
+			}
+			if s.Off == off {
+				c.Stocks = append(c.Stocks, Choice{s.ID, name})
+			}
+		}
 	}
+	for _, s := range shop.onShelf() {
+		c.Sheets = append(c.Sheets, Choice{s.ID, s.Name})
+	}
+	for _, s := range paper.Surfaces() {
+		c.Surfaces = append(c.Surfaces, Choice{string(s), string(s)})
+	}
+	c.Grains = []Choice{{"", "grain not known"}, {string(paper.AlongLong), "grain long"}, {string(paper.AlongShort), "grain short"}}
+	c.Patterns = []Choice{{"", "no top"}, {string(paper.AlongLong), "stands along the long side"}, {string(paper.AlongShort), "stands along the short side"}}
+	c.Rooms = []Choice{{string(AsBlock), "As a block"}, {string(AsHeap), "As it lies"}}
 	for _, a := range shop.Adhesives {
 		c.Adhesives = append(c.Adhesives, Choice{a.ID, a.Name + ", " + shop.Style().ShowUnit(a.Width)})
 	}
@@ -70,9 +91,13 @@ func ChoicesIn(shop Shop) Choices {
 		c.Borders = append(c.Borders, BorderChoice{b.ID, b.Name + ", " + shop.Style().Show(b.Width), b.Width})
 	}
 	c.Formats = append(c.Formats, Choice{OwnEnvelope, "Measured with a ruler"})
-	for _, f := range envelope.Formats() {
+	for _, f := range shop.formats() {
 		w, h := shop.Style().Show(f.Width), shop.Style().Show(f.Height)
-		c.Formats = append(c.Formats, Choice{f.ID, f.Name + ": " + w + " × " + h})
+		name := f.Name + ": " + w + " × " + h
+		if f.Owned {
+			name += ", on your shelf"
+		}
+		c.Formats = append(c.Formats, Choice{f.ID, name})
 	}
 	for _, b := range mail.Rulebooks() {
 		c.Destinations = append(c.Destinations, Choice{b.ID, b.Region + ", " + b.Service})
@@ -84,50 +109,4 @@ func ChoicesIn(shop Shop) Choices {
 		}
 	}
 	return c
-}
-
-// Fields are the inputs of a shop as the screen shows them, by path.
-type Fields map[string]Field
-
-// ShopFields are the lengths of the shop that are typed.
-func ShopFields(shop Shop) Fields {
-	style := shop.Style()
-	return Fields{
-		"tools.cornerAt":   {Text: style.Show(shop.Tools.CornerAt)},
-		"tools.notchDepth": {Text: style.Show(shop.Tools.NotchDepth)},
-	}
-}
-
-// ApplyToShop carries out edits on a copy of the shop; what cannot be used is
-// left as it was and reported.
-func ApplyToShop(shop Shop, edits []Edit) (Shop, []Problem) {
-	var problems []Problem
-	for _, e := range edits {
-		var at *measure.Length
-		switch e.Path {
-		case "tools.cornerAt":
-			at = &shop.Tools.CornerAt
-		case "tools.notchDepth":
-			at = &shop.Tools.NotchDepth
-		}
-		if at == nil || e.Text == nil {
-			problems = append(problems, Problem{Path: e.Path, Message: "There is no field “" + clip(e.Path) + "” to type in a shop."})
-			continue
-		}
-		// The corner may sit before the guide's zero, so here a minus counts.
-		text, negative := *e.Text, false
-		if e.Path == "tools.cornerAt" {
-			bare := strings.TrimSpace(strings.NewReplacer("−", "-", "–", "-").Replace(text))
-			text, negative = strings.CutPrefix(bare, "-")
-		}
-		l, err := measure.Parse(text, shop.Unit)
-		if err != nil {
-			problems = append(problems, Problem{Path: e.Path, Message: err.Error()})
-			continue
-		}
-		if *at = l; negative {
-			*at = -l
-		}
-	}
-	return shop, problems
 }

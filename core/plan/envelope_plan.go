@@ -2,8 +2,10 @@ package plan
 
 import (
 	"fmt"
+	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/measure"
 )
@@ -29,6 +31,17 @@ type FitPlan struct {
 	EaseHeight Shown            `json:"easeHeight"`
 	// Why says in words what the verdict rests on.
 	Why string `json:"why"`
+	// Owned is set for one on the shelf; Have is how many, when counted.
+	Owned bool `json:"owned"`
+	Have  int  `json:"have"`
+	// Outer and Inner are the envelope as the card lies in it; Sides is the ease
+	// left on each side of the centred card.
+	Outer     card.Size `json:"outer"`
+	Inner     card.Size `json:"inner"`
+	SideEase  Shown     `json:"sideEase"`
+	AboveEase Shown     `json:"aboveEase"`
+	// Drawing describes the card in the envelope in words.
+	Drawing string `json:"drawing"`
 }
 
 // soldPaper is the stock that envelopes are sold in, as far as nobody says
@@ -41,13 +54,9 @@ const mostMisses = 3
 func (m maker) envelope(d blank.Diamond, made blank.Envelope) EnvelopePlan {
 	j := m.job
 	stock, _ := m.shop.stock(soldPaper)
-	c := envelope.Card{Width: j.Card.Width, Height: j.Card.Height, Thickness: m.thick.Used}
 	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}}
-	for _, f := range envelope.Rank(envelope.Formats(), c, stock.Caliper, measure.Inch/4) {
-		fit := FitPlan{
-			ID: f.Format.ID, Name: f.Format.Name, Size: m.by(f.Format.Width, f.Format.Height), Verdict: f.Verdict, Turned: f.Turned,
-			EaseWidth: m.shown(f.EaseWidth), EaseHeight: m.shown(f.EaseHeight), Why: m.why(f),
-		}
+	for _, f := range envelope.Rank(m.shop.formats(), m.goesIn(m.room()), stock.Caliper, j.Envelope.Ease) {
+		fit := m.fitPlan(f, stock.Caliper)
 		switch {
 		case f.Verdict != envelope.DoesNotFit:
 			p.Fits = append(p.Fits, fit)
@@ -59,6 +68,52 @@ func (m maker) envelope(d blank.Diamond, made blank.Envelope) EnvelopePlan {
 	p.Blank = m.blank(d, made)
 	return p
 }
+
+// outer is the card over all that sticks out.
+func (m maker) outer() card.Size {
+	c := m.job.Card
+	return card.Size{Width: c.Width + c.OverWidth, Height: c.Height + c.OverHeight}
+}
+
+// goesIn is the card as envelopes are fitted to it, its thickness counted in a
+// way.
+func (m maker) goesIn(room Room) envelope.Card {
+	size := m.outer()
+	c := envelope.Card{Width: size.Width, Height: size.Height, Thickness: m.thick.Used}
+	if room == AsHeap {
+		heap := m.heap()
+		c.Takes = &envelope.Size{Width: heap.Width, Height: heap.Height}
+	}
+	return c
+}
+
+func (m maker) fit(f envelope.Format, caliper measure.Length) envelope.Fit {
+	return envelope.FitCard(f, m.goesIn(m.room()), caliper)
+}
+
+func (m maker) fitPlan(f envelope.Fit, caliper measure.Length) FitPlan {
+	w, h := f.Format.Width, f.Format.Height
+	if f.Turned {
+		w, h = h, w
+	}
+	p := FitPlan{
+		ID: f.Format.ID, Name: f.Format.Name, Size: m.by(f.Format.Width, f.Format.Height), Verdict: f.Verdict, Turned: f.Turned,
+		EaseWidth: m.shown(f.EaseWidth), EaseHeight: m.shown(f.EaseHeight), Why: m.why(f), Owned: f.Format.Owned,
+		Outer: card.Size{Width: w, Height: h}, Inner: card.Size{Width: w - 2*caliper, Height: h - 2*caliper},
+		SideEase: m.shown(f.EaseWidth / 2), AboveEase: m.shown(f.EaseHeight / 2),
+	}
+	for _, e := range m.shop.Envelopes {
+		if e.ID == p.ID {
+			p.Have = e.Have
+		}
+	}
+	outer := m.outer()
+	p.Drawing = fmt.Sprintf("The card, %s over all, in the middle of the envelope %s, %s %s outside: %s left on the left and on the right, %s above and below. %s.",
+		m.by(outer.Width, outer.Height), f.Format.Name, m.by(w, h), m.style.Unit, p.SideEase.Text, p.AboveEase.Text, upperFirst(string(f.Verdict)))
+	return p
+}
+
+func upperFirst(s string) string { return strings.ToUpper(s[:1]) + s[1:] }
 
 func (m maker) why(f envelope.Fit) string {
 	turned := ""
@@ -78,6 +133,8 @@ func (m maker) why(f envelope.Fit) string {
 		switch foam := m.foam(); {
 		case foam > 0 && m.fitsThinner(f.Format, foam):
 			why += "; without the foam it fits"
+		case m.room() == AsBlock && m.fitsAs(f.Format, AsHeap):
+			why += " counted as a block; as it lies it goes in"
 		case m.fitsThinner(f.Format, m.thick.Used):
 			why += " once its thickness is counted"
 		}
@@ -106,22 +163,30 @@ func (m maker) foam() measure.Length {
 // fitsThinner reports whether the card would go in if it were thinner by so
 // much.
 func (m maker) fitsThinner(f envelope.Format, by measure.Length) bool {
+	m.thick.Used -= by
+	return m.fitsAs(f, AsBlock)
+}
+
+func (m maker) fitsAs(f envelope.Format, room Room) bool {
 	stock, _ := m.shop.stock(soldPaper)
-	c := envelope.Card{Width: m.job.Card.Width, Height: m.job.Card.Height, Thickness: m.thick.Used - by}
-	return envelope.FitCard(f, c, stock.Caliper).Verdict != envelope.DoesNotFit
+	return envelope.FitCard(f, m.goesIn(room), stock.Caliper).Verdict != envelope.DoesNotFit
 }
 
 func (m maker) fitsSentence(p EnvelopePlan) Sentence {
 	if len(p.Fits) == 0 {
 		if len(p.Misses) > 0 {
-			return say("No standard envelope takes this card; [%s] misses it by least. Make the envelope for it.", p.Misses[0].Name)
+			return say("No envelope you have or can buy takes this card; [%s] misses it by least. Make the envelope for it.", p.Misses[0].Name)
 		}
-		return say("No standard envelope comes near this card. Make the envelope for it.")
+		return say("No envelope you have or can buy comes near this card. Make the envelope for it.")
 	}
 	best := p.Fits[0]
 	switch best.Verdict {
 	case envelope.Right:
-		return say("[%s] is right for it: ease %s across and %s down.", best.Name, best.EaseWidth.Text, best.EaseHeight.Text)
+		have := ""
+		if best.Owned {
+			have = ", and on your shelf"
+		}
+		return say("[%s] is right for it%s: ease %s across and %s down.", best.Name, have, best.EaseWidth.Text, best.EaseHeight.Text)
 	case envelope.Snug, envelope.Loose:
 		return say("None sits just right; [%s] is the nearest, and %s. A blank made for the card sits better.", best.Name, best.Verdict)
 	}

@@ -3,6 +3,7 @@ package plan
 import (
 	"errors"
 	"fmt"
+	"maps"
 	"slices"
 	"strconv"
 	"strings"
@@ -86,6 +87,14 @@ var fixedFields = []lengthField{
 		func(j *Job) *measure.Length { return &j.Card.Spine }, nil,
 	},
 	{
+		"card.overWidth", "what sticks out across", 0, mostCard / 2,
+		func(j *Job) *measure.Length { return &j.Card.OverWidth }, nil,
+	},
+	{
+		"card.overHeight", "what sticks out down", 0, mostCard / 2,
+		func(j *Job) *measure.Length { return &j.Card.OverHeight }, nil,
+	},
+	{
 		"envelope.ease", "ease", 0, 2 * measure.Inch,
 		func(j *Job) *measure.Length { return &j.Envelope.Ease }, nil,
 	},
@@ -163,9 +172,16 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 		job.Card.Panels, err = wholeNumber(job.panels(), e, "panels", card.LeastPanels, card.MostPanels)
 		return job, err
 	case "start.format":
-		return applyFormat(job, e)
+		return applyFormat(job, shop, e)
+	case "paper.take":
+		return takeCard(job, shop, e)
 	case "start.school":
 		return applySchool(job, shop, e)
+	}
+	if i, ok := readyField(job, e.Path); ok {
+		job = job.clone()
+		job.Parts[i].Ready, err = wholeNumber(job.Parts[i].Ready, e, "ready-cut pieces", 0, mostCount)
+		return job, err
 	}
 	style := shop.Style()
 	for _, f := range job.lengthFields() {
@@ -198,6 +214,16 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 		return job, err
 	}
 	return job, refuse("There is no field “%s” in a job.", e.Path)
+}
+
+// readyField reads the path of the number of ready-cut pieces of a part.
+func readyField(j Job, path string) (part int, ok bool) {
+	for i, p := range j.Parts {
+		if p.Kind != BasePart && path == fmt.Sprintf("parts.%d.ready", i) {
+			return i, true
+		}
+	}
+	return 0, false
 }
 
 // length is the value after the edit; a step lands on a tick.
@@ -243,6 +269,18 @@ func clip(text string) string {
 // clone copies what a job points to.
 func (j Job) clone() Job {
 	j.Parts = slices.Clone(j.Parts)
+	for i, p := range j.Parts {
+		if p.Edges != nil {
+			edges := *p.Edges
+			j.Parts[i].Edges = &edges
+		}
+		if p.Own != nil {
+			size := *p.Own
+			j.Parts[i].Own = &size
+		}
+	}
+	j.Items = slices.Clone(j.Items)
+	j.Paper.Sheets = maps.Clone(j.Paper.Sheets)
 	if j.Card.Thickness != nil {
 		t := *j.Card.Thickness
 		j.Card.Thickness = &t
@@ -290,6 +328,12 @@ func (j Job) Check(shop Shop) []Problem {
 	if !slices.Contains(blank.WayIDs(), j.Envelope.Way) {
 		add("envelope.way", refuse("The way of scoring “%s” is not known: choose pair, corners, centre, edges or notch.", clip(string(j.Envelope.Way))))
 	}
+	if r := j.Card.Room; r != "" && r != AsBlock && r != AsHeap {
+		add("card.room", refuse("“%s” is no way to count thickness: choose block or heap.", clip(string(r))))
+	}
+	if _, ok := shop.sheet(j.Paper.Have); j.Paper.Have != "" && !ok {
+		add("paper.have", refuse("The sheet “%s” is not on the shelf: choose one that is.", clip(j.Paper.Have)))
+	}
 	if _, ok := shop.stock(j.Envelope.Stock); !ok {
 		add("envelope.stock", refuse("The envelope's paper “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Stock)))
 	}
@@ -299,18 +343,23 @@ func (j Job) Check(shop Shop) []Problem {
 	if _, ok := mail.RulebookByID(j.Post.Destination); !ok && j.Post.Destination != ByHand {
 		add("post.destination", refuse("There is no rulebook “%s”: choose another destination.", clip(j.Post.Destination)))
 	}
-	return append(append(list, j.checkStart()...), j.checkParts(shop)...)
+	return append(append(list, j.checkStart(shop)...), j.checkParts(shop)...)
 }
 
 func (j Job) checkParts(shop Shop) []Problem {
 	var list []Problem
 	for i, p := range j.Parts {
 		path := fmt.Sprintf("parts.%d.", i)
-		if (p.Kind != BasePart && p.Kind != LayerPart) || (p.Kind == BasePart) != (i == 0) {
-			list = append(list, Problem{Path: path + "kind", Message: "The first part is the base and every other one a layer: change the order."})
+		if (p.Kind != BasePart && p.Kind != LayerPart && p.Kind != LinerPart) || (p.Kind == BasePart) != (i == 0) {
+			list = append(list, Problem{Path: path + "kind", Message: "The first part is the base and every other one a layer or a liner: change the order."})
 		}
 		if _, ok := shop.stock(p.Stock); !ok {
 			list = append(list, Problem{Path: path + "stock", Message: fmt.Sprintf("The paper “%s” of part “%s” is not on the shelf: choose one that is.", clip(p.Stock), clip(p.Name))})
+		}
+	}
+	for i, p := range j.Parts {
+		if p.Ready < 0 || p.Ready > mostCount {
+			list = append(list, Problem{Path: fmt.Sprintf("parts.%d.ready", i), Message: fmt.Sprintf("From 0 to %d pieces may be cut already: type a number between.", mostCount)})
 		}
 	}
 	if len(j.Parts) == 0 {

@@ -21,11 +21,14 @@ import (
 type Job struct {
 	Name string `json:"name" maxLength:"120"`
 	// Count is how many cards are to be made.
-	Count    int          `json:"count"`
-	Card     Card         `json:"card"`
-	Parts    []Part       `json:"parts" maxItems:"60"`
+	Count int    `json:"count"`
+	Card  Card   `json:"card"`
+	Parts []Part `json:"parts" maxItems:"60"`
+	// Items are what is stamped or tied on the panel.
+	Items    []Item       `json:"items,omitempty" maxItems:"8"`
 	Envelope EnvelopeWish `json:"envelope"`
 	Post     PostWish     `json:"post"`
+	Paper    PaperWish    `json:"paper,omitzero"`
 	// Start is the envelope the maker came with; absent when the card came
 	// first.
 	Start *Start `json:"start,omitempty"`
@@ -44,7 +47,25 @@ type Card struct {
 	// Thickness over everything as the maker measured it; absent when it is to
 	// be added up from the parts.
 	Thickness *measure.Length `json:"thickness,omitempty"`
+	// OverWidth and OverHeight are how much what sticks out past the edges (a
+	// bow, a tag, a petal) adds to the size.
+	OverWidth  measure.Length `json:"overWidth,omitempty"`
+	OverHeight measure.Length `json:"overHeight,omitempty"`
+	// Room says how the thickness is counted against an envelope.
+	Room Room `json:"room,omitempty"`
+	// Towards is set when the base is folded towards its groove instead of away
+	// from it.
+	Towards bool `json:"towards,omitempty"`
 }
+
+// Room is a way of counting what the thickness takes of an envelope.
+type Room string
+
+// The ways of counting; the empty one is the block.
+const (
+	AsBlock Room = "block" // as a block that runs to the edges: the safe upper bound
+	AsHeap  Room = "heap"  // as it lies, raised in the middle only
+)
 
 // PartKind says what a part does.
 type PartKind string
@@ -53,13 +74,14 @@ type PartKind string
 const (
 	BasePart  PartKind = "base"  // the folded card itself
 	LayerPart PartKind = "layer" // a smaller piece mounted on the one below
+	LinerPart PartKind = "liner" // a sheet to write on, glued inside
 )
 
 // Part is one thing the card is made of, in the order they are stacked.
 type Part struct {
 	ID   string   `json:"id" maxLength:"40"`
 	Name string   `json:"name" maxLength:"80"`
-	Kind PartKind `json:"kind" enum:"base,layer"`
+	Kind PartKind `json:"kind" enum:"base,layer,liner"`
 	// Stock is the ID of a stock of the shop.
 	Stock string `json:"stock" maxLength:"40"`
 	// Border is what is left showing of the part below on every side, for a
@@ -68,6 +90,37 @@ type Part struct {
 	// Foam is the thickness of the foam a layer stands on; zero when glued
 	// flat.
 	Foam measure.Length `json:"foam"`
+	// Edges are borders that differ from side to side; they take the place of
+	// Border.
+	Edges *card.Edges `json:"edges,omitempty"`
+	// Own is a size that the maker typed; Border stays what was wished for.
+	Own *card.Size `json:"own,omitempty"`
+	// Window is set when the middle is cut out behind the layer on top.
+	Window bool `json:"window,omitempty"`
+	// Ready is how many are cut already.
+	Ready int `json:"ready,omitempty"`
+}
+
+// Item is something for the panel, by the room it takes.
+type Item struct {
+	ID   string `json:"id" maxLength:"40"`
+	Name string `json:"name" maxLength:"80"`
+	// Width is zero for what runs right across, as a ribbon does.
+	Width  measure.Length `json:"width"`
+	Height measure.Length `json:"height"`
+}
+
+// PaperWish is how the pieces are to be cut.
+type PaperWish struct {
+	// Have is the sheet that the maker came with; empty when the card came first.
+	Have string `json:"have,omitempty" maxLength:"40"`
+	// AlongGrain keeps every fold along the grain.
+	AlongGrain bool `json:"alongGrain,omitempty"`
+	// NoBlanks leaves the envelopes out of the cutting.
+	NoBlanks bool `json:"noBlanks,omitempty"`
+	// Sheets are the sheets chosen for stocks, by their IDs, where the one that
+	// takes least paper is not wanted.
+	Sheets map[string]string `json:"sheets,omitempty"`
 }
 
 // EnvelopeWish is the envelope that is to be made.

@@ -13,11 +13,15 @@ import (
 type LayersPlan struct {
 	Sentence Sentence   `json:"sentence"`
 	Rows     []LayerRow `json:"rows"`
+	// Liners are the papers inside.
+	Liners []LayerRow `json:"liners"`
 	// Panel is the top layer, what is left to stamp or draw on.
-	PanelWidth  Shown  `json:"panelWidth"`
-	PanelHeight Shown  `json:"panelHeight"`
-	Notes       []Note `json:"notes"`
-	Drawing     string `json:"drawing"`
+	PanelWidth  Shown      `json:"panelWidth"`
+	PanelHeight Shown      `json:"panelHeight"`
+	Items       ItemsPlan  `json:"items"`
+	Ladder      LadderPlan `json:"ladder"`
+	Notes       []Note     `json:"notes"`
+	Drawing     string     `json:"drawing"`
 }
 
 // LayerRow is one paper as it is seen from the front, the base first.
@@ -38,56 +42,157 @@ type LayerRow struct {
 	Paper string `json:"paper"`
 	// Mount says how it is fixed: glued flat or on foam.
 	Mount string `json:"mount"`
+	// Rungs are the stops of "show more of this paper": the borders that the
+	// layer on it may leave.
+	Rungs []RungPlan `json:"rungs"`
+	// Window is the middle that may be cut out behind the layer on top.
+	Window string `json:"window"`
+}
+
+// RungPlan is one stop: a border and what the paper below then shows.
+type RungPlan struct {
+	Border Shown  `json:"border"`
+	Share  string `json:"share"`
 }
 
 func (j Job) face() card.Size { return card.Size{Width: j.Card.Width, Height: j.Card.Height} }
 
-// borders are the borders of the layers, in their order.
-func (j Job) borders() []measure.Length {
-	var list []measure.Length
-	for _, p := range j.Parts {
-		if p.Kind == LayerPart {
-			list = append(list, p.Border)
+// layerParts are the places of the layers in the list of parts.
+func (j Job) layerParts() []int { return j.partsOf(LayerPart) }
+
+func (j Job) partsOf(kind PartKind) (list []int) {
+	for i, p := range j.Parts {
+		if p.Kind == kind {
+			list = append(list, i)
 		}
 	}
 	return list
 }
 
+// mounts say how the layers lie on each other, in their order.
+func (j Job) mounts() (list []card.Mount) {
+	for _, i := range j.layerParts() {
+		list = append(list, j.Parts[i].mount())
+	}
+	return list
+}
+
+func (p Part) mount() card.Mount {
+	m := card.Mount{Edges: card.Even(p.Border), Own: p.Own}
+	if p.Edges != nil {
+		m.Edges = *p.Edges
+	}
+	return m
+}
+
+// stacked is the face with the layers that lie on it.
+func (j Job) stacked() []card.Layer {
+	layers, _, _ := card.Stack(j.face(), j.mounts())
+	return append([]card.Layer{{Size: j.face()}}, layers...)
+}
+
+// page is what a liner lies on: one panel of the inside.
+func (j Job) page() card.Size { return j.face() }
+
 func (m maker) layers() LayersPlan {
 	face := m.job.face()
-	sizes, eaten, ok := card.Stack(face, m.job.borders())
-	p := LayersPlan{Notes: []Note{}}
-	shares := card.Shares(face, sizes)
-	all := append([]card.Size{face}, sizes...)
-	for i, s := range all {
-		part := m.job.Parts[i]
-		stock, _ := m.shop.stock(part.Stock)
-		row := LayerRow{
-			ID: part.ID, Name: part.Name, Part: i, Width: s.Width, Height: s.Height, Size: m.by(s.Width, s.Height),
-			X: (face.Width - s.Width).Millimetres() / 2, Y: (face.Height - s.Height).Millimetres() / 2,
-			Share: percent(shares[i]), Paper: stock.Name, Mount: "glued flat",
-		}
-		switch {
-		case i == 0:
-			row.Mount = "the card itself"
-		case part.Foam > 0:
-			row.Mount = "on foam, " + m.fine().ShowUnit(part.Foam)
+	layers, eaten, ok := card.Stack(face, m.job.mounts())
+	p := LayersPlan{Notes: []Note{}, Liners: []LayerRow{}}
+	shares := card.Shares(face, layers)
+	places := append([]int{0}, m.job.layerParts()...)
+	for i, l := range m.job.stacked() {
+		row := m.layerRow(places[i], l)
+		row.Share = percent(shares[i])
+		if i < len(layers) {
+			row.Rungs = m.rungs(l.Size)
+			row.Window = m.window(places[i], l, layers[i])
 		}
 		p.Rows = append(p.Rows, row)
 	}
-	top := all[len(all)-1]
-	p.PanelWidth, p.PanelHeight = m.shown(top.Width), m.shown(top.Height)
-	p.Sentence = m.layersSentence(sizes)
-	if !ok {
-		p.Notes = append(p.Notes, Note{Trouble, fmt.Sprintf("The border of “%s” leaves nothing of it: make the border narrower or the card larger.", m.job.Parts[eaten+1].Name)})
-	}
-	for i, s := range shares[:len(shares)-1] {
-		if s < hairlineShare && i > 0 {
-			p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("“%s” shows only %s of the face: hardly worth its paper.", m.job.Parts[i].Name, percent(s))})
+	for _, i := range m.job.partsOf(LinerPart) {
+		if l, _, ok := card.Stack(m.job.page(), []card.Mount{m.job.Parts[i].mount()}); ok {
+			p.Liners = append(p.Liners, m.layerRow(i, l[0]))
 		}
 	}
+	top := m.job.stacked()[len(layers)]
+	p.PanelWidth, p.PanelHeight = m.shown(top.Width), m.shown(top.Height)
+	p.Sentence = m.layersSentence(layers)
+	if !ok {
+		p.Notes = append(p.Notes, Note{Trouble, fmt.Sprintf("The border of “%s” leaves nothing of it: make the border narrower or the card larger.", m.job.Parts[places[eaten+1]].Name)})
+	}
+	p.Notes = append(p.Notes, m.layerNotes(layers, shares)...)
+	p.Items = m.items()
+	p.Ladder = m.ladder()
 	p.Drawing = m.layersDrawing(p.Rows)
 	return p
+}
+
+func (m maker) layerRow(at int, l card.Layer) LayerRow {
+	part := m.job.Parts[at]
+	stock, _ := m.shop.stock(part.Stock)
+	row := LayerRow{
+		ID: part.ID, Name: part.Name, Part: at, Width: l.Width, Height: l.Height, Size: m.by(l.Width, l.Height),
+		X: l.X.Millimetres(), Y: l.Y.Millimetres(), Paper: stock.Name, Mount: "glued flat", Rungs: []RungPlan{},
+	}
+	switch {
+	case part.Kind == BasePart:
+		row.Mount = "the card itself"
+	case part.Kind == LinerPart:
+		row.Mount = "glued inside"
+	case part.Foam > 0:
+		row.Mount = "on foam, " + m.fine().ShowUnit(part.Foam)
+	}
+	return row
+}
+
+// rungs are the stops at which a paper of a size may be covered by the next.
+func (m maker) rungs(s card.Size) (list []RungPlan) {
+	whole := card.Layer{Size: m.job.face()}
+	for _, b := range card.Rungs(s, m.style.Unit) {
+		on := card.Layer{Size: card.Size{Width: s.Width - 2*b, Height: s.Height - 2*b}}
+		share := card.Shares(whole.Size, []card.Layer{{Size: s}, on})[1]
+		list = append(list, RungPlan{m.shown(b), percent(share)})
+	}
+	return list
+}
+
+// layerNotes says what the trade knows to go wrong with layers.
+func (m maker) layerNotes(layers []card.Layer, shares []float64) (notes []Note) {
+	below := m.job.face()
+	for i, at := range m.job.layerParts() {
+		if i >= len(layers) {
+			break
+		}
+		part := m.job.Parts[at]
+		if part.Own != nil {
+			notes = append(notes, m.ownSize(part, below)...)
+		}
+		if s := shares[i]; s < hairlineShare && i > 0 {
+			notes = append(notes, Note{Care, fmt.Sprintf("“%s” shows only %s of the face: hardly worth its paper.", m.job.Parts[m.job.layerParts()[i-1]].Name, percent(s))})
+		}
+		below = layers[i].Size
+	}
+	if m.job.Card.Fold == card.FlatCard && len(m.job.partsOf(LinerPart)) > 0 {
+		notes = append(notes, Note{Care, "A flat card has no inside: take the liner off, or choose a fold."})
+	}
+	return notes
+}
+
+// ownSize holds a size that the maker typed against the border that was chosen.
+// The classic mistake is to take the border off once instead of on both sides.
+func (m maker) ownSize(part Part, below card.Size) []Note {
+	offWidth, offHeight := below.Width-part.Own.Width, below.Height-part.Own.Height
+	want := card.Size{Width: below.Width - 2*part.Border, Height: below.Height - 2*part.Border}
+	switch {
+	case offWidth < 0 || offHeight < 0:
+		return []Note{{Trouble, fmt.Sprintf("“%s” is larger than the paper it lies on, %s: it would hang over the edge.", part.Name, m.by(below.Width, below.Height))}}
+	case part.Border > 0 && (offWidth == part.Border || offHeight == part.Border):
+		return []Note{{Trouble, fmt.Sprintf("The border of %s is taken off “%s” once, but it shows on both sides: that leaves half of it, %s, on each. Cut %s instead.",
+			m.style.Show(part.Border), part.Name, m.fine().Show(part.Border/2), m.by(want.Width, want.Height))}}
+	case offWidth != offHeight:
+		return []Note{{Fine, fmt.Sprintf("“%s” shows %s of the paper below on the left and right, %s above and below.", part.Name, m.fine().Show(offWidth/2), m.fine().Show(offHeight/2))}}
+	}
+	return nil
 }
 
 // hairlineShare is what a paper should at least show to be seen at all.
@@ -100,7 +205,7 @@ func percent(share float64) string {
 	return fmt.Sprintf("%.0f %%", math.Round(share*100))
 }
 
-func (m maker) layersSentence(sizes []card.Size) Sentence {
+func (m maker) layersSentence(sizes []card.Layer) Sentence {
 	switch len(sizes) {
 	case 0:
 		return say("No layers: the whole front, [%s], is left to work on.", m.by(m.job.Card.Width, m.job.Card.Height))
@@ -120,14 +225,16 @@ func (m maker) layersSentence(sizes []card.Size) Sentence {
 
 // layersShort is the layers' line on the ticket.
 func (m maker) layersShort() string {
-	borders := m.job.borders()
-	switch len(borders) {
+	layers := m.job.layerParts()
+	switch len(layers) {
 	case 0:
 		return "none"
 	case 1:
-		return "1, border " + m.style.Show(borders[0])
+		if p := m.job.Parts[layers[0]]; p.Edges == nil && p.Own == nil {
+			return "1, border " + m.style.Show(p.Border)
+		}
 	}
-	return number(len(borders))
+	return number(len(layers))
 }
 
 func (m maker) layersDrawing(rows []LayerRow) string {
@@ -135,35 +242,5 @@ func (m maker) layersDrawing(rows []LayerRow) string {
 	for i, r := range rows {
 		words[i] = fmt.Sprintf("%s, %s, showing %s", r.Name, r.Size, r.Share)
 	}
-	return fmt.Sprintf("The front of the card in %s, each paper centred on the one below: %s.", m.style.Unit, strings.Join(words, "; "))
-}
-
-// partFields are the lengths of the layers that are typed.
-func partFields(j Job) []lengthField {
-	var list []lengthField
-	for i, p := range j.Parts {
-		if p.Kind != LayerPart {
-			continue
-		}
-		at := func(of func(*Part) *measure.Length) func(*Job) *measure.Length {
-			return func(j *Job) *measure.Length {
-				if i >= len(j.Parts) {
-					return nil
-				}
-				return of(&j.Parts[i])
-			}
-		}
-		list = append(list,
-			lengthField{fmt.Sprintf("parts.%d.border", i), "border", 0, mostCard, at(func(p *Part) *measure.Length { return &p.Border }), bordersFit},
-			lengthField{fmt.Sprintf("parts.%d.foam", i), "foam", 0, 2 * measure.Inch, at(func(p *Part) *measure.Length { return &p.Foam }), thicknessFits})
-	}
-	return list
-}
-
-// bordersFit refuses borders of which a layer would be all border.
-func bordersFit(j Job, _ Shop, s measure.Style) error {
-	if _, eaten, ok := card.Stack(j.face(), j.borders()); !ok {
-		return refuse("That border leaves nothing of “%s” on a card of %s × %s %s: type less.", clip(j.Parts[eaten+1].Name), s.Show(j.Card.Width), s.Show(j.Card.Height), s.Unit)
-	}
-	return nil
+	return fmt.Sprintf("The front of the card in %s, each paper on the one below: %s.", m.style.Unit, strings.Join(words, "; "))
 }

@@ -4,6 +4,8 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/card"
+	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 )
@@ -89,11 +91,93 @@ func TestNearMissesSayWhy(t *testing.T) {
 	}
 	thick := in / 8
 	j.Card.Thickness = &thick
-	if got := why(); !strings.Contains(got, "once its thickness is counted") {
+	if got := why(); !strings.Contains(got, "as it lies it goes in") {
 		t.Errorf("thick without foam: %s", got)
 	}
 	j.Card.Thickness, j.Card.Width = nil, 5*in+13*in/16
 	if got := why(); strings.Contains(got, "thickness") || !strings.Contains(got, "too wide") {
 		t.Errorf("too wide: %s", got)
+	}
+}
+
+// The border taken off once instead of on both sides is spotted.
+func TestClassicMistake(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop() // 5 3/8 square, border 1/8
+	j.Parts[1].Own = &card.Size{Width: 5*in + in/8, Height: 5*in + in/8}
+	if p := plan.Make(j, shop).Layers; len(p.Notes) > 0 || p.Rows[1].Size != "5 1⁄8 × 5 1⁄8" {
+		t.Errorf("the right size: %v", p.Notes)
+	}
+	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "parts.1.ownWidth", Text: text("5 1/4")}, {Path: "parts.1.ownHeight", Text: text("5 1/4")}})
+	p := plan.Make(got, shop).Layers
+	if len(problems) > 0 || len(p.Notes) != 1 || !strings.Contains(p.Notes[0].Text, "taken off “Night-sky layer” once") || !strings.Contains(p.Notes[0].Text, "Cut 5 1⁄8 × 5 1⁄8 instead") {
+		t.Errorf("%v, %v", problems, p.Notes)
+	}
+	got.Parts[1].Own.Width = 6 * in
+	if n := plan.Make(got, shop).Layers.Notes; len(n) != 1 || !strings.Contains(n[0].Text, "hang over the edge") {
+		t.Errorf("a layer larger than the card: %v", n)
+	}
+	j.Parts[1].Own, j.Parts[1].Edges = nil, &card.Edges{Top: in / 4, Right: in / 4, Bottom: in, Left: in / 4}
+	p = plan.Make(j, shop).Layers
+	if r := p.Rows[1]; r.Size != "4 7⁄8 × 4 1⁄8" || r.Y > 6.351 || r.Y < 6.349 {
+		t.Errorf("a deeper lower margin: %+v", r)
+	}
+	if got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "parts.1.bottom", Steps: 2}}); len(problems) > 0 || got.Parts[1].Edges.Bottom != in+in/8 || j.Parts[1].Edges.Bottom != in {
+		t.Errorf("stepped: %v, %+v", problems, got.Parts[1].Edges)
+	}
+}
+
+// Stamps, greeting and ribbon are laid on the smallest paper that takes them
+// all, with 1/8 clear.
+func TestItemsOnThePanel(t *testing.T) {
+	j, shop := demo.Jobs()[2], demo.Shop() // papers 5 1/2 x 4 1/4, 5 3/8 x 4 1/8, 5 1/8 x 3 7/8
+	j.Items = []plan.Item{{ID: "star", Name: "Star stamp", Width: 3 * in, Height: 2 * in}, {ID: "words", Name: "Greeting", Width: 4 * in, Height: in / 2}, {ID: "ribbon", Name: "Ribbon", Height: in / 2}}
+	p := plan.Make(j, shop).Layers.Items
+	// 2 + 1/2 + 1/2 and four times 1/8 is 3 1/2: the panel of 3 7/8 takes them.
+	if p.Row != 2 || len(p.Placed) != 3 || !strings.Contains(p.Sentence, "go together on “Star panel on foam”") {
+		t.Fatalf("%+v", p)
+	}
+	for i, a := range p.Placed {
+		for _, b := range p.Placed[:i] {
+			if a.X < b.X+b.Width+3.17 && b.X < a.X+a.Width+3.17 && a.Y < b.Y+b.Height+3.17 && b.Y < a.Y+a.Height+3.17 {
+				t.Errorf("%s and %s are closer than 1/8", a.Name, b.Name)
+			}
+		}
+	}
+	j.Items[0].Height = 5 * in / 2 // 4 in all: only the base and its 4 1/4 take that
+	if p := plan.Make(j, shop).Layers.Items; p.Row != 1 || !p.Rungs[1].All || p.Rungs[0].All || p.Rungs[0].Text != "takes Star stamp, Greeting" && p.Rungs[0].Text != "takes Star stamp, Ribbon" {
+		t.Errorf("%+v", p)
+	}
+	j.Items[0].Width = 9 * in
+	if p := plan.Make(j, shop).Layers.Items; !strings.Contains(p.Sentence, "No paper takes them all") {
+		t.Errorf("%s", p.Sentence)
+	}
+}
+
+// A card on foam takes less of the envelope as it lies than as a block.
+func TestRoomBothWays(t *testing.T) {
+	j, shop := demo.Jobs()[2], demo.Shop()
+	r := plan.Make(j, shop).Card.Room
+	if r.Chosen != plan.AsBlock || r.HeapWidth.Nm >= r.Block.Nm || r.HeapWidth.Nm <= measure.Millimetre || len(r.Section) != 4 {
+		t.Errorf("%+v", r)
+	}
+	right := func() string { return plan.Make(j, shop).Envelope.FitsSentence.Text }
+	block := right()
+	j.Card.Room = plan.AsHeap
+	if plan.Make(j, shop).Card.Room.Chosen != plan.AsHeap || right() == block {
+		t.Errorf("the way of counting changes nothing: %s", right())
+	}
+	j.Card.Room = "guess"
+	if len(j.Check(shop)) != 1 {
+		t.Error("an unknown way of counting is accepted")
+	}
+	j.Card.Room, j.Card.OverWidth = plan.AsBlock, in/2
+	p := plan.Make(j, shop)
+	if p.Card.Room.Outer != "6 × 4 1⁄4" || p.Envelope.Blank.Sheet.Nm <= plan.Make(demo.Jobs()[2], shop).Envelope.Blank.Sheet.Nm {
+		t.Errorf("what sticks out does not count: %s", p.Card.Room.Outer)
+	}
+	thick := in / 4
+	j.Card.Thickness = &thick
+	if s := plan.Make(j, shop).Card.Room.Section; s[len(s)-1].Y+s[len(s)-1].Height < 6.34 {
+		t.Errorf("a measured thickness does not stretch the section: %+v", s)
 	}
 }

@@ -1,6 +1,7 @@
 package plan
 
 import (
+	"fmt"
 	"strings"
 
 	"yellowparcel/core/blank"
@@ -49,7 +50,7 @@ type Note struct {
 // TicketLine is one of the numbers that flow on from station to station.
 type TicketLine struct {
 	ID      string `json:"id"`
-	Station string `json:"station" enum:"card,layers,envelope,post"`
+	Station string `json:"station" enum:"card,layers,envelope,post,paper"`
 	Label   string `json:"label"`
 	Value   string `json:"value"`
 	Tone    Tone   `json:"tone"`
@@ -65,6 +66,7 @@ type Plan struct {
 	Layers   LayersPlan   `json:"layers"`
 	Envelope EnvelopePlan `json:"envelope"`
 	Post     PostPlan     `json:"post"`
+	Paper    PaperPlan    `json:"paper"`
 }
 
 // maker carries what every station of one plan needs.
@@ -102,6 +104,7 @@ func Make(job Job, shop Shop) Plan {
 	diamond, made := m.diamond()
 	p.Envelope = m.envelope(diamond, made)
 	p.Post = m.post(diamond, made)
+	p.Paper = m.paper(diamond)
 	p.Ticket = m.ticket(p, diamond, made)
 	return p
 }
@@ -125,6 +128,11 @@ func (m maker) fields() Fields {
 		fields[f.path] = field
 	}
 	fields["count"] = Field{Text: number(m.job.Count)}
+	for i, part := range m.job.Parts {
+		if part.Kind != BasePart {
+			fields[fmt.Sprintf("parts.%d.ready", i)] = Field{Text: number(part.Ready)}
+		}
+	}
 	fields["card.panels"] = Field{Text: number(m.job.panels())}
 	return fields
 }
@@ -174,5 +182,6 @@ func (m maker) ticket(p Plan, d blank.Diamond, e blank.Envelope) []TicketLine {
 		{"sheet", "envelope", "Envelope from", m.style.Show(d.Sheet) + " square", Fine},
 		{"ease", "envelope", "Ease", m.style.Show(min(e.EaseWidth, e.EaseHeight)), ease},
 		{"post", "post", "Post", p.Post.Short, p.Post.Tone},
+		{"paper", "paper", "Paper", p.Paper.Short, p.Paper.Tone},
 	}
 }

@@ -77,7 +77,7 @@ func TestPlanOfTheSampleJob(t *testing.T) {
 	if r := p.Post.Rectangle; r == nil || r.Width.Text != "7 9⁄16" || r.Height.Text != "5 11⁄16" {
 		t.Errorf("rectangle %+v", r)
 	}
-	if len(p.Ticket) != 6 || p.Ticket[0].Value != "5 3⁄8 × 5 3⁄8" || p.Ticket[1].Value != "10 3⁄4 × 5 3⁄8 · 5 3⁄8" {
+	if len(p.Ticket) != 7 || p.Ticket[0].Value != "5 3⁄8 × 5 3⁄8" || p.Ticket[1].Value != "10 3⁄4 × 5 3⁄8 · 5 3⁄8" {
 		t.Errorf("ticket %+v", p.Ticket)
 	}
 }

@@ -201,7 +201,7 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, d blank.Diamond, piec
 		}
 		s := fmt.Sprintf("%s, so as a %s it pays the surcharge", shape, r.Class.Name)
 		need := m.thick.Used + m.job.Envelope.Ease + d.Wider
-		rect := r.Class.PlainRectangle(m.job.Card.Width+need, m.job.Card.Height+need, piece.Thickness, piece.SizeError, m.style.Tick)
+		rect := r.Class.PlainRectangle(m.outer().Width+need, m.outer().Height+need, piece.Thickness, piece.SizeError, m.style.Tick)
 		if rect.OK {
 			p.Rectangle = &RectanglePlan{m.shown(rect.Width), m.shown(rect.Height)}
 			return say("%s; in a [%s %s] envelope it would not.", s, m.by(rect.Width, rect.Height), m.style.Unit)

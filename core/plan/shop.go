@@ -1,8 +1,7 @@
 package plan
 
 import (
-	"fmt"
-
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
@@ -15,7 +14,20 @@ type Shop struct {
 	Sheets          []paper.Sheet    `json:"sheets" maxItems:"100"`
 	Stocks          []paper.Stock    `json:"stocks" maxItems:"200"`
 	Adhesives       []paper.Adhesive `json:"adhesives" maxItems:"50"`
-	Tools           Tools            `json:"tools"`
+	// Envelopes are those that the maker has or had made.
+	Envelopes []OwnedEnvelope `json:"envelopes,omitempty" maxItems:"200"`
+	Tools     Tools           `json:"tools"`
+}
+
+// OwnedEnvelope is an envelope on the shelf, by its outer size.
+type OwnedEnvelope struct {
+	ID     string         `json:"id" maxLength:"40"`
+	Name   string         `json:"name" maxLength:"80"`
+	Width  measure.Length `json:"width"`
+	Height measure.Length `json:"height"`
+	// Have is how many there are; zero when nobody counted.
+	Have int  `json:"have,omitempty"`
+	Off  bool `json:"off,omitempty"`
 }
 
 // Tools are the maker's tools as far as the sums need them.
@@ -69,46 +81,45 @@ func (s Shop) adhesive(id string) (paper.Adhesive, bool) {
 	return paper.Adhesive{}, false
 }
 
-// Check refuses a shop that no plan can be made with, naming each field.
-func (s Shop) Check() []Problem {
-	var list []Problem
-	add := func(path, format string, args ...any) {
-		list = append(list, Problem{Path: path, Message: fmt.Sprintf(format, args...)})
-	}
-	for path, style := range map[string]measure.Style{
-		"tickInches":      {Unit: measure.Inches, Tick: s.TickInches},
-		"tickMillimetres": {Unit: measure.Millimetres, Tick: s.TickMillimetres},
-	} {
-		if err := style.Check(); err != nil {
-			add(path, "The smallest step is not usable: %v.", err)
+// sheet is a sheet of the shop, on the shelf or taken off it.
+func (s Shop) sheet(id string) (paper.Sheet, bool) {
+	for _, sh := range s.Sheets {
+		if sh.ID == id {
+			return sh, true
 		}
 	}
-	if !s.Unit.Valid() {
-		add("unit", "The unit “%s” is not known: choose in or mm.", s.Unit)
-	}
-	for i, sh := range s.Sheets {
-		if sh.ID == "" || sh.Width <= 0 || sh.Height <= 0 || max(sh.Width, sh.Height) > 5*measure.Metre {
-			add(fmt.Sprintf("sheets.%d", i), "The sheet “%s” needs a width and a height between nothing and 5 m.", sh.Name)
+	return paper.Sheet{}, false
+}
+
+// onShelf are the sheets that may be cut.
+func (s Shop) onShelf() []paper.Sheet {
+	var list []paper.Sheet
+	for _, sh := range s.Sheets {
+		if !sh.Off {
+			list = append(list, sh)
 		}
-	}
-	for i, k := range s.Stocks {
-		if k.ID == "" || k.Caliper <= 0 || k.Caliper > 20*measure.Millimetre || k.GSM <= 0 || k.GSM > 20000 {
-			add(fmt.Sprintf("stocks.%d", i), "The stock “%s” needs a caliper up to 20 mm and a weight up to 20 000 gsm.", k.Name)
-		}
-	}
-	for i, a := range s.Adhesives {
-		if a.ID == "" || a.Width <= 0 || a.Width > 100*measure.Millimetre {
-			add(fmt.Sprintf("adhesives.%d", i), "The adhesive “%s” needs a width up to 100 mm.", a.Name)
-		}
-	}
-	if t := s.Tools; t.TrimmerLength <= 0 || t.TrimmerLength > 5*measure.Metre {
-		add("tools.trimmerLength", "The trimmer needs a cut length between nothing and 5 m.")
-	}
-	if t := s.Tools; t.CornerAt.Abs() > 4*measure.Inch {
-		add("tools.cornerAt", "The guide's corner reads more than 4 in from zero: measure again where the sheet's corner sits.")
-	}
-	if t := s.Tools; t.NotchDepth <= 0 || t.NotchDepth > 2*measure.Inch {
-		add("tools.notchDepth", "A punch board notches more than nothing and at most 2 in deep: punch a scrap and measure the notch.")
 	}
 	return list
+}
+
+// formats are the envelopes that the maker owns, then those that are sold.
+func (s Shop) formats() []envelope.Format {
+	var list []envelope.Format
+	for _, e := range s.Envelopes {
+		if !e.Off {
+			list = append(list, e.format())
+		}
+	}
+	return append(list, envelope.Formats()...)
+}
+
+func (e OwnedEnvelope) format() envelope.Format {
+	f := envelope.Format{ID: e.ID, Name: e.Name, Width: max(e.Width, e.Height), Height: min(e.Width, e.Height), Owned: true}
+	for _, sold := range envelope.Formats() {
+		if sold.Width == f.Width && sold.Height == f.Height {
+			f.Cards = sold.Cards
+			break
+		}
+	}
+	return f
 }

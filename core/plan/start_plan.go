@@ -21,9 +21,14 @@ type Start struct {
 }
 
 // format is the envelope with its long side as Width.
-func (s Start) format() (envelope.Format, bool) {
+func (s Start) format(shop Shop) (envelope.Format, bool) {
 	if s.Format == OwnEnvelope {
 		return envelope.Format{ID: OwnEnvelope, Name: "Your envelope", Width: max(s.Width, s.Height), Height: min(s.Width, s.Height)}, true
+	}
+	for _, e := range shop.Envelopes { // those taken off the shelf stay known
+		if e.ID == s.Format {
+			return e.format(), true
+		}
 	}
 	for _, f := range envelope.Formats() {
 		if f.ID == s.Format {
@@ -77,7 +82,7 @@ func (m maker) start() *StartPlan {
 	if m.job.Start == nil {
 		return nil
 	}
-	f, ok := m.job.Start.format()
+	f, ok := m.job.Start.format(m.shop)
 	if !ok {
 		return nil
 	}
@@ -94,9 +99,8 @@ func (m maker) start() *StartPlan {
 			p.Schools = append(p.Schools, row)
 			continue
 		}
-		fit := envelope.FitCard(f, envelope.Card{Width: size.Width, Height: size.Height, Thickness: m.thick.Used}, stock.Caliper)
-		made := m.job
-		made.Card.Width, made.Card.Height = size.Width, size.Height
+		fit := m.sized(size).fit(f, stock.Caliper)
+		made := m.sized(size).job
 		base := card.NewBase(made.spec(made.Card.Fold, m.shop))
 		row.Size, row.Flat = m.by(size.Width, size.Height), m.by(base.Width, base.Height)
 		row.Verdict, row.Why = fit.Verdict, m.why(fit)
@@ -106,13 +110,25 @@ func (m maker) start() *StartPlan {
 	return p
 }
 
+// sized is the same job with a card of another size.
+func (m maker) sized(s envelope.Size) maker {
+	m.job.Card.Width, m.job.Card.Height = s.Width, s.Height
+	return m
+}
+
 // cardFor is the card of one school, turned as the job's card is.
 func (m maker) cardFor(s envelope.School) (envelope.Size, bool) {
-	f, ok := m.job.Start.format()
+	f, ok := m.job.Start.format(m.shop)
 	if !ok {
 		return envelope.Size{}, false
 	}
 	size, ok := envelope.CardFor(s, f, m.thick.Used, m.job.Envelope.Ease, m.style.Tick)
+	// What sticks out past the edges has to go in too.
+	over := envelope.Size{Width: m.job.Card.OverWidth, Height: m.job.Card.OverHeight}
+	if m.job.Card.Height > m.job.Card.Width {
+		over.Width, over.Height = over.Height, over.Width
+	}
+	size.Width, size.Height = size.Width-over.Width, size.Height-over.Height
 	if m.job.Card.Height > m.job.Card.Width {
 		size.Width, size.Height = size.Height, size.Width
 	}
@@ -125,7 +141,7 @@ const startRoom = measure.Inch / 2
 
 // applyFormat chooses the envelope that the maker came with; an empty text means
 // that there is none.
-func applyFormat(job Job, e Edit) (Job, error) {
+func applyFormat(job Job, shop Shop, e Edit) (Job, error) {
 	if e.Text == nil || *e.Text == "" {
 		job.Start = nil
 		return job, nil
@@ -134,7 +150,7 @@ func applyFormat(job Job, e Edit) (Job, error) {
 	if job.Start != nil {
 		s.Width, s.Height = job.Start.Width, job.Start.Height // as measured before
 	}
-	if _, ok := s.format(); !ok {
+	if _, ok := s.format(shop); !ok {
 		return job, refuse("The envelope “%s” is not known: choose one of the list, or measure yours.", clip(s.Format))
 	}
 	job.Start = &s
@@ -162,11 +178,11 @@ func applySchool(job Job, shop Shop, e Edit) (Job, error) {
 }
 
 // checkStart refuses an envelope that is not known.
-func (j Job) checkStart() []Problem {
+func (j Job) checkStart(shop Shop) []Problem {
 	if j.Start == nil {
 		return nil
 	}
-	if _, ok := j.Start.format(); !ok {
+	if _, ok := j.Start.format(shop); !ok {
 		return []Problem{{Path: "start.format", Message: fmt.Sprintf("The envelope “%s” is not known: choose one of the list, or measure yours.", clip(j.Start.Format))}}
 	}
 	return nil

@@ -1,0 +1,144 @@
+package plan
+
+import (
+	"fmt"
+	"strings"
+
+	"yellowparcel/core/cutting"
+	"yellowparcel/core/envelope"
+	"yellowparcel/core/measure"
+)
+
+// cutWords puts a cutting plan into words for the bench.
+type cutWords struct {
+	m maker
+	o stockOrder
+	t tried
+}
+
+func layoutName(i int) string {
+	if i < 26 {
+		return string(rune('A' + i))
+	}
+	return fmt.Sprintf("%c%d", 'A'+i%26, i/26)
+}
+
+func (w cutWords) layouts() []LayoutPlan {
+	list := []LayoutPlan{}
+	for i, l := range w.t.plan.Layouts {
+		p := LayoutPlan{Name: layoutName(i), Times: l.Times, Cuts: l.Cuts, Offcuts: []OffcutPlan{}}
+		for _, q := range l.Pieces {
+			q.Turned = q.Turned != w.t.swapped[q.Piece] // as the maker knows the piece
+			p.Pieces = append(p.Pieces, q)
+		}
+		for _, r := range l.Offcuts {
+			p.Offcuts = append(p.Offcuts, OffcutPlan{r, w.m.by(r.Width, r.Height), w.makes(r)})
+		}
+		p.Drawing = fmt.Sprintf("Sheet %s of %s, cut %s: %s; %s, %s left over.", p.Name, w.t.sheet.Name, times(l.Times), w.contents(l), plural(len(l.Cuts), "cut"), plural(len(l.Offcuts), "piece"))
+		list = append(list, p)
+	}
+	return list
+}
+
+func times(n int) string {
+	if n == 1 {
+		return "once"
+	}
+	return number(n) + " times"
+}
+
+func (w cutWords) contents(l cutting.Layout) string {
+	counts := make([]int, len(w.o.pieces))
+	for _, p := range l.Pieces {
+		counts[p.Piece]++
+	}
+	var words []string
+	for i, n := range counts {
+		if n > 0 {
+			words = append(words, fmt.Sprintf("%d × %s", n, w.o.pieces[i].name))
+		}
+	}
+	return strings.Join(words, ", ")
+}
+
+// makes says what an offcut is still good for: spare pieces of this job, else
+// the largest flat card of the trade.
+func (w cutWords) makes(r cutting.Rect) string {
+	sheet := cutting.Sheet{Width: r.Width, Height: r.Height, Cut: w.t.order.Sheet.Cut}
+	best, area := "", 0.0
+	for _, p := range w.t.order.Pieces {
+		if n := len(cutting.Equal(sheet, p).Pieces); n > 0 && p.Width.Inches()*p.Height.Inches() > area {
+			best, area = fmt.Sprintf("%d more × %s", n, p.Name), p.Width.Inches()*p.Height.Inches()
+		}
+	}
+	if best != "" {
+		return best
+	}
+	var card envelope.Size
+	for _, f := range envelope.Formats() {
+		for _, c := range f.Cards {
+			piece := cutting.Piece{Width: c.Width, Height: c.Height, Turn: true}
+			if sheet.Possible(piece) == cutting.Possible && c.Width.Inches()*c.Height.Inches() > area {
+				card, area = c, c.Width.Inches()*c.Height.Inches()
+			}
+		}
+	}
+	switch {
+	case area > 0:
+		return "a flat card " + w.m.by(card.Width, card.Height)
+	case min(r.Width, r.Height) >= measure.Inch:
+		return "tags and trials"
+	}
+	return "scrap"
+}
+
+func (w cutWords) steps() []StepPlan {
+	cuts, layout := map[int]cutting.Cut{}, map[int]int{}
+	for i, l := range w.t.plan.Layouts {
+		for _, c := range l.Cuts {
+			cuts[c.Number], layout[c.Number] = c, i
+		}
+	}
+	list := []StepPlan{}
+	for _, s := range w.t.plan.Steps {
+		step := StepPlan{Setting: w.m.shown(s.Setting)}
+		for _, n := range s.Cuts {
+			step.Cuts = append(step.Cuts, w.cut(n, cuts[n], layout[n], s.Setting))
+		}
+		list = append(list, step)
+	}
+	return list
+}
+
+// cut says one cut: which sheet, which way, what stays against the guide and
+// what falls off.
+func (w cutWords) cut(n int, c cutting.Cut, layout int, setting measure.Length) string {
+	l := w.t.plan.Layouts[layout]
+	kept, off := c.Parts()
+	if c.At != setting {
+		kept, off = off, kept
+	}
+	way, on := "across", ""
+	if c.Down {
+		way = "down"
+	}
+	if l.Times > 1 {
+		on = fmt.Sprintf(" on all %d", l.Times)
+	}
+	return fmt.Sprintf("%d: sheet %s%s, %s through %s: %s stays, %s falls off", n, layoutName(layout), on, way, w.m.by(c.From.Width, c.From.Height), w.rect(l, kept), w.rect(l, off))
+}
+
+// rect names a rectangle of a layout: a piece, an offcut, or a strip to cut on.
+func (w cutWords) rect(l cutting.Layout, r cutting.Rect) string {
+	for _, p := range l.Pieces {
+		if p.Rect == r {
+			return "“" + w.o.pieces[p.Piece].name + "”"
+		}
+	}
+	for _, o := range l.Offcuts {
+		if o == r {
+			return "offcut " + w.m.by(r.Width, r.Height)
+		}
+	}
+	return "strip " + w.m.by(r.Width, r.Height)
+}

@@ -1,0 +1,283 @@
+package plan
+
+import (
+	"context"
+	"fmt"
+	"strings"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/cutting"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+)
+
+// PaperPlan is the station Paper: what is cut from which sheets, and how.
+type PaperPlan struct {
+	Sentence Sentence `json:"sentence"`
+	// Short is the line on the ticket.
+	Short  string      `json:"short"`
+	Tone   Tone        `json:"tone"`
+	Stocks []StockPlan `json:"stocks"`
+	Folds  []FoldSheet `json:"folds"`
+	Notes  []Note      `json:"notes"`
+	Have   *HavePlan   `json:"have,omitempty"`
+}
+
+// StockPlan is how everything of one stock is cut.
+type StockPlan struct {
+	ID    string `json:"id"`
+	Name  string `json:"name"`
+	Sheet string `json:"sheet"`
+	// SheetName, Width and Height are of the sheet that is cut.
+	SheetName string         `json:"sheetName"`
+	Width     measure.Length `json:"width"`
+	Height    measure.Length `json:"height"`
+	Sheets    int            `json:"sheets"`
+	Settings  int            `json:"settings"`
+	// Pieces are the lines of the order, for the drawing.
+	Pieces  []PieceLine  `json:"pieces"`
+	Layouts []LayoutPlan `json:"layouts"`
+	Steps   []StepPlan   `json:"steps"`
+	Text    string       `json:"text"`
+	// Proven is set when no plan takes fewer sheets; Unfinished when the search
+	// was stopped.
+	Proven     bool          `json:"proven"`
+	Unfinished bool          `json:"unfinished"`
+	Choices    []SheetChoice `json:"choices"`
+	Notes      []Note        `json:"notes"`
+}
+
+// PieceLine is one line of the order.
+type PieceLine struct {
+	Name  string `json:"name"`
+	Size  string `json:"size"`
+	Count int    `json:"count"`
+}
+
+// LayoutPlan is one way of cutting the sheet, drawn.
+type LayoutPlan struct {
+	Name    string           `json:"name"`
+	Times   int              `json:"times"`
+	Pieces  []cutting.Placed `json:"pieces"`
+	Offcuts []OffcutPlan     `json:"offcuts"`
+	Cuts    []cutting.Cut    `json:"cuts"`
+	Drawing string           `json:"drawing"`
+}
+
+// OffcutPlan is a rectangle that is left over and what it still makes.
+type OffcutPlan struct {
+	cutting.Rect
+	Size  string `json:"size"`
+	Makes string `json:"makes"`
+}
+
+// StepPlan is one setting of the guide and the cuts made at it.
+type StepPlan struct {
+	Setting Shown    `json:"setting"`
+	Cuts    []string `json:"cuts"`
+}
+
+// SheetChoice is what the same pieces take of another sheet.
+type SheetChoice struct {
+	ID     string `json:"id"`
+	Name   string `json:"name"`
+	Text   string `json:"text"`
+	Chosen bool   `json:"chosen"`
+}
+
+// quickSteps is what all searches of one plan may use together, so that a plan
+// answers while one types.
+const quickSteps = 400_000
+
+func (m maker) paper(d blank.Diamond) PaperPlan {
+	p := PaperPlan{Notes: []Note{}, Stocks: []StockPlan{}, Tone: Fine}
+	orders := m.orders(d)
+	searches := 0
+	for _, o := range orders {
+		searches += len(m.sheetsFor(o.stock))
+	}
+	for _, o := range orders {
+		p.Stocks = append(p.Stocks, m.stockPlan(context.Background(), o, quickSteps/max(1, searches), nil))
+	}
+	p.Folds = m.foldSheets()
+	m.paperSentence(&p)
+	p.Have = m.have()
+	return p
+}
+
+// sheetsFor are the sheets that a stock may be cut from.
+func (m maker) sheetsFor(stock paper.Stock) []paper.Sheet {
+	id := stock.Sheet
+	if id == "" {
+		return m.shop.onShelf()
+	}
+	if s, ok := m.shop.sheet(id); ok {
+		return []paper.Sheet{s}
+	}
+	return nil
+}
+
+// tried is a plan on one sheet.
+type tried struct {
+	sheet   paper.Sheet
+	plan    cutting.Plan
+	order   cutting.Order
+	swapped []bool
+	notes   []Note
+}
+
+func (t tried) area() float64 {
+	return float64(t.plan.Sheets) * t.sheet.Width.Inches() * t.sheet.Height.Inches()
+}
+
+// over compares sheets: all pieces first, then the least paper.
+func (t tried) over(u tried) bool {
+	if len(t.plan.Unfit) != len(u.plan.Unfit) {
+		return len(t.plan.Unfit) < len(u.plan.Unfit)
+	}
+	return t.area() < u.area()
+}
+
+func (m maker) try(ctx context.Context, o stockOrder, sheet paper.Sheet, steps int, tell func(cutting.Progress)) tried {
+	as, turned, notes := m.lies(o, sheet)
+	t := tried{sheet: sheet, notes: notes}
+	t.order, t.swapped = o.cuttingOrder(sheet, m.shop.Tools.TrimmerLength, as, turned)
+	t.plan = cutting.Search(ctx, t.order, steps, tell)
+	return t
+}
+
+// stockPlan plans one stock on every sheet it may be cut from and takes the one
+// chosen, else the one that takes the least paper.
+func (m maker) stockPlan(ctx context.Context, o stockOrder, steps int, tell func(cutting.Progress)) StockPlan {
+	sheets := m.sheetsFor(o.stock)
+	p := StockPlan{ID: o.stock.ID, Name: o.stock.Name, Pieces: []PieceLine{}, Layouts: []LayoutPlan{}, Steps: []StepPlan{}, Choices: []SheetChoice{}, Notes: []Note{}}
+	for _, q := range o.pieces {
+		p.Pieces = append(p.Pieces, PieceLine{q.name, m.by(q.size.Width, q.size.Height), q.count})
+	}
+	for _, s := range o.saved {
+		p.Notes = append(p.Notes, Note{Fine, s})
+	}
+	if len(sheets) == 0 {
+		p.Notes = append(p.Notes, Note{Trouble, "There is no sheet on your shelf to cut it from: enter one there."})
+		return p
+	}
+	all := make([]tried, len(sheets))
+	best := 0
+	for i, s := range sheets {
+		all[i] = m.try(ctx, o, s, steps, tell)
+		if i > 0 && all[i].over(all[best]) {
+			best = i
+		}
+	}
+	for i, s := range sheets {
+		if s.ID == m.job.Paper.Sheets[o.stock.ID] {
+			best = i
+		}
+	}
+	for i, t := range all {
+		p.Choices = append(p.Choices, SheetChoice{t.sheet.ID, t.sheet.Name, m.choiceWords(o, t), i == best})
+	}
+	m.takeTried(&p, o, all[best])
+	return p
+}
+
+func (m maker) choiceWords(o stockOrder, t tried) string {
+	if n := len(t.plan.Unfit); n == len(o.pieces) {
+		return "too small"
+	} else if n > 0 {
+		return fmt.Sprintf("too small for “%s”", o.pieces[t.plan.Unfit[0]].name)
+	}
+	return plural(t.plan.Sheets, "sheet")
+}
+
+// takeTried fills in the plan of the sheet that is taken.
+func (m maker) takeTried(p *StockPlan, o stockOrder, t tried) {
+	p.Sheet, p.SheetName, p.Width, p.Height = t.sheet.ID, t.sheet.Name, t.sheet.Width, t.sheet.Height
+	p.Sheets, p.Settings, p.Proven, p.Unfinished = t.plan.Sheets, len(t.plan.Steps), t.plan.Proven(), t.plan.Unfinished
+	p.Notes = append(p.Notes, t.notes...)
+	for _, i := range t.plan.Unfit {
+		p.Notes = append(p.Notes, Note{Trouble, m.unfitWords(o, t, i)})
+	}
+	words := cutWords{m: m, o: o, t: t}
+	p.Layouts, p.Steps = words.layouts(), words.steps()
+	p.Notes = append(p.Notes, m.grainNotes(o, t)...)
+	take := fmt.Sprintf("%s of %s", plural(p.Sheets, "sheet"), t.sheet.Name)
+	switch have := o.stock.Have; {
+	case have > 0 && have < p.Sheets:
+		take += fmt.Sprintf(": you have %d, buy %d more", have, p.Sheets-have)
+	case have > 0:
+		take += fmt.Sprintf(" of your %d", have)
+	}
+	p.Text = fmt.Sprintf("%s, %s of the guide", take, plural(p.Settings, "setting"))
+	if !p.Proven {
+		p.Text += fmt.Sprintf("; no plan can take fewer than %d", t.plan.Bound)
+	}
+}
+
+// unfitWords says why a sheet does not give a piece and what would help.
+func (m maker) unfitWords(o stockOrder, t tried, i int) string {
+	q := o.pieces[i]
+	what := fmt.Sprintf("“%s”, %s, ", q.name, m.by(q.size.Width, q.size.Height))
+	switch t.order.Sheet.Possible(t.order.Pieces[i]) {
+	case cutting.BeyondTrimmer:
+		return what + fmt.Sprintf("needs a cut longer than the %s that your trimmer makes: cut it with a knife and ruler, or from a smaller sheet.", m.style.ShowUnit(m.shop.Tools.TrimmerLength))
+	case cutting.OnlyTurned:
+		return what + fmt.Sprintf("would go on %s only a quarter turn round, which its pattern or grain forbids: choose another sheet or fold.", t.sheet.Name)
+	}
+	return what + fmt.Sprintf("is larger than every sheet it may be cut from, %s among them: choose a larger sheet, another fold or a smaller card.", t.sheet.Name)
+}
+
+// grainNotes warns of heavy stock that is folded across its grain.
+func (m maker) grainNotes(o stockOrder, t tried) []Note {
+	if o.stock.GSM <= paper.HeavyFold {
+		return nil
+	}
+	across, folded := 0, 0
+	for _, l := range t.plan.Layouts {
+		for _, q := range l.Pieces {
+			line := o.pieces[q.Piece]
+			if !line.fold {
+				continue
+			}
+			folded += l.Times
+			down := line.down != (q.Turned != t.swapped[q.Piece]) // how the fold runs on the sheet
+			if o.stock.Grain != paper.Unknown && o.stock.Grain.Upright(t.sheet) != down {
+				across += l.Times
+			}
+		}
+	}
+	switch {
+	case folded == 0:
+		return nil
+	case o.stock.Grain == paper.Unknown:
+		return []Note{{Fine, fmt.Sprintf("%s is heavy enough to crack when folded across its grain. Bend a sheet both ways: it gives more easily along the grain; enter it on the shelf.", o.stock.Name)}}
+	case across > 0:
+		return []Note{{Care, fmt.Sprintf("%d of %d bases are folded across the grain of %s, which cracks over %.0f gsm: keep the folds along the grain, or score deeper.", across, folded, o.stock.Name, paper.HeavyFold)}}
+	}
+	return nil
+}
+
+func (m maker) paperSentence(p *PaperPlan) {
+	sheets, short := 0, []string{}
+	troubled := false
+	for _, s := range p.Stocks {
+		sheets += s.Sheets
+		if s.Sheets > 0 {
+			short = append(short, fmt.Sprintf("%d × %s", s.Sheets, s.SheetName))
+		}
+		for _, n := range s.Notes {
+			troubled = troubled || n.Tone == Trouble
+		}
+	}
+	p.Short = plural(sheets, "sheet")
+	switch {
+	case troubled && sheets == 0:
+		p.Tone, p.Sentence = Trouble, say("Nothing of this job can be cut from the sheets on your shelf; below is what would make it possible.")
+	case troubled:
+		p.Tone, p.Sentence = Trouble, say("Take [%s], but not everything can be cut from what is on your shelf; see below.", strings.Join(short, ", "))
+	case sheets == 0:
+		p.Sentence = say("There is nothing to cut: everything is cut already.")
+	default:
+		p.Sentence = say("Take [%s] for %s.", strings.Join(short, ", "), plural(m.job.Count, "card"))
+	}
+}

@@ -1,0 +1,99 @@
+package plan
+
+import (
+	"fmt"
+
+	"yellowparcel/core/measure"
+)
+
+// The bounds of what may stand on a shelf.
+const (
+	mostSide     = 5 * measure.Metre
+	mostCaliper  = 20 * measure.Millimetre
+	mostGSM      = 20_000
+	mostAdhesive = 100 * measure.Millimetre
+	mostHave     = 100_000
+)
+
+// Check refuses a shop that no plan can be made with, naming each field.
+func (s Shop) Check() []Problem {
+	c := &shopCheck{}
+	for path, style := range map[string]measure.Style{
+		"tickInches":      {Unit: measure.Inches, Tick: s.TickInches},
+		"tickMillimetres": {Unit: measure.Millimetres, Tick: s.TickMillimetres},
+	} {
+		if err := style.Check(); err != nil {
+			c.add(path, "The smallest step is not usable: %v.", err)
+		}
+	}
+	if !s.Unit.Valid() {
+		c.add("unit", "The unit “%s” is not known: choose in or mm.", s.Unit)
+	}
+	c.shelf(s)
+	c.tools(s.Tools)
+	return c.list
+}
+
+type shopCheck struct{ list []Problem }
+
+func (c *shopCheck) add(path, format string, args ...any) {
+	c.list = append(c.list, Problem{Path: path, Message: fmt.Sprintf(format, args...)})
+}
+
+// known refuses a second entry of one ID, and one without.
+func (c *shopCheck) known(seen map[string]bool, path, id string) {
+	if id == "" || seen[id] {
+		c.add(path, "Two entries of the shelf are called “%s” inside: take one off and enter it anew.", id)
+	}
+	seen[id] = true
+}
+
+func (c *shopCheck) shelf(s Shop) {
+	seen := map[string]bool{}
+	for i, sh := range s.Sheets {
+		path := fmt.Sprintf("sheets.%d", i)
+		c.known(seen, path, sh.ID)
+		if sh.Width <= 0 || sh.Height <= 0 || max(sh.Width, sh.Height) > mostSide {
+			c.add(path, "The sheet “%s” needs a width and a height between nothing and 5 m.", sh.Name)
+		}
+	}
+	seen = map[string]bool{}
+	for i, k := range s.Stocks {
+		path := fmt.Sprintf("stocks.%d", i)
+		c.known(seen, path, k.ID)
+		if k.Caliper <= 0 || k.Caliper > mostCaliper || k.GSM <= 0 || k.GSM > mostGSM {
+			c.add(path, "The stock “%s” needs a caliper up to 20 mm and a weight up to 20 000 gsm.", k.Name)
+		}
+		if _, ok := s.sheet(k.Sheet); k.Sheet != "" && !ok {
+			c.add(path+".sheet", "The stock “%s” is kept in a sheet that is not on the shelf: choose another.", k.Name)
+		}
+		if !k.Grain.Valid() || !k.Pattern.Valid() || k.Have < 0 || k.Have > mostHave {
+			c.add(path, "The stock “%s” has a grain, a pattern or a number of sheets that is not known here: choose again.", k.Name)
+		}
+	}
+	seen = map[string]bool{}
+	for i, e := range s.Envelopes {
+		path := fmt.Sprintf("envelopes.%d", i)
+		c.known(seen, path, e.ID)
+		if min(e.Width, e.Height) < leastCard || max(e.Width, e.Height) > mostCard || e.Have < 0 || e.Have > mostHave {
+			c.add(path, "The envelope “%s” needs a width and a height from 25 mm to 1 m.", e.Name)
+		}
+	}
+	for i, a := range s.Adhesives {
+		if a.ID == "" || a.Width <= 0 || a.Width > mostAdhesive {
+			c.add(fmt.Sprintf("adhesives.%d", i), "The adhesive “%s” needs a width up to 100 mm.", a.Name)
+		}
+	}
+}
+
+func (c *shopCheck) tools(t Tools) {
+	if t.TrimmerLength <= 0 || t.TrimmerLength > mostSide {
+		c.add("tools.trimmerLength", "The trimmer needs a cut length between nothing and 5 m.")
+	}
+	if t.CornerAt.Abs() > 4*measure.Inch {
+		c.add("tools.cornerAt", "The guide's corner reads more than 4 in from zero: measure again where the sheet's corner sits.")
+	}
+	if t.NotchDepth <= 0 || t.NotchDepth > 2*measure.Inch {
+		c.add("tools.notchDepth", "A punch board notches more than nothing and at most 2 in deep: punch a scrap and measure the notch.")
+	}
+}
