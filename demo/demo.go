@@ -21,6 +21,20 @@ func Shop() plan.Shop {
 		sheet, _ := paper.SheetByID(id)
 		s.Sheets = append(s.Sheets, sheet)
 	}
+	s.Envelopes = []plan.OwnedEnvelope{
+		{ID: "own-1", Name: "Cream, from the star party", Width: 7*in + in/4, Height: 5*in + in/4, Have: 34},
+		{ID: "own-2", Name: "Unlabelled blue pile", Width: 155 * measure.Millimetre, Height: 155 * measure.Millimetre, Have: 12},
+	}
+	for i := range s.Stocks {
+		switch k := &s.Stocks[i]; k.ID {
+		case "copy-80":
+			k.Have = 180
+		case "cover-100":
+			k.Grain, k.Have = paper.AlongLong, 20
+		case "pattern-130": // the night sky has its zenith at the top
+			k.Sheet, k.Pattern, k.Have = "12x12", paper.AlongLong, 2
+		}
+	}
 	return s
 }
 
@@ -45,6 +59,7 @@ func Jobs() []plan.Job {
 			Name: "Lens fund thank-you, raised star", Count: 8,
 			Card:     plan.Card{Width: 5*in + in/2, Height: 4*in + in/4, Fold: card.TopFold},
 			Parts:    []plan.Part{base("cover-110"), layer("mat", "Brass mat", "pattern-200", in/16, 0), layer("star", "Star panel on foam", "cover-110", in/8, in/8)},
+			Items:    []plan.Item{{ID: "brad", Name: "Brass star", Width: 2 * in, Height: 2 * in}, {ID: "words", Name: "Thank you", Width: 3 * in, Height: in / 2}, {ID: "ribbon", Name: "Ribbon", Height: 3 * in / 8}},
 			Envelope: envelope("kraft-120"),
 			Post:     plan.PostWish{Destination: "us-domestic"},
 		},

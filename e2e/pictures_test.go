@@ -35,15 +35,22 @@ func TestPictures(t *testing.T) {
 	take("jobs")
 	at := w.openJob("Meteor-night thanks, square")
 	at = at[:len(at)-len("card")]
-	for _, station := range []string{"card", "envelope", "post"} {
+	for _, station := range []string{"card", "envelope", "post", "paper"} {
 		w.goTo(at + station)
 		w.see(test("headline"), "")
 		take(station)
 	}
+	w.goTo("/shelf")
+	w.see("h1", "shelf")
+	take("shelf")
 	// Layers are better seen on a card that has several.
 	w.goTo("/")
 	at = w.openJob("Lens fund thank-you, raised star")
 	w.goTo(at[:len(at)-len("card")] + "layers")
 	w.see(test("headline"), "Cut layers of")
 	take("layers")
+	w.goTo(at)
+	w.pick("view-nest")
+	w.see(test("nest-verdict"), "")
+	take("nest")
 }

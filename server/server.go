@@ -50,6 +50,7 @@ func New(s *store.Store, log *slog.Logger, hosts ...string) *Server {
 	srv.planRoutes()
 	srv.shopRoutes()
 	r.Get("/api/jobs/{id}/events", srv.streamEvents)
+	srv.cuttingRoutes(r)
 	return srv
 }
 

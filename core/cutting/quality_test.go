@@ -173,7 +173,7 @@ func TestQualityTable(t *testing.T) {
 				r := rand.New(rand.NewPCG(uint64(size[0]), 7))
 				var s score
 				var times []time.Duration
-				for range 20 {
+				for range 40 {
 					n := size[0] + r.IntN(size[1]-size[0]+1)
 					k := 1 + r.IntN(min(12, n/2))
 					sheet := []Sheet{letter, square}[r.IntN(2)]

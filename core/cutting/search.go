@@ -8,9 +8,11 @@ import (
 
 // Progress is told of a search as it goes on.
 type Progress struct {
-	Steps, Of int
+	Steps int `json:"steps"`
+	Of    int `json:"of"`
 	// Sheets of the best plan so far, and what no plan can stay under.
-	Sheets, Bound int
+	Sheets int `json:"sheets"`
+	Bound  int `json:"bound"`
 }
 
 // searcher looks for the best plan of one order.

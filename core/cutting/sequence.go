@@ -99,29 +99,49 @@ func (q *sequencer) note(at pending, n int) {
 	}
 }
 
-// next is the setting at which most cuts wait; of equal ones that which most
-// cuts will ask for, then the widest.
+// next is a setting that need not come again, where there is one; else that at
+// which most cuts can be made now. Of equal ones it is the one that most cuts will
+// ask for, then the widest.
 func (q *sequencer) next() measure.Length {
-	waiting := make(map[measure.Length]int, len(q.ready))
-	best := measure.Length(0)
-	over := func(s, t measure.Length) bool {
-		if waiting[s] != waiting[t] {
-			return waiting[s] > waiting[t]
-		}
-		if q.open[s] != q.open[t] {
-			return q.open[s] > q.open[t]
-		}
-		return s > t
-	}
+	now := make(map[measure.Length]int, len(q.ready))
 	for _, at := range q.ready {
 		list, n := q.settings(at)
 		for _, s := range list[:n] {
-			if waiting[s]++; over(s, best) {
-				best = s
-			}
+			now[s] += q.freed(at, s)
+		}
+	}
+	best := measure.Length(0)
+	for s := range now {
+		if q.over(now, s, best) {
+			best = s
 		}
 	}
 	return best
+}
+
+func (q *sequencer) over(now map[measure.Length]int, s, t measure.Length) bool {
+	if done, other := now[s] == q.open[s], now[t] == q.open[t] && t > 0; done != other {
+		return done
+	}
+	if now[s] != now[t] {
+		return now[s] > now[t]
+	}
+	if q.open[s] != q.open[t] {
+		return q.open[s] > q.open[t]
+	}
+	return s > t
+}
+
+// freed counts the cuts that can be made at a setting from a rectangle on.
+func (q *sequencer) freed(at pending, s measure.Length) int {
+	n := &q.patterns[at.layout].nodes[at.node]
+	if n.leaf() || !q.keeps[at.layout][at.node] {
+		return 0
+	}
+	if list, settings := q.settings(at); !slices.Contains(list[:settings], s) {
+		return 0
+	}
+	return 1 + q.freed(pending{at.layout, n.first}, s) + q.freed(pending{at.layout, n.second}, s)
 }
 
 // set makes every cut that can be made at a setting, and those that it frees.

@@ -81,8 +81,8 @@ func ChoicesIn(shop Shop) Choices {
 	for _, s := range paper.Surfaces() {
 		c.Surfaces = append(c.Surfaces, Choice{string(s), string(s)})
 	}
-	c.Grains = []Choice{{"", "grain not known"}, {string(paper.AlongLong), "grain long"}, {string(paper.AlongShort), "grain short"}}
-	c.Patterns = []Choice{{"", "no top"}, {string(paper.AlongLong), "stands along the long side"}, {string(paper.AlongShort), "stands along the short side"}}
+	c.Grains = []Choice{{"", "not known"}, {string(paper.AlongLong), "long"}, {string(paper.AlongShort), "short"}}
+	c.Patterns = []Choice{{"", "has no top"}, {string(paper.AlongLong), "up the long side"}, {string(paper.AlongShort), "up the short side"}}
 	c.Rooms = []Choice{{string(AsBlock), "As a block"}, {string(AsHeap), "As it lies"}}
 	for _, a := range shop.Adhesives {
 		c.Adhesives = append(c.Adhesives, Choice{a.ID, a.Name + ", " + shop.Style().ShowUnit(a.Width)})

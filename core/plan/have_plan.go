@@ -26,6 +26,7 @@ type FoldSheet struct {
 // FoldYield is one fold on one sheet.
 type FoldYield struct {
 	Fold card.Fold `json:"fold" enum:"side,top,gate,accordion,roll,flat"`
+	Name string    `json:"name"`
 	Each int       `json:"each"`
 	Flat string    `json:"flat"`
 	Text string    `json:"text"`
@@ -67,7 +68,7 @@ func (m maker) baseOn(stock paper.Stock, sheet paper.Sheet, fold card.Fold) (cut
 
 func (m maker) foldYield(stock paper.Stock, sheet paper.Sheet, fold card.Fold) FoldYield {
 	on, piece := m.baseOn(stock, sheet, fold)
-	y := FoldYield{Fold: fold, Each: len(cutting.Equal(on, piece).Pieces), Flat: m.by(piece.Width, piece.Height)}
+	y := FoldYield{Fold: fold, Name: foldNames[fold], Each: len(cutting.Equal(on, piece).Pieces), Flat: m.by(piece.Width, piece.Height)}
 	if y.Each > 0 {
 		y.Text = fmt.Sprintf("%d a sheet", y.Each)
 		return y

@@ -163,6 +163,7 @@ type LadderPlan struct {
 
 // Swatch is one rung of the ladder.
 type Swatch struct {
+	Size   string `json:"size"`
 	Width  Shown  `json:"width"`
 	Height Shown  `json:"height"`
 	Border Shown  `json:"border"`
@@ -175,7 +176,7 @@ func (m maker) ladder() LadderPlan {
 	for _, b := range card.Rungs(face, m.style.Unit) {
 		s := card.Size{Width: face.Width - 2*b, Height: face.Height - 2*b}
 		share := card.Shares(face, []card.Layer{{Size: s}})[1]
-		p.Swatches = append(p.Swatches, Swatch{m.shown(s.Width), m.shown(s.Height), m.shown(b), percent(share)})
+		p.Swatches = append(p.Swatches, Swatch{m.by(s.Width, s.Height), m.shown(s.Width), m.shown(s.Height), m.shown(b), percent(share)})
 	}
 	p.Drawing = fmt.Sprintf("%s for a card of %s %s, one inside the other, sharing the lower left corner.", plural(len(p.Swatches), "swatch outline"), m.by(face.Width, face.Height), m.style.Unit)
 	return p

@@ -3,7 +3,7 @@ package plan
 import (
 	"context"
 	"fmt"
-	"strings"
+	"slices"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/cutting"
@@ -258,13 +258,17 @@ func (m maker) grainNotes(o stockOrder, t tried) []Note {
 }
 
 func (m maker) paperSentence(p *PaperPlan) {
-	sheets, short := 0, []string{}
-	troubled := false
+	sheets, troubled := 0, false
+	var take Sentence
 	for _, s := range p.Stocks {
-		sheets += s.Sheets
 		if s.Sheets > 0 {
-			short = append(short, fmt.Sprintf("%d × %s", s.Sheets, s.SheetName))
+			more := say("Take [%s] of %s", plural(s.Sheets, "sheet"), s.Name)
+			if sheets > 0 {
+				more = say("; [%d] of %s", s.Sheets, s.Name)
+			}
+			take = Sentence{take.Text + more.Text, append(take.Spans, more.Spans...)}
 		}
+		sheets += s.Sheets
 		for _, n := range s.Notes {
 			troubled = troubled || n.Tone == Trouble
 		}
@@ -274,10 +278,35 @@ func (m maker) paperSentence(p *PaperPlan) {
 	case troubled && sheets == 0:
 		p.Tone, p.Sentence = Trouble, say("Nothing of this job can be cut from the sheets on your shelf; below is what would make it possible.")
 	case troubled:
-		p.Tone, p.Sentence = Trouble, say("Take [%s], but not everything can be cut from what is on your shelf; see below.", strings.Join(short, ", "))
+		p.Tone, p.Sentence = Trouble, take.then(". Not everything can be cut from what is on your shelf.")
 	case sheets == 0:
 		p.Sentence = say("There is nothing to cut: everything is cut already.")
 	default:
-		p.Sentence = say("Take [%s] for %s.", strings.Join(short, ", "), plural(m.job.Count, "card"))
+		p.Sentence = take.then(fmt.Sprintf(", for %s.", plural(m.job.Count, "card")))
 	}
+}
+
+// CutStock searches longer for the cutting of one stock from one sheet: so many
+// steps at most, until the context ends. The plan of a search that was stopped
+// is whole, and marked unfinished. It is false when the job cuts nothing from
+// that stock, or the stock from no such sheet.
+func CutStock(ctx context.Context, job Job, shop Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
+	m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
+	d, _ := m.diamond()
+	for _, o := range m.orders(d) {
+		if s, ok := shop.sheet(sheet); ok && o.stock.ID == stock && slices.Contains(m.sheetsFor(o.stock), s) {
+			// The other sheets keep the plans that a quick look gives.
+			p := m.stockPlan(ctx, o, quickSteps/len(m.sheetsFor(o.stock)), nil)
+			t := m.try(ctx, o, s, steps, tell)
+			p.Notes, p.Layouts, p.Steps = p.Notes[:len(o.saved)], nil, nil
+			for i, c := range p.Choices {
+				if p.Choices[i].Chosen = c.ID == sheet; c.ID == sheet {
+					p.Choices[i].Text = m.choiceWords(o, t)
+				}
+			}
+			m.takeTried(&p, o, t)
+			return p, true
+		}
+	}
+	return StockPlan{}, false
 }

@@ -42,3 +42,8 @@ func (s Sentence) and(t Sentence) Sentence {
 	gap := Span{" ", false}
 	return Sentence{s.Text + " " + t.Text, append(append(append([]Span(nil), s.Spans...), gap), t.Spans...)}
 }
+
+// then goes on with plain words.
+func (s Sentence) then(words string) Sentence {
+	return Sentence{s.Text + words, append(append([]Span(nil), s.Spans...), Span{words, false})}
+}

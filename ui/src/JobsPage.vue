@@ -50,7 +50,7 @@ onMounted(load)
 
 <template>
   <div class="page">
-    <header><BrandMark /></header>
+    <header><BrandMark /><router-link to="/shelf" data-test="to-shelf">Shelf</router-link></header>
     <main>
       <h1>
         {{ lost ? 'There is nothing at that address. Here are your jobs.' : 'What goes in the post next?' }}
@@ -99,6 +99,9 @@ onMounted(load)
   max-width: 1280px;
 }
 header {
+  display: flex;
+  justify-content: space-between;
+  font-weight: 600;
   padding: 14px 40px 0;
 }
 main {

@@ -56,6 +56,7 @@ export const vuetify = createVuetify({
   defaults: {
     VBtn: { variant: 'text', rounded: 'sm' },
     VSelect: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
+    VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
     VTextField: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
   },
 })

@@ -148,11 +148,17 @@ export interface components {
             /** Format: int64 */
             height: number;
             /** Format: int64 */
+            overHeight?: number;
+            /** Format: int64 */
+            overWidth?: number;
+            /** Format: int64 */
             panels?: number;
+            room?: string;
             /** Format: int64 */
             spine?: number;
             /** Format: int64 */
             thickness?: number;
+            towards?: boolean;
             /** Format: int64 */
             width: number;
         };
@@ -165,6 +171,7 @@ export interface components {
             parts: components["schemas"]["PartPlan"][];
             predicted: components["schemas"]["Shown"];
             predictedExact: string;
+            room: components["schemas"]["RoomPlan"];
             sentence: components["schemas"]["Sentence"];
             sheets: components["schemas"]["SheetPlan"][];
             thickness: components["schemas"]["Shown"];
@@ -193,8 +200,13 @@ export interface components {
             destinations: components["schemas"]["Choice"][];
             folds: components["schemas"]["Choice"][];
             formats: components["schemas"]["Choice"][];
+            grains: components["schemas"]["Choice"][];
+            patterns: components["schemas"]["Choice"][];
+            rooms: components["schemas"]["Choice"][];
             schools: components["schemas"]["Choice"][];
+            sheets: components["schemas"]["Choice"][];
             stocks: components["schemas"]["Choice"][];
+            surfaces: components["schemas"]["Choice"][];
             ticks: components["schemas"]["TickChoice"][];
         };
         ClassPlan: {
@@ -212,6 +224,14 @@ export interface components {
             panel: string;
             to: components["schemas"]["Point"];
         };
+        Cut: {
+            /** Format: int64 */
+            at: number;
+            down: boolean;
+            from: components["schemas"]["Rect"];
+            /** Format: int64 */
+            number: number;
+        };
         Dimension: {
             from: components["schemas"]["Point"];
             id: string;
@@ -221,6 +241,16 @@ export interface components {
             shift: number;
             text: string;
             to: components["schemas"]["Point"];
+        };
+        Edges: {
+            /** Format: int64 */
+            bottom: number;
+            /** Format: int64 */
+            left: number;
+            /** Format: int64 */
+            right: number;
+            /** Format: int64 */
+            top: number;
         };
         Edit: {
             path: string;
@@ -294,14 +324,40 @@ export interface components {
             text: string;
         };
         FitPlan: {
+            aboveEase: components["schemas"]["Shown"];
+            drawing: string;
             easeHeight: components["schemas"]["Shown"];
             easeWidth: components["schemas"]["Shown"];
+            /** Format: int64 */
+            have: number;
             id: string;
+            inner: components["schemas"]["Size"];
             name: string;
+            outer: components["schemas"]["Size"];
+            owned: boolean;
+            sideEase: components["schemas"]["Shown"];
             size: string;
             turned: boolean;
             verdict: string;
             why: string;
+        };
+        FoldSheet: {
+            folds: components["schemas"]["FoldYield"][];
+            /** Format: int64 */
+            height: number;
+            id: string;
+            name: string;
+            /** Format: int64 */
+            width: number;
+        };
+        FoldYield: {
+            /** Format: int64 */
+            each: number;
+            flat: string;
+            /** @enum {string} */
+            fold: "side" | "top" | "gate" | "accordion" | "roll" | "flat";
+            name: string;
+            text: string;
         };
         Gauge: {
             /** Format: double */
@@ -316,12 +372,66 @@ export interface components {
             panel: string;
             zone: components["schemas"]["Point"][];
         };
+        HavePlan: {
+            largest: components["schemas"]["HaveRow"][];
+            rows: components["schemas"]["HaveRow"][];
+            sentence: components["schemas"]["Sentence"];
+            sheet: string;
+        };
+        HaveRow: {
+            current: boolean;
+            /** Format: int64 */
+            each: number;
+            envelope: string;
+            flat: string;
+            fold: string;
+            id: string;
+            owned: boolean;
+            post: string;
+            size: string;
+            waste: string;
+        };
+        Item: {
+            /** Format: int64 */
+            height: number;
+            id: string;
+            name: string;
+            /** Format: int64 */
+            width: number;
+        };
+        ItemPlaced: {
+            /** Format: double */
+            height: number;
+            id: string;
+            name: string;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        ItemRung: {
+            all: boolean;
+            name: string;
+            size: string;
+            text: string;
+        };
+        ItemsPlan: {
+            placed: components["schemas"]["ItemPlaced"][];
+            /** Format: int64 */
+            row: number;
+            rungs: components["schemas"]["ItemRung"][];
+            sentence: string;
+        };
         Job: {
             card: components["schemas"]["Card"];
             /** Format: int64 */
             count: number;
             envelope: components["schemas"]["EnvelopeWish"];
+            items?: components["schemas"]["Item"][];
             name: string;
+            paper?: components["schemas"]["PaperWish"];
             parts: components["schemas"]["Part"][];
             post: components["schemas"]["PostWish"];
             start?: components["schemas"]["Start"];
@@ -334,6 +444,10 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        LadderPlan: {
+            drawing: string;
+            swatches: components["schemas"]["Swatch"][];
+        };
         LayerRow: {
             /** Format: int64 */
             height: number;
@@ -343,10 +457,12 @@ export interface components {
             paper: string;
             /** Format: int64 */
             part: number;
+            rungs: components["schemas"]["RungPlan"][];
             share: string;
             size: string;
             /** Format: int64 */
             width: number;
+            window: string;
             /** Format: double */
             x: number;
             /** Format: double */
@@ -354,11 +470,23 @@ export interface components {
         };
         LayersPlan: {
             drawing: string;
+            items: components["schemas"]["ItemsPlan"];
+            ladder: components["schemas"]["LadderPlan"];
+            liners: components["schemas"]["LayerRow"][];
             notes: components["schemas"]["Note"][];
             panelHeight: components["schemas"]["Shown"];
             panelWidth: components["schemas"]["Shown"];
             rows: components["schemas"]["LayerRow"][];
             sentence: components["schemas"]["Sentence"];
+        };
+        LayoutPlan: {
+            cuts: components["schemas"]["Cut"][];
+            drawing: string;
+            name: string;
+            offcuts: components["schemas"]["OffcutPlan"][];
+            pieces: components["schemas"]["Placed"][];
+            /** Format: int64 */
+            times: number;
         };
         ListedJob: {
             changed: string;
@@ -392,6 +520,29 @@ export interface components {
             text: string;
             tone: string;
         };
+        OffcutPlan: {
+            /** Format: int64 */
+            height: number;
+            makes: string;
+            size: string;
+            /** Format: int64 */
+            width: number;
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
+        };
+        OwnedEnvelope: {
+            /** Format: int64 */
+            have?: number;
+            /** Format: int64 */
+            height: number;
+            id: string;
+            name: string;
+            off?: boolean;
+            /** Format: int64 */
+            width: number;
+        };
         Panel: {
             id: string;
             name: string;
@@ -401,16 +552,38 @@ export interface components {
             name: string;
             size: components["schemas"]["Shown"];
         };
+        PaperPlan: {
+            folds: components["schemas"]["FoldSheet"][];
+            have?: components["schemas"]["HavePlan"];
+            notes: components["schemas"]["Note"][];
+            sentence: components["schemas"]["Sentence"];
+            short: string;
+            stocks: components["schemas"]["StockPlan"][];
+            tone: string;
+        };
+        PaperWish: {
+            alongGrain?: boolean;
+            have?: string;
+            noBlanks?: boolean;
+            sheets?: {
+                [key: string]: string;
+            };
+        };
         Part: {
             /** Format: int64 */
             border: number;
+            edges?: components["schemas"]["Edges"];
             /** Format: int64 */
             foam: number;
             id: string;
             /** @enum {string} */
-            kind: "base" | "layer";
+            kind: "base" | "layer" | "liner";
             name: string;
+            own?: components["schemas"]["Size"];
+            /** Format: int64 */
+            ready?: number;
             stock: string;
+            window?: boolean;
         };
         PartPlan: {
             caliper: string;
@@ -423,9 +596,18 @@ export interface components {
             size: string;
             stock: string;
         };
-        Piece: {
+        PieceLine: {
+            /** Format: int64 */
+            count: number;
+            name: string;
+            size: string;
+        };
+        Placed: {
             /** Format: int64 */
             height: number;
+            /** Format: int64 */
+            piece: number;
+            turned: boolean;
             /** Format: int64 */
             width: number;
             /** Format: int64 */
@@ -440,6 +622,7 @@ export interface components {
                 [key: string]: components["schemas"]["Field"];
             };
             layers: components["schemas"]["LayersPlan"];
+            paper: components["schemas"]["PaperPlan"];
             post: components["schemas"]["PostPlan"];
             start?: components["schemas"]["StartPlan"];
             ticket: components["schemas"]["TicketLine"][];
@@ -489,9 +672,33 @@ export interface components {
             note: string;
             value: string;
         };
+        Rect: {
+            /** Format: int64 */
+            height: number;
+            /** Format: int64 */
+            width: number;
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
+        };
         RectanglePlan: {
             height: components["schemas"]["Shown"];
             width: components["schemas"]["Shown"];
+        };
+        RoomPlan: {
+            block: components["schemas"]["Shown"];
+            /** @enum {string} */
+            chosen: "block" | "heap";
+            heapHeight: components["schemas"]["Shown"];
+            heapWidth: components["schemas"]["Shown"];
+            outer: string;
+            section: components["schemas"]["SectionPart"][];
+            text: string;
+        };
+        RungPlan: {
+            border: components["schemas"]["Shown"];
+            share: string;
         };
         SaveJobRequest: {
             job: components["schemas"]["Job"];
@@ -518,6 +725,18 @@ export interface components {
             at: components["schemas"]["Shown"];
             inside: boolean;
         };
+        SectionPart: {
+            foam: boolean;
+            /** Format: double */
+            height: number;
+            name: string;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         Sentence: {
             spans: components["schemas"]["Span"][];
             text: string;
@@ -537,8 +756,15 @@ export interface components {
             height: number;
             id: string;
             name: string;
+            off?: boolean;
             /** Format: int64 */
             width: number;
+        };
+        SheetChoice: {
+            chosen: boolean;
+            id: string;
+            name: string;
+            text: string;
         };
         SheetPlan: {
             drawing: string;
@@ -548,7 +774,7 @@ export interface components {
             height: number;
             id: string;
             name: string;
-            pieces: components["schemas"]["Piece"][];
+            pieces: components["schemas"]["Placed"][];
             /** Format: int64 */
             take: number;
             text: string;
@@ -557,6 +783,7 @@ export interface components {
         };
         Shop: {
             adhesives: components["schemas"]["Adhesive"][];
+            envelopes?: components["schemas"]["OwnedEnvelope"][];
             sheets: components["schemas"]["Sheet"][];
             stocks: components["schemas"]["Stock"][];
             /** Format: int64 */
@@ -581,6 +808,12 @@ export interface components {
             nm: number;
             text: string;
         };
+        Size: {
+            /** Format: int64 */
+            height: number;
+            /** Format: int64 */
+            width: number;
+        };
         Span: {
             mark: boolean;
             text: string;
@@ -596,13 +829,53 @@ export interface components {
             schools: components["schemas"]["SchoolRow"][];
             sentence: components["schemas"]["Sentence"];
         };
+        StepPlan: {
+            cuts: string[];
+            setting: components["schemas"]["Shown"];
+        };
         Stock: {
             /** Format: int64 */
             caliper: number;
+            grain?: string;
             /** Format: double */
             gsm: number;
+            /** Format: int64 */
+            have?: number;
             id: string;
             name: string;
+            off?: boolean;
+            pattern?: string;
+            sheet?: string;
+            surface?: string;
+        };
+        StockPlan: {
+            choices: components["schemas"]["SheetChoice"][];
+            /** Format: int64 */
+            height: number;
+            id: string;
+            layouts: components["schemas"]["LayoutPlan"][];
+            name: string;
+            notes: components["schemas"]["Note"][];
+            pieces: components["schemas"]["PieceLine"][];
+            proven: boolean;
+            /** Format: int64 */
+            settings: number;
+            sheet: string;
+            sheetName: string;
+            /** Format: int64 */
+            sheets: number;
+            steps: components["schemas"]["StepPlan"][];
+            text: string;
+            unfinished: boolean;
+            /** Format: int64 */
+            width: number;
+        };
+        Swatch: {
+            border: components["schemas"]["Shown"];
+            height: components["schemas"]["Shown"];
+            share: string;
+            size: string;
+            width: components["schemas"]["Shown"];
         };
         TickChoice: {
             name: string;
@@ -615,7 +888,7 @@ export interface components {
             id: string;
             label: string;
             /** @enum {string} */
-            station: "card" | "layers" | "envelope" | "post";
+            station: "card" | "layers" | "envelope" | "post" | "paper";
             tone: string;
             value: string;
         };

@@ -9,6 +9,7 @@ import { useShop } from '../job/useShop'
 import CardStation from '../stations/card/CardStation.vue'
 import EnvelopeStation from '../stations/envelope/EnvelopeStation.vue'
 import LayersStation from '../stations/layers/LayersStation.vue'
+import PaperStation from '../stations/paper/PaperStation.vue'
 import PostStation from '../stations/post/PostStation.vue'
 import { keep } from '../theme'
 import BrandMark from './BrandMark.vue'
@@ -27,11 +28,12 @@ const sheet = ref(false)
 
 onMounted(job.load)
 
-const stations = ['card', 'layers', 'envelope', 'post']
+const stations = ['card', 'layers', 'envelope', 'post', 'paper']
 const station = computed(() => {
   if (props.station === 'layers') return LayersStation
   if (props.station === 'envelope') return EnvelopeStation
   if (props.station === 'post') return PostStation
+  if (props.station === 'paper') return PaperStation
   return CardStation
 })
 
@@ -120,6 +122,7 @@ onUnmounted(() => window.removeEventListener('keydown', press))
           :disabled="!job.undoable.value.redo"
           @click="job.redo()"
         />
+        <router-link class="shelf" to="/shelf" data-test="to-shelf">Shelf</router-link>
         <UnitSwitch />
         <v-btn :icon="mdiLightbulbOutline" density="comfortable" aria-label="Light or dark" @click="lamp" />
         <v-btn :icon="mdiKeyboardOutline" density="comfortable" aria-label="Keys" @click="sheet = true" />
@@ -191,6 +194,10 @@ header {
   display: flex;
   align-items: center;
   gap: 4px;
+}
+.shelf {
+  padding: 8px 10px;
+  font-weight: 600;
 }
 .refused {
   margin: 4px 40px;

@@ -2,9 +2,10 @@
 const open = defineModel<boolean>({ required: true })
 
 const keys = [
-  ['1  2  3  4', 'go to Card, Layers, Envelope, Post'],
+  ['1 … 5', 'go to Card, Layers, Envelope, Post, Paper'],
   ['↑  ↓', 'move the focused measure by one tick'],
   ['Shift + ↑  ↓', 'move it by eight ticks'],
+  ['←  →  ↑  ↓', 'move the focused edge of a drawing'],
   ['Ctrl + Z', 'undo'],
   ['Ctrl + Shift + Z', 'redo'],
   ['M', 'switch between inches and millimetres'],

@@ -60,9 +60,9 @@ watch(
 }
 ol {
   display: grid;
-  grid-template-columns: repeat(6, auto);
+  grid-template-columns: repeat(7, auto);
   margin: 0;
-  padding: 0 24px;
+  padding: 0 16px;
   list-style: none;
 }
 li {
@@ -81,7 +81,7 @@ a {
   display: grid;
   grid-template-columns: auto 1fr;
   column-gap: 10px;
-  padding: 9px 14px 11px;
+  padding: 9px 12px 11px;
   text-decoration: none;
   min-height: 66px;
   align-content: center;
@@ -144,7 +144,7 @@ li.here.changed .value {
 }
 @media (max-width: 1000px) {
   ol {
-    grid-template-columns: repeat(3, 1fr);
+    grid-template-columns: repeat(4, 1fr);
     padding: 0 8px;
   }
   a {

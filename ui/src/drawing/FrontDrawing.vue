@@ -2,10 +2,12 @@
 import { computed } from 'vue'
 
 import type { LayersPlan } from '../api/client'
+import DragEdge from './DragEdge.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
 import SizeLine from './SizeLine.vue'
 
-const props = defineProps<{ layers: LayersPlan; unit: 'in' | 'mm' }>()
+const props = defineProps<{ layers: LayersPlan; unit: 'in' | 'mm'; tick: number }>()
+const emit = defineEmits<{ step: [part: number, ticks: number, on: boolean] }>()
 
 const mm = (nm: number) => nm / 1e6
 const face = computed(() => {
@@ -57,21 +59,61 @@ const right = 100 // pixels for the sizes beside the card
         :height="mm(r.height) * s"
         :data-part="`layer-${r.id}`"
       />
-      <rect
-        v-if="layers.rows.length > 1"
-        class="label-back"
-        :x="(face.w / 2) * s - 74"
-        :y="(face.h / 2) * s - 30"
-        width="148"
-        height="58"
-        rx="3"
-      />
-      <text class="drawing-label" text-anchor="middle" :x="(face.w / 2) * s" :y="(face.h / 2) * s - 8">
-        panel to work on
-      </text>
-      <text class="drawing-text panel" text-anchor="middle" :x="(face.w / 2) * s" :y="(face.h / 2) * s + 18">
-        {{ panel.size }}
-      </text>
+      <g v-for="i in layers.items.placed" :key="i.id">
+        <rect
+          class="drawn drawn-cut item"
+          :x="i.x * s"
+          :y="i.y * s"
+          :width="i.width * s"
+          :height="i.height * s"
+          :data-part="`item-${i.id}`"
+        />
+        <text
+          class="drawing-label item-name"
+          text-anchor="middle"
+          :x="(i.x + i.width / 2) * s"
+          :y="(i.y + i.height / 2) * s + 5"
+        >
+          {{ i.name }}
+        </text>
+      </g>
+      <template v-for="r in layers.rows.slice(1)" :key="`edge-${r.id}`">
+        <DragEdge
+          :x1="(r.x + mm(r.width)) * s"
+          :y1="r.y * s"
+          :x2="(r.x + mm(r.width)) * s"
+          :y2="(r.y + mm(r.height)) * s"
+          :label="`Right edge of ${r.name}: its border`"
+          :text="r.size"
+          :name="`layer-${r.part}`"
+          :scale="s"
+          :tick="tick"
+          :factor="-1"
+          @step="(n, on) => emit('step', r.part, n, on)"
+        />
+      </template>
+      <template v-if="!layers.items.placed.length">
+        <rect
+          v-if="layers.rows.length > 1"
+          class="label-back"
+          :x="(face.w / 2) * s - 74"
+          :y="(face.h / 2) * s - 30"
+          width="148"
+          height="58"
+          rx="3"
+        />
+        <text class="drawing-label" text-anchor="middle" :x="(face.w / 2) * s" :y="(face.h / 2) * s - 8">
+          panel to work on
+        </text>
+        <text
+          class="drawing-text panel"
+          text-anchor="middle"
+          :x="(face.w / 2) * s"
+          :y="(face.h / 2) * s + 18"
+        >
+          {{ panel.size }}
+        </text>
+      </template>
       <SizeLine
         :x1="panel.x * s"
         :y1="face.h * s"
@@ -110,6 +152,14 @@ const right = 100 // pixels for the sizes beside the card
 }
 .dot {
   fill: var(--kraft-deep);
+}
+.item {
+  fill: color-mix(in srgb, var(--sheet) 82%, transparent);
+  stroke-dasharray: 5 3;
+  stroke-width: 1.25;
+}
+.item-name {
+  fill: var(--ink);
 }
 .label-back {
   fill: var(--sheet);

@@ -132,9 +132,9 @@ export function useJob(id: string) {
     void act({ edits: [{ path, text }] })
   }
 
-  /** Moves a field by ticks. */
-  function step(path: string, steps: number) {
-    leave(path)
+  /** Moves a field by ticks; while a drag goes on its steps are one act to undo. */
+  function step(path: string, steps: number, on = false) {
+    if (!on) leave(path)
     void act({ edits: [{ path, steps }] })
   }
 
@@ -147,6 +147,12 @@ export function useJob(id: string) {
       return
     }
     typed.value = Object.fromEntries(Object.entries(typed.value).filter(([p]) => p !== path))
+  }
+
+  /** An act at a field rather than a text that stands in it: it is left as soon as it is done. */
+  function tell(path: string, text: string) {
+    type(path, text)
+    leave(path)
   }
 
   /** Changes what is chosen rather than typed. */
@@ -263,7 +269,7 @@ export function useJob(id: string) {
   return {
     id, job, plan, problems, missing, removed, state, stateSentence, undoable, shopVersion,
     ready: computed(() => job.value !== undefined && plan.value !== undefined),
-    load, type, step, leave, choose, undo, redo, takeTheirs, keepMine, textOf,
+    load, type, step, leave, tell, choose, undo, redo, takeTheirs, keepMine, textOf,
   } // prettier-ignore
 }
 

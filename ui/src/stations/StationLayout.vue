@@ -2,14 +2,18 @@
 import type { Sentence } from '../api/client'
 import HeadLine from '../counter/HeadLine.vue'
 
-defineProps<{ sentence: Sentence }>()
+defineProps<{
+  sentence: Sentence
+  /** The drawing stays in sight while a long column of numbers is scrolled. */
+  follow?: boolean
+}>()
 </script>
 
 <template>
   <div class="station">
     <HeadLine :sentence="sentence" aria-live="polite" />
     <div class="sides">
-      <div class="picture"><slot name="drawing" /></div>
+      <div class="picture" :class="{ follow }"><slot name="drawing" /></div>
       <div class="numbers"><slot /></div>
     </div>
     <slot name="below" />
@@ -29,6 +33,12 @@ defineProps<{ sentence: Sentence }>()
 }
 .picture {
   min-width: 0;
+}
+@media (min-width: 1001px) {
+  .follow {
+    position: sticky;
+    top: 8px;
+  }
 }
 .numbers {
   display: grid;

@@ -13,12 +13,6 @@ const formats = computed(() =>
 )
 const start = computed(() => props.job.job.value?.start)
 const plan = computed(() => props.job.plan.value?.start)
-
-/** An act rather than a text that stands in a field: it is left as soon as it is done. */
-function act(path: string, text: string) {
-  props.job.type(path, text)
-  props.job.leave(path)
-}
 </script>
 
 <template>
@@ -33,7 +27,7 @@ function act(path: string, text: string) {
         aria-label="The envelope you have"
         clearable
         data-test="start-format"
-        @update:model-value="act('start.format', $event ?? '')"
+        @update:model-value="job.tell('start.format', $event ?? '')"
       />
       <template v-if="start?.format === 'own'">
         <LengthField :job="job" path="start.width" label="outside, across" />
@@ -76,7 +70,7 @@ function act(path: string, text: string) {
                 size="small"
                 :aria-label="`Make the card ${s.size}`"
                 :data-test="`take-${s.id}`"
-                @click="act('start.school', s.id)"
+                @click="job.tell('start.school', s.id)"
               >
                 Make it this
               </v-btn>

@@ -1,0 +1,228 @@
+package e2e
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+// station opens a station of a job.
+func (w *window) station(job, name string) string {
+	w.t.Helper()
+	w.goTo("/")
+	at := strings.TrimSuffix(w.openJob(job), "card")
+	w.goTo(at + name)
+	w.see(test("headline"), "")
+	return at
+}
+
+// The cut plan: sheets to take, cuts in order with the trimmer's setting, drawn
+// to scale and numbered, what is left and what it still makes.
+func TestCutPlan(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.station("Meteor-night thanks, square", "paper")
+	w.see(test("headline"), "Take 6 sheets of Cover 100 lb, 270 gsm; 3 of Patterned, light 130 gsm; 12 of Copy 80 gsm, for 12 cards.")
+	w.see(test("stock-text"), "6 sheets of 12 × 12 of your 20, 2 settings of the guide")
+	w.see(test("cut-steps"), "10 3/4")
+	w.see(test("cut-steps"), "1: sheet A on all 6, down through 12 × 12: strip 10 3/4 × 12 stays, offcut 1 1/4 × 12 falls off")
+	w.see(test("offcuts"), "10 3/4 × 1 1/4")
+	const in = 25.4
+	for _, tt := range []struct {
+		part, way string
+		want      float64
+	}{{"[data-part=piece]", "across", 10.75}, {"[data-part=piece]", "down", 5.375}, {"[data-cut='1']", "down", 12}, {"[data-cut='2']", "across", 10.75}} {
+		if got := w.measured(tt.part, tt.way, in); got < tt.want*in-.3 || got > tt.want*in+.3 {
+			t.Errorf("%s measures %.2f mm %s, want %.2f", tt.part, got, tt.way, tt.want*in)
+		}
+	}
+	// Of the night sky two sheets are there and three are needed.
+	w.pick("cut-stock-pattern-130")
+	w.see(test("stock-text"), "3 sheets of 12 × 12: you have 2, buy 1 more")
+	w.pick("cut-stock-cover-100")
+	w.choose("cut-sheet", "Letter")
+	w.see(test("stock-text"), "12 sheets of Letter of your 20")
+	w.fill("field-count", "10000")
+	w.see(test("headline"), "10000 sheets of Cover 100 lb")
+	w.fill("field-count", "0")
+	w.see("#about-count", "From 1 to 10000 cards can be planned")
+	w.fill("field-count", "5")
+	w.see(test("stock-text"), "5 sheets of Letter")
+	w.click(test("cut-blanks") + " input")
+	w.see(test("headline"), "of Patterned, light 130 gsm, for 5 cards")
+	w.saved()
+	// A card that no sheet gives: said in words, the rest is planned still.
+	w.goTo(at + "card")
+	w.fill("field-card.width", "9")
+	w.fill("field-card.height", "9")
+	w.goTo(at + "paper")
+	w.see(test("headline"), "Not everything can be cut from what is on your shelf")
+	w.see(test("folds-letter"), "no: needs 18 one way, the sheet has 11; a card of")
+	w.pick("cut-stock-cover-100")
+	w.see(test("notes"), "is larger than every sheet it may be cut from")
+	w.quiet()
+}
+
+// The longer search shows how far it is, can be stopped, and leaves a plan.
+func TestLongSearch(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.station("Lens fund thank-you", "layers")
+	// Many sizes of one paper, so that fewer sheets than now cannot be ruled out.
+	for i := range 5 {
+		w.click(test("add-layer"))
+		w.see(test("ticket-layers"), string(rune('3'+i)))
+	}
+	w.goTo(at + "paper")
+	w.fill("field-count", "37")
+	w.see(test("headline"), "for 37 cards")
+	w.pick("cut-stock-cover-110")
+	w.click(test("search-longer"))
+	w.see(test("progress"), "sheets so far")
+	w.click(test("stop-search"))
+	w.waitFor("the search to stop", func() (string, bool) { return "", !w.MustHas(test("progress")) })
+	before := w.text(test("stock-text"))
+	w.click(test("search-longer"))
+	w.waitFor("the search to end", func() (string, bool) { return "", !w.MustHas(test("progress")) })
+	if after := w.text(test("stock-text")); after == "" {
+		t.Errorf("before %q, after %q", before, after)
+	}
+	w.see(test("cut-steps"), "1: sheet A")
+	w.quiet()
+}
+
+// I have this paper: what the sheet gives, and one of it taken.
+func TestStartFromPaper(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.openJob("Meteor-night invitation")
+	w.see(test("have"), "every card it gives")
+	w.choose("have-sheet", "Letter")
+	w.see(test("have-sentence"), "Letter gives these cards")
+	w.see(test("have-row"), "5 1/2 × 4 1/4\tFlat card\t4\t0 %")
+	w.MustElementR(test("have-largest"), "4 1⁄4 × 5 1⁄2").MustClick()
+	w.see(test("ticket-card")+" .value", "4 1/4 × 5 1/2")
+	w.click(test("undo"))
+	w.see(test("ticket-card")+" .value", "7 × 5")
+	w.saved()
+	w.quiet()
+}
+
+// The shelf: an envelope is entered, measured in the other unit, and offered
+// before any that is sold; a paper gets its grain; nothing wrong is taken.
+func TestShelf(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/shelf")
+	w.see("h1", "What is on your shelf?")
+	w.click(test("add-envelopes"))
+	w.see(test("envelope-2"), "")
+	for field, text := range map[string]string{"width": "145 mm", "height": "145 mm", "have": "9"} {
+		w.fill("shop-envelopes.2."+field, text)
+		w.Keyboard.MustType(input.Tab)
+	}
+	w.waitFor("145 mm to be read", func() (string, bool) { v := w.value("shop-envelopes.2.width"); return v, v == "≈ 5 11/16" })
+	w.fill("shop-stocks.0.caliper", "3 in")
+	w.Keyboard.MustType(input.Tab)
+	w.see(test("refused"), "needs a caliper up to 20 mm")
+	w.fill("shop-stocks.0.caliper", "0.12 mm")
+	w.Keyboard.MustType(input.Tab)
+	w.waitFor("the caliper to be kept", func() (string, bool) { return "", !w.MustHas(test("refused")) })
+	w.choose("grain-8", "short")
+	w.goTo("/shelf")
+	w.waitFor("the envelope to be there again", func() (string, bool) { v := w.value("shop-envelopes.2.have"); return v, v == "9" })
+	at := w.station("Meteor-night thanks, square", "envelope")
+	w.see(test("fits-sentence"), "Envelopes of mine is right for it, and on your shelf")
+	w.see(test("fit-envelopes-own-1"), "Envelopes of mine")
+	w.goTo(at + "card")
+	w.choose("start-format", "Envelopes of mine")
+	w.see(test("start-sentence"), "Envelopes of mine")
+	w.goTo("/shelf")
+	w.click(test("envelope-2") + " button")
+	w.click(test("show-off") + " input")
+	w.see(test("envelope-2"), "Put back")
+	w.goTo(at + "card")
+	w.see(test("start-sentence"), "Envelopes of mine") // an old job still knows it
+}
+
+// seeDrawn waits until the drawing says the words.
+func (w *window) seeDrawn(words string) {
+	w.t.Helper()
+	w.waitFor("the drawing to say "+words, func() (string, bool) {
+		said := plain(w.MustElement(test("drawing")).MustEval(`() => this.textContent`).Str())
+		return said, strings.Contains(said, words)
+	})
+}
+
+// drag moves the mouse from the middle of an element by so many pixels.
+func (w *window) drag(selector string, dx, dy float64) {
+	w.t.Helper()
+	el := w.MustElement(selector)
+	el.MustEval(`() => this.scrollIntoView({ block: 'center', behavior: 'instant' })`)
+	box := el.MustShape().Box()
+	x, y := box.X+box.Width/2, box.Y+box.Height/2
+	w.Mouse.MustMoveTo(x, y).MustDown(proto.InputMouseButtonLeft)
+	const moves = 8
+	for i := 1; i <= moves; i++ {
+		w.Mouse.MustMoveTo(x+dx*float64(i)/moves, y+dy*float64(i)/moves)
+	}
+	w.Mouse.MustUp(proto.InputMouseButtonLeft)
+}
+
+// The card in its envelope: drawn to scale, its edge dragged in ticks, one step
+// back in undo; the same with the keys, and in a metric shop.
+func TestDragTheCardInItsEnvelope(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.openJob("Meteor-night invitation")
+	w.pick("view-nest")
+	w.see(test("nest-verdict"), "right")
+	w.see(test("nest-envelope"), "on your shelf")
+	if got := w.measured("[data-part=nest-card]", "across", 25.4); got < 7*25.4-.3 || got > 7*25.4+.3 {
+		t.Errorf("the card measures %.2f mm", got)
+	}
+	w.drag(test("drag-card-width"), 30, 0)
+	w.waitFor("the card to be wider, in whole ticks", func() (string, bool) {
+		v := w.value("field-card.width")
+		return v, v != "7" && !strings.Contains(v, "≈")
+	})
+	w.click(test("undo"))
+	w.waitFor("one act undone", func() (string, bool) { v := w.value("field-card.width"); return v, v == "7" })
+	w.MustElement(test("drag-card-height")).MustFocus()
+	w.Keyboard.MustType(input.ArrowDown)
+	w.waitFor("one tick more", func() (string, bool) { v := w.value("field-card.height"); return v, v == "5 1/16" })
+	w.choose("unit", "to 0.5 mm")
+	w.fill("field-card.height", "130 mm")
+	w.fill("field-card.width", "7 in")
+	w.see(test("ticket-card"), "≈ 178 × 130")
+	w.MustElement(test("drag-card-height")).MustFocus()
+	w.Keyboard.MustType(input.ArrowDown)
+	w.waitFor("half a millimetre more", func() (string, bool) { v := w.value("field-card.height"); return v, v == "130.5" })
+	w.saved()
+	w.quiet()
+}
+
+// Counted as it lies, a raised card goes where as a block it does not; what
+// sticks out makes it larger.
+func TestRoomOfARaisedCard(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.station("Lens fund thank-you", "envelope")
+	w.see(test("fit-a2"), "without the foam it fits")
+	w.goTo(at + "card")
+	w.click(test("more") + " summary")
+	w.see(test("room"), "≈ 3/16 of the envelope both ways counted as a block")
+	w.pick("room-heap")
+	w.see(test("room"), "the sums go by how it lies")
+	w.fill("field-card.overWidth", "1/2")
+	w.pick("view-nest")
+	w.seeDrawn("6 × 4 1/4")
+	w.saved()
+	w.goTo(at + "envelope")
+	w.see(test("fits-sentence"), "")
+	if said := w.text(test("fits-sentence")); strings.Contains(said, "A2") {
+		t.Errorf("half an inch that sticks out goes into an A2: %s", said)
+	}
+	w.quiet()
+}

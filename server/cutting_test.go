@@ -1,0 +1,88 @@
+package server
+
+import (
+	"bufio"
+	"bytes"
+	"context"
+	"encoding/json"
+	"net/http"
+	"strings"
+	"testing"
+
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+)
+
+// A long search answers with how far it is, line by line, and the plan at last.
+func TestLongSearch(t *testing.T) {
+	s := newSite(t)
+	job := s.first().Job
+	job.Count = 37
+	for i := range 6 {
+		job.Parts = append(job.Parts, plan.Part{ID: string(rune('a' + i)), Name: "Layer", Kind: plan.LayerPart, Stock: "cover-100", Border: measure.Inch / 8})
+	}
+	body, err := json.Marshal(map[string]any{"job": job, "stock": "cover-100", "sheet": "letter"})
+	if err != nil {
+		t.Fatal(err)
+	}
+	res, err := http.Post(s.URL+"/api/cutting", "application/json", bytes.NewReader(body))
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = res.Body.Close() }()
+	var last cuttingLine
+	lines, steps := 0, 0
+	scan := bufio.NewScanner(res.Body)
+	scan.Buffer(nil, 1<<20)
+	for ; scan.Scan(); lines++ {
+		last = cuttingLine{}
+		if err := json.Unmarshal(scan.Bytes(), &last); err != nil {
+			t.Fatalf("line %d: %v", lines, err)
+		}
+		if last.Progress != nil {
+			if last.Progress.Steps < steps {
+				t.Errorf("steps go back from %d to %d", steps, last.Progress.Steps)
+			}
+			steps = last.Progress.Steps
+		}
+	}
+	if last.Plan == nil || last.Plan.Sheets == 0 || last.Plan.Unfinished || last.Plan.SheetName != "Letter" || lines < 2 {
+		t.Errorf("%d lines, the last %+v", lines, last)
+	}
+}
+
+// A browser that goes away ends its search; what makes no sense is refused.
+func TestSearchEndsAndRefuses(t *testing.T) {
+	s := newSite(t)
+	job := s.first().Job
+	job.Count = 0
+	for _, tt := range []struct {
+		body any
+		want int
+	}{
+		{"nonsense", http.StatusBadRequest},
+		{map[string]any{}, http.StatusUnprocessableEntity},
+		{map[string]any{"job": job}, http.StatusUnprocessableEntity},
+	} {
+		if got := s.ask(http.MethodPost, "/api/cutting", tt.body, nil); got != tt.want {
+			t.Errorf("%v: status %d, want %d", tt.body, got, tt.want)
+		}
+	}
+	job.Count = 12
+	if got := s.ask(http.MethodPost, "/api/cutting", map[string]any{"job": job, "stock": "moon", "sheet": "letter"}, nil); got != http.StatusUnprocessableEntity {
+		t.Errorf("paper that the job does not use: status %d", got)
+	}
+	ctx, cancel := context.WithCancel(context.Background())
+	cancel()
+	shop := s.shop()
+	if p, ok := plan.CutStock(ctx, job, shop, "cover-100", "letter", 1<<40, nil); !ok || p.Sheets != 12 || !strings.Contains(p.Text, "12 sheets") {
+		t.Errorf("a stopped search: %v, %+v", ok, p.Text)
+	}
+}
+
+func (s site) shop() plan.Shop {
+	s.t.Helper()
+	var body ShopBody
+	s.ask(http.MethodGet, "/api/shop", nil, &body)
+	return body.Shop
+}
