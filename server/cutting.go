@@ -62,7 +62,7 @@ func (s *Server) searchCutting(w http.ResponseWriter, r *http.Request) {
 		}
 	}
 	last := time.Time{}
-	p, ok := plan.CutStock(ctx, in.Job, shop.Shop, in.Stock, in.Sheet, longSearch, func(now cutting.Progress) {
+	p, ok := plan.CutStock(ctx, in.Job, shop.Shop, in.Stock, in.Sheet, s.searchSteps, func(now cutting.Progress) {
 		const often = 100 * time.Millisecond
 		if time.Since(last) >= often {
 			last = time.Now()

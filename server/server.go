@@ -27,8 +27,10 @@ type Server struct {
 	store  *store.Store
 	events *events
 	log    *slog.Logger
-	api    huma.API
-	router chi.Router
+	// searchSteps is what a long search may use.
+	searchSteps int
+	api         huma.API
+	router      chi.Router
 }
 
 // maxBody bounds what a request may send; a job is a few kilobytes.
@@ -37,7 +39,7 @@ const maxBody = 1 << 20
 // New builds the server. Extra hosts are names, besides those of this machine,
 // under which it may be called.
 func New(s *store.Store, log *slog.Logger, hosts ...string) *Server {
-	srv := &Server{store: s, events: newEvents(), log: log}
+	srv := &Server{store: s, events: newEvents(), log: log, searchSteps: longSearch}
 	r := chi.NewRouter()
 	r.Use(srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin)
 	r.NotFound(srv.page)

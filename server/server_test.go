@@ -36,6 +36,7 @@ func newSite(t *testing.T) site {
 		t.Fatal(err)
 	}
 	srv := New(db, slog.New(slog.DiscardHandler))
+	srv.searchSteps = 400_000
 	s := site{httptest.NewServer(srv.Handler()), t}
 	t.Cleanup(func() {
 		srv.events.close()

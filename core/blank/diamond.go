@@ -47,6 +47,20 @@ type Spec struct {
 	School School
 	Board  Board
 	Way    WayID
+	// LeastWidth and LeastHeight are an interior that is larger than the card
+	// asks for, as for a card held in a plain rectangle; zero for none.
+	LeastWidth, LeastHeight measure.Length
+	// Adhesive is the width of what holds the seams.
+	Adhesive measure.Length
+	// Depth is the least depth of walls; Gusset that of a pocket's, zero for none.
+	Depth, Gusset measure.Length
+	Pocket        PocketSchool
+	// Flap is the height of the closing flap as wished; zero for the school's.
+	Flap measure.Length
+	// SheetLength is the length of the sheet that a flap may use up.
+	SheetLength measure.Length
+	// Sliver is what tabs, back and flap taper by at the free edge.
+	Sliver measure.Length
 }
 
 // Diamond is an envelope folded from a square standing on its point.
@@ -71,12 +85,9 @@ const gainFrom = 200 * measure.Micrometre
 // NewDiamond works out the diamond for a spec. Every length in the spec must
 // be positive or zero, the card's sides and the tick positive.
 func NewDiamond(s Spec) Diamond {
-	d := Diamond{Spec: s}
-	if 2*s.Caliper > gainFrom {
-		d.Wider = 2 * s.Caliper
-	}
-	d.CreaseWidth = s.Width + s.Thickness + s.Ease + d.Wider
-	d.CreaseHeight = s.Height + s.Thickness + s.Ease + d.Wider
+	d := Diamond{Spec: s, Wider: s.wider()}
+	w, h := s.interior(0)
+	d.CreaseWidth, d.CreaseHeight = w+d.Wider, h+d.Wider
 	d.Exact = measure.Round(d.exact())
 	d.Sheet = d.Exact.Up(s.Style.Tick)
 	if s.School == NotchBoard {
@@ -99,7 +110,7 @@ func (d Diamond) exact() float64 {
 		if s.Style.Unit == measure.Millimetres {
 			plus = 25 * measure.Millimetre
 		}
-		return math.Hypot(float64(s.Width), float64(s.Height)) + float64(plus) + 1.5*float64(s.Thickness)
+		return math.Hypot(float64(max(s.Width, s.LeastWidth)), float64(max(s.Height, s.LeastHeight))) + float64(plus) + 1.5*float64(s.Thickness)
 	case NotchBoard:
 		return sum + 2*float64(s.Board.NotchDepth)
 	}
@@ -229,7 +240,7 @@ func diamondNet(diag float64, flaps, cut Flaps) Net {
 	} {
 		whole := sheet.keep(f.beyond).keep(f.between...)
 		n.Panels = append(n.Panels, Panel{f.id, f.name, whole.keep(f.stop)})
-		n.Creases = append(n.Creases, Crease{f.id, f.from, f.to, f.order})
+		n.Creases = append(n.Creases, Crease{Panel: f.id, From: f.from, To: f.to, Angle: 180, Order: f.order})
 		if tip := whole.keep(f.cut); tip != nil {
 			n.CutAway = append(n.CutAway, tip)
 		}
@@ -242,9 +253,7 @@ func diamondNet(diag float64, flaps, cut Flaps) Net {
 		}
 	}
 	n.Outline = n.trace()
-	for _, pair := range [][2]string{{"bottom", "left"}, {"bottom", "right"}, {"top", "left"}, {"top", "right"}} {
-		n.Glue = append(n.Glue, n.glue(pair[0], pair[1])...)
-	}
+	n.Glue = n.glued([2]string{"bottom", "left"}, [2]string{"bottom", "right"}, [2]string{"top", "left"}, [2]string{"top", "right"})
 	return n
 }
 
@@ -271,4 +280,28 @@ func (n Net) trace() Polygon {
 		}
 	}
 	return out.tidy()
+}
+
+// Made is the diamond as its chosen way makes it, among the other constructions.
+func (d Diamond) Made() Made {
+	w := d.Chosen()
+	e := d.Build(w)
+	m := Made{
+		Kind: DiamondKind, SheetWidth: d.Sheet, SheetHeight: d.Sheet, Net: e.Net, Folded: e.Folded, Width: e.Width, Height: e.Height,
+		EaseWidth: e.EaseWidth, EaseHeight: e.EaseHeight, Seam: e.Seam, Overlap: e.Overlap, Flap: e.TopFlap,
+		Cuts: 4 + 8, Folds: 4, EaseError: w.Ease, SeamError: w.Seam,
+	}
+	for _, s := range w.Settings {
+		m.Scores = append(m.Scores, ScoreLine{s.Lines, s.Mark, s.At})
+	}
+	if m.Seam < d.Spec.Adhesive {
+		m.fault(SeamUnderAdhesive, m.Seam, d.Spec.Adhesive)
+	}
+	for _, b := range e.Blunts {
+		m.fault(Blunted, b.Full, b.To)
+	}
+	if e.Folded.Hole > sliver {
+		m.fault(OpenBack, measure.Length(e.Folded.Hole*float64(measure.Millimetre)), 0)
+	}
+	return m
 }

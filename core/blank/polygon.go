@@ -32,20 +32,6 @@ func below(y float64) line   { return line{0, -1, -y} }
 
 func (l line) side(p Point) float64 { return l.a*p.X + l.b*p.Y - l.c }
 
-// mirror reflects p in the line, as a crease does to the flap it folds.
-func (l line) mirror(p Point) Point {
-	d := 2 * l.side(p) / (l.a*l.a + l.b*l.b)
-	return Point{p.X - d*l.a, p.Y - d*l.b}
-}
-
-func (l line) mirrorAll(p Polygon) Polygon {
-	q := make(Polygon, len(p))
-	for i, v := range p {
-		q[i] = l.mirror(v)
-	}
-	return q
-}
-
 // hair is a distance in millimetres that no ruler sees: points this close are
 // one point, and a sliver thinner than this is nothing.
 const hair = 1e-6

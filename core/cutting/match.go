@@ -2,7 +2,6 @@ package cutting
 
 import (
 	"container/heap"
-	"math/bits"
 	"slices"
 
 	"yellowparcel/core/measure"
@@ -31,13 +30,6 @@ func (m members) without(o members) members {
 }
 
 func (m members) has(i int) bool { return m[i/64]>>(i%64)&1 != 0 }
-
-func (m members) count() (n int) {
-	for _, w := range m {
-		n += bits.OnesCount64(w)
-	}
-	return n
-}
 
 // block is a rectangle of pieces without waste.
 type block struct {

@@ -29,7 +29,7 @@ const cuts = computed(() =>
     :height="mm(stock.height)"
     :unit="unit"
     :words="layout.drawing"
-    :max-height="560"
+    :max-height="500"
     :right="14"
     :below="10"
   >

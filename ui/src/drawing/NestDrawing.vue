@@ -29,6 +29,13 @@ const inner = computed(() => ({
   x: (out.value.w - mm(props.fit.inner.width)) / 2,
   y: (out.value.h - mm(props.fit.inner.height)) / 2,
 }))
+/** The card with the room that its thickness takes. */
+const takes = computed(() => {
+  const heap = props.room.chosen === 'heap'
+  const w = mm(heap ? props.room.heapWidth.nm : props.room.block.nm)
+  const h = mm(heap ? props.room.heapHeight.nm : props.room.block.nm)
+  return { x: card.value.x - w / 2, y: card.value.y - h / 2, w: card.value.w + w, h: card.value.h + h }
+})
 const tooBig = computed(() => props.fit.verdict === 'does not fit')
 
 // The section is drawn higher than it is, or nothing could be told apart.
@@ -62,6 +69,14 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
         :y="inner.y * s"
         :width="mm(fit.inner.width) * s"
         :height="mm(fit.inner.height) * s"
+      />
+      <rect
+        class="drawn takes"
+        :x="takes.x * s"
+        :y="takes.y * s"
+        :width="takes.w * s"
+        :height="takes.h * s"
+        data-part="takes"
       />
       <rect
         class="drawn drawn-cut card"
@@ -133,7 +148,7 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
         />
       </g>
       <text class="drawing-label" :x="0" :y="out.h * s + sectionHeight + 54">
-        section through the thickness, drawn {{ Math.round(rise / s) }} times as high
+        dotted: the room that thickness takes; below, the section, {{ Math.round(rise / s) }} times as high
       </text>
     </template>
   </ScaleDrawing>
@@ -142,6 +157,12 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
 <style scoped>
 .envelope {
   fill: var(--kraft);
+}
+.takes {
+  fill: var(--paper);
+  stroke: var(--soft);
+  stroke-width: 1;
+  stroke-dasharray: 2 3;
 }
 .card {
   fill: var(--sheet);

@@ -1,0 +1,177 @@
+package blank
+
+import (
+	"math"
+
+	"yellowparcel/core/measure"
+)
+
+// NewSquareBox works out a box mailer from a square on its point: a floor with
+// four walls, four flaps that close over it, and a glue square in each corner
+// that belongs to one of the two walls, all in the same rotation.
+func NewSquareBox(s Spec) Made {
+	d := s.Wall()
+	w, h := s.interior(d)
+	w, h = (w + s.wider()).Up(s.Style.Tick), (h + s.wider()).Up(s.Style.Tick)
+	full := float64(w+h+4*d) / math.Sqrt2
+	side := measure.Round(math.Max(full, float64(w+h+2*d)/math.Sqrt2+float64(s.Seam))).Up(s.Style.Tick)
+	return squareBox(s, side, w, h, d).folded()
+}
+
+func squareBox(s Spec, side, w, h, d measure.Length) Made {
+	m := Made{Kind: SquareBoxKind, SheetWidth: side, SheetHeight: side, Width: w, Height: h, Depth: d}
+	thick := max(0, s.Thickness-d)
+	m.EaseWidth, m.EaseHeight = w-2*s.Caliper-s.Width-thick, h-2*s.Caliper-s.Height-thick
+	m.Seam = side - measure.Round(float64(w+h+2*d)/math.Sqrt2)
+	diag := float64(side) * math.Sqrt2
+	a, b := (diag-float64(w))/2, (diag-float64(h))/2
+	n := measure.Round((diag - float64(w) - float64(h)) / 2)
+	flaps := Flaps{a - float64(d), a - float64(d), b - float64(d), b - float64(d)}
+	limit := func(flap float64, across measure.Length) float64 {
+		if most := across - s.Style.Tick; flap > float64(most) {
+			m.fault(Blunted, measure.Round(flap), most)
+			return float64(most)
+		}
+		return flap
+	}
+	cut := Flaps{limit(flaps.Left, w), limit(flaps.Right, w), limit(flaps.Top, h), limit(flaps.Bottom, h-s.ThumbGap)}
+	m.Flap = measure.Round(cut.Top)
+	m.Overlap = measure.Round(cut.Top+cut.Bottom) - h
+	m.Scores = []ScoreLine{
+		{"sides, wall", "corner", measure.Round(a - float64(d))}, {"sides, floor", "corner", measure.Round(a)},
+		{"top and bottom, wall", "corner", measure.Round(b - float64(d))}, {"top and bottom, floor", "corner", measure.Round(b)},
+	}
+	m.Cuts, m.Folds = 4+4*2+4, 8+4
+	t := s.Style.Tick / 2
+	m.EaseError, m.SeamError = Loss{measure.Round(float64(t) * (2 + math.Sqrt2)), root(3, t)}, Loss{measure.Round(float64(t) * (1 + 2*math.Sqrt2)), root(5, t)}
+	if m.Seam < s.Adhesive {
+		m.fault(SeamUnderAdhesive, m.Seam, s.Adhesive)
+	}
+	if n < 2*d {
+		m.fault(GlueCorners, 2*d-n, d)
+	}
+	m.Net = squareBoxNet(diag, w, h, d, cut)
+	return m
+}
+
+func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps) Net {
+	mm := func(nm float64) float64 { return nm / float64(measure.Millimetre) }
+	d, wall := mm(diag), depth.Millimetres()
+	x0, x1 := (d-w.Millimetres())/2, (d+w.Millimetres())/2
+	y0, y1 := (d-h.Millimetres())/2, (d+h.Millimetres())/2
+	sheet := Polygon{{d / 2, 0}, {d, d / 2}, {d / 2, d}, {0, d / 2}}
+	n := Net{Sheet: sheet, Panels: []Panel{{"face", "floor", rectangle(x0, y0, x1, y1)}}}
+	hang := func(id, name, on string, outline Polygon, from, to Point, order int) {
+		if outline.Area() < sliver {
+			return
+		}
+		n.Panels = append(n.Panels, Panel{id, name, outline})
+		n.Creases = append(n.Creases, Crease{Panel: id, On: on, From: from, To: to, Angle: 90, Order: order})
+	}
+	between, stacked := []line{rightOf(x0), leftOf(x1)}, []line{below(y0), above(y1)}
+	for _, f := range []struct {
+		id        string
+		wall      Polygon
+		from, to  Point // the floor's crease
+		out       Point // from the floor's crease to the wall's
+		beyond    line
+		between   []line
+		stop      line
+		order     int
+		square    Polygon // the glue square at the end of the wall, going round
+		sqFrom    Point
+		sqTo      Point
+		closeWith int
+	}{
+		{"left", rectangle(x0-wall, y0, x0, y1), Point{x0, y0}, Point{x0, y1}, Point{-wall, 0}, leftOf(x0 - wall), stacked, rightOf(x0 - wall - mm(cut.Left)), 2, rectangle(x0-wall, y1, x0, y1+wall), Point{x0 - wall, y1}, Point{x0, y1}, 3},
+		{"bottom", rectangle(x0, y1, x1, y1+wall), Point{x0, y1}, Point{x1, y1}, Point{0, wall}, below(y1 + wall), between, above(y1 + wall + mm(cut.Bottom)), 2, rectangle(x1, y1, x1+wall, y1+wall), Point{x1, y1}, Point{x1, y1 + wall}, 4},
+		{"right", rectangle(x1, y0, x1+wall, y1), Point{x1, y0}, Point{x1, y1}, Point{wall, 0}, rightOf(x1 + wall), stacked, leftOf(x1 + wall + mm(cut.Right)), 2, rectangle(x1, y0-wall, x1+wall, y0), Point{x1, y0}, Point{x1 + wall, y0}, 3},
+		{"top", rectangle(x0, y0-wall, x1, y0), Point{x0, y0}, Point{x1, y0}, Point{0, -wall}, above(y0 - wall), between, below(y0 - wall - mm(cut.Top)), 2, rectangle(x0-wall, y0-wall, x0, y0), Point{x0, y0 - wall}, Point{x0, y0}, 5},
+	} {
+		hang(f.id+" wall", "wall", "face", f.wall.meet(sheet), f.from, f.to, f.order)
+		flap := sheet.keep(f.beyond).keep(f.between...).keep(f.stop)
+		hang(f.id, "flap", f.id+" wall", flap, Point{f.from.X + f.out.X, f.from.Y + f.out.Y}, Point{f.to.X + f.out.X, f.to.Y + f.out.Y}, f.closeWith)
+		hang(f.id+" square", "glue square", f.id+" wall", f.square.meet(sheet), f.sqFrom, f.sqTo, 1)
+	}
+	n.cutOut()
+	n.Glue = n.glued([2]string{"bottom", "left"}, [2]string{"bottom", "right"}, [2]string{"top", "left"}, [2]string{"top", "right"},
+		[2]string{"left square", "bottom wall"}, [2]string{"bottom square", "right wall"}, [2]string{"right square", "top wall"}, [2]string{"top square", "left wall"})
+	return n
+}
+
+// lidLess is how much narrower a lid is than its box.
+const lidLess = measure.Inch / 32
+
+// NewTuckBox works out a box mailer from a rectangle: from the top tuck, lid,
+// wall, floor and wall, with walls at the sides and glue tabs in the corners.
+func NewTuckBox(s Spec) Made {
+	d := s.Wall()
+	w, h := s.interior(d)
+	w, h = (w + s.wider()).Up(s.Style.Tick), (h + s.wider()).Up(s.Style.Tick)
+	tab := max(s.Adhesive, min(measure.Inch/2, h/3)).Up(s.Style.Tick)
+	tuck := min(d-measure.Inch/16, measure.Inch/2).Down(s.Style.Tick)
+	m := Made{Kind: TuckBoxKind, Width: w, Height: h, Depth: d, Gap: lidLess, Seam: min(tab, d-lidLess), Flap: h, Overlap: max(0, tuck)}
+	thick := max(0, s.Thickness-d)
+	m.EaseWidth, m.EaseHeight = w-2*s.Caliper-s.Width-thick, h-2*s.Caliper-s.Height-thick
+	if tuck <= 0 {
+		m.fault(NoTuck, d, measure.Inch/8)
+		tuck = 0
+	}
+	side := max(d, tab)
+	m.SheetWidth, m.SheetHeight = w+2*side, 2*h+2*d+tuck
+	if m.Seam < s.Adhesive {
+		m.fault(SeamUnderAdhesive, m.Seam, s.Adhesive)
+	}
+	m.Scores = []ScoreLine{
+		{"left wall", "left", side}, {"right wall", "right", side},
+		{"front wall", "bottom", d}, {"floor, lower wall", "bottom", d + h}, {"lid", "bottom", 2*d + h},
+	}
+	if tuck > 0 {
+		m.Scores = append(m.Scores, ScoreLine{"tuck", "top", tuck})
+	}
+	m.Cuts, m.Folds = 4+4*3+4, len(m.Scores)+4
+	t := s.Style.Tick / 2
+	m.EaseError, m.SeamError = Loss{3 * t, root(3, t)}, Loss{t, t}
+	m.Net = tuckNet(w, h, d, tab, tuck, side)
+	return m.folded()
+}
+
+func tuckNet(width, height, depth, tabs, tuck, side measure.Length) Net {
+	mm := measure.Length.Millimetres
+	w, h, d, tab, edge := mm(width), mm(height), mm(depth), mm(tabs), mm(side)
+	x0, x1 := edge, edge+w
+	lid := mm(tuck)
+	y0 := lid + h + d // the floor's top
+	y1 := y0 + h
+	in := mm(lidLess) / 2
+	const sliver32 = 25.4 / 32
+	n := Net{Sheet: rectangle(0, 0, w+2*edge, y1+d), Panels: []Panel{{"face", "floor", rectangle(x0, y0, x1, y1)}}}
+	hang := func(id, name, on string, outline Polygon, from, to Point, order int) {
+		if outline.Area() < sliver {
+			return
+		}
+		n.Panels = append(n.Panels, Panel{id, name, outline})
+		n.Creases = append(n.Creases, Crease{Panel: id, On: on, From: from, To: to, Angle: 90, Order: order})
+	}
+	hang("left wall", "wall", "face", rectangle(x0-d, y0, x0, y1), Point{x0, y0}, Point{x0, y1}, 2)
+	hang("right wall", "wall", "face", rectangle(x1, y0, x1+d, y1), Point{x1, y0}, Point{x1, y1}, 2)
+	for _, wall := range []struct {
+		id       string
+		top, low float64
+	}{{"front wall", y1, y1 + d}, {"back wall", y0 - d, y0}} {
+		from, to := Point{x0, wall.top}, Point{x1, wall.top}
+		if wall.id == "back wall" {
+			from, to = Point{x0, wall.low}, Point{x1, wall.low}
+		}
+		hang(wall.id, "wall", "face", rectangle(x0, wall.top, x1, wall.low), from, to, 2)
+		// Tabs are a sliver lower than the wall, so that they do not stand up.
+		top, low := wall.top+sliver32/2, wall.low-sliver32/2
+		hang(wall.id+" left", "tab", wall.id, rectangle(x0-tab, top, x0, low), Point{x0, top}, Point{x0, low}, 1)
+		hang(wall.id+" right", "tab", wall.id, rectangle(x1, top, x1+tab, low), Point{x1, top}, Point{x1, low}, 1)
+	}
+	hang("lid", "lid", "back wall", rectangle(x0+in, lid, x1-in, lid+h), Point{x0 + in, lid + h}, Point{x1 - in, lid + h}, 3)
+	hang("tuck", "tuck", "lid", Polygon{{x0 + in, lid}, {x1 - in, lid}, {x1 - in - lid/2, 0}, {x0 + in + lid/2, 0}}, Point{x0 + in, lid}, Point{x1 - in, lid}, 4)
+	n.cutOut()
+	n.Glue = n.glued([2]string{"front wall left", "left wall"}, [2]string{"front wall right", "right wall"}, [2]string{"back wall left", "left wall"}, [2]string{"back wall right", "right wall"})
+	return n
+}

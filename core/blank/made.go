@@ -1,0 +1,203 @@
+package blank
+
+import (
+	"fmt"
+	"strings"
+
+	"yellowparcel/core/measure"
+)
+
+// Kind is a construction: a way of making an envelope.
+type Kind string
+
+// The constructions.
+const (
+	DiamondKind   Kind = "diamond" // a square on its point
+	PocketKind    Kind = "pocket"  // a rectangle with tabs at the sides
+	SquareBoxKind Kind = "box"     // a box mailer from a square on its point
+	TuckBoxKind   Kind = "tuck"    // a box mailer with lid and tuck
+	CutDownKind   Kind = "cutdown" // a bought envelope made narrower
+)
+
+// Made is an envelope of any construction: what to cut and score, what the
+// formulas promise, and what the engine found when it folded the net.
+type Made struct {
+	Kind Kind
+	// SheetWidth and SheetHeight are the rectangle to cut.
+	SheetWidth, SheetHeight measure.Length
+	Net                     Net
+	Folded                  Folded
+	// Width, Height and Depth are the closed size that the formulas promise.
+	Width, Height, Depth measure.Length
+	// EaseWidth and EaseHeight are the room round the card.
+	EaseWidth, EaseHeight measure.Length
+	// Seam is the narrowest seam that holds it together; Overlap how far the
+	// closing flap lies on what it closes.
+	Seam, Overlap measure.Length
+	// Flap is the height of the closing flap.
+	Flap   measure.Length
+	Scores []ScoreLine
+	// Cuts and Folds count the work.
+	Cuts, Folds int
+	// Ease and SeamError say what is lost when cuts and scores are off.
+	EaseError, SeamError Loss
+	Faults               []Fault
+	// Gap is how wide an opening the construction means to leave in the back.
+	Gap measure.Length
+}
+
+// ScoreLine is one score, from an edge of the sheet.
+type ScoreLine struct {
+	Name string
+	// Edge is the side of the sheet that it is measured from.
+	Edge string
+	At   measure.Length
+}
+
+// FaultID names what the trade knows to go wrong.
+type FaultID string
+
+// The faults.
+const (
+	SeamUnderAdhesive FaultID = "seam"   // A the seam, B the adhesive
+	TabsMeet          FaultID = "tabs"   // A both tabs, B the width
+	FlapShort         FaultID = "flap"   // A the overlap, B what it should be
+	FlapTooLong       FaultID = "front"  // A the flap, B the front
+	OpenBack          FaultID = "hole"   // the area in mm² as A in nanometres
+	WallTooLow        FaultID = "wall"   // A the wall, B what the card asks for
+	NoTuck            FaultID = "tuck"   // the wall is too low for a tuck
+	Blunted           FaultID = "blunt"  // A the flap, B what is left
+	CurveCut          FaultID = "curve"  // the flap's curve is cut
+	TooHigh           FaultID = "height" // A the ease in height
+	SlitCorners       FaultID = "slits"  // the corners of a gusset are open
+	GlueCorners       FaultID = "ears"   // A what the glue squares lack
+)
+
+// Fault is one thing that goes wrong, with the two lengths that say so.
+type Fault struct {
+	ID   FaultID
+	A, B measure.Length
+}
+
+func (m *Made) fault(id FaultID, a, b measure.Length) { m.Faults = append(m.Faults, Fault{id, a, b}) }
+
+// folded folds the net and holds it against the promises.
+func (m Made) folded() Made {
+	m.Folded = m.Net.Fold()
+	if m.Folded.Hole > sliver && m.Gap == 0 {
+		m.fault(OpenBack, measure.Length(m.Folded.Hole*float64(measure.Millimetre)), 0)
+	}
+	return m
+}
+
+// Prove folds the net from its panels and creases alone and says where it is not
+// what the formulas promise.
+func (m Made) Prove() error {
+	if err := m.Net.Check(); err != nil {
+		return err
+	}
+	f := m.Net.Fold()
+	const off = 2e-3 // mm: what rounding to nanometres and to the grid may add up to
+	for _, size := range []struct {
+		what      string
+		got, want float64
+	}{
+		{"width", f.Width, m.Width.Millimetres()},
+		{"height", f.Height, m.Height.Millimetres()},
+		{"depth", f.Depth, m.Depth.Millimetres()},
+	} {
+		if d := size.got - size.want; d > off || d < -off {
+			return fmt.Errorf("the closed %s is %.3f mm, promised %.3f", size.what, size.got, size.want)
+		}
+	}
+	most := m.Gap.Millimetres()*max(f.Width, f.Height) + sliver
+	if open := f.Hole > most; open != m.faulty(OpenBack) {
+		return fmt.Errorf("%.2f mm² of the back lie open, and nothing is said of it, or the other way round", f.Hole)
+	}
+	if err := m.proveSeams(off); err != nil {
+		return err
+	}
+	if f.Overhang > sliver {
+		return fmt.Errorf("%.2f mm² of a panel stick out", f.Overhang)
+	}
+	return nil
+}
+
+func (m Made) faulty(id FaultID) bool {
+	for _, f := range m.Faults {
+		if f.ID == id {
+			return true
+		}
+	}
+	return false
+}
+
+// proveSeams finds every seam anew from the panels and creases.
+func (m Made) proveSeams(off float64) error {
+	poses := m.Net.poses(all)
+	for _, g := range m.Net.Glue {
+		if g.Onto == m.Net.Panels[0].ID {
+			continue // laid out by hand between front and back
+		}
+		zones := m.Net.overlap(g.Panel, g.Onto, poses)
+		if len(zones) == 0 {
+			return fmt.Errorf("the %s does not lie on the %s", g.Panel, g.Onto)
+		}
+		promised := m.promised(g)
+		for _, zone := range zones {
+			if least, _, _ := zone.widths(); least < promised.Millimetres()-off {
+				return fmt.Errorf("the seam of the %s on the %s is %.3f mm wide, promised %.3f", g.Panel, g.Onto, least, promised.Millimetres())
+			}
+		}
+	}
+	return nil
+}
+
+// promised is how wide a seam is promised to be: the closing flap's is not, and
+// the glue squares of a box are as wide as its walls when they are whole.
+func (m Made) promised(g Glue) measure.Length {
+	switch {
+	case g.Panel == "top":
+		return 0
+	case strings.HasSuffix(g.Panel, "square"):
+		if m.faulty(GlueCorners) {
+			return 0
+		}
+		return m.Depth
+	}
+	return m.Seam
+}
+
+// PaperUse is the share of the sheet that ends up in the envelope.
+func (m Made) PaperUse() float64 {
+	if m.SheetWidth == 0 {
+		return 1
+	}
+	return m.Net.Area() / (m.SheetWidth.Millimetres() * m.SheetHeight.Millimetres())
+}
+
+// rectangle is the outline of a rectangle on the sheet.
+func rectangle(x0, y0, x1, y1 float64) Polygon {
+	return Polygon{{x0, y0}, {x1, y0}, {x1, y1}, {x0, y1}}
+}
+
+// wider is what creases are set apart because a folded crease eats paper.
+func (s Spec) wider() measure.Length {
+	if 2*s.Caliper > gainFrom {
+		return 2 * s.Caliper
+	}
+	return 0
+}
+
+// interior is the room wanted round the card, before a fold eats any of it; a
+// wall of depth d takes thickness off it.
+func (s Spec) interior(wall measure.Length) (w, h measure.Length) {
+	thick := max(0, s.Thickness-wall)
+	return max(s.LeastWidth, s.Width+thick+s.Ease), max(s.LeastHeight, s.Height+thick+s.Ease)
+}
+
+// Wall is the depth of walls that a card asks for: its thickness and 1/16, up to
+// a tick.
+func (s Spec) Wall() measure.Length {
+	return max(s.Depth, s.Thickness+measure.Inch/16).Up(s.Style.Tick)
+}

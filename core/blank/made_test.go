@@ -1,0 +1,237 @@
+package blank
+
+import (
+	"math"
+	"math/rand/v2"
+	"strings"
+	"testing"
+
+	"yellowparcel/core/measure"
+)
+
+func lengths(list ...measure.Length) (text string) {
+	for _, l := range list {
+		text += measure.Style{Unit: measure.Inches, Tick: in / 64}.Show(l) + " "
+	}
+	return strings.TrimSpace(strings.ReplaceAll(text, "⁄", "/"))
+}
+
+// The worked pockets of docs/sums.md.
+func TestWorkedPockets(t *testing.T) {
+	s := Spec{Width: 6*in + in/4, Height: 4*in + in/2, Style: sixteenth, Pocket: ThumbGapPocket, Adhesive: in / 2}
+	m := NewPocket(s)
+	if got := lengths(m.SheetWidth, m.SheetHeight, m.Scores[0].At, m.Scores[1].At, m.Scores[2].At, m.Scores[3].At); got != "7 1/2 10 3/4 1/2 1/2 1 3/4 4 1/4" {
+		t.Errorf("thumb-gap: %s", got)
+	}
+	s = Spec{Width: 6 * in, Height: 4*in + in/2, Style: sixteenth, Pocket: ClosePocket, Adhesive: in / 2, SheetLength: 11 * in}
+	m = NewPocket(s)
+	if got := lengths(m.SheetWidth, m.SheetHeight, m.Scores[0].At, m.Scores[2].At, m.Scores[3].At); got != "8 1/8 11 1 1 7/8 4 1/2" {
+		t.Errorf("close-ease: %s", got)
+	}
+	if len(m.Faults) > 0 {
+		t.Errorf("faults %v", m.Faults)
+	}
+}
+
+// 4 3/4 square and 5/8 deep: full glue squares from 8.485, the back closes from
+// 7.601 on.
+func TestWorkedBox(t *testing.T) {
+	s := Spec{Width: 4 * in, Height: 4 * in, Thickness: 9 * in / 16, Ease: 3 * in / 4, Style: measure.Style{Unit: measure.Inches, Tick: in / 64}}
+	m := NewSquareBox(s)
+	near(t, "full squares", m.SheetWidth.Inches(), 8.485, 1.0/64)
+	if m.Depth != 5*in/8 || m.Width != 19*in/4 || m.faulty(GlueCorners) {
+		t.Errorf("%v deep, %v wide, %v", m.Depth, m.Width, m.Faults)
+	}
+	for side, open := range map[measure.Length]bool{measure.Round(7.59 * float64(in)): true, measure.Round(7.61 * float64(in)): false} {
+		if got := squareBox(s, side, m.Width, m.Height, m.Depth).folded(); (got.Folded.Hole > sliver) != open || got.faulty(GlueCorners) != true {
+			t.Errorf("a square of %v: hole of %.2f mm²", side, got.Folded.Hole)
+		}
+	}
+}
+
+// 9 1/4 x 5 7/8 cut down for a 5 3/8 square: 1 3/8 off each side, 6 1/2 left.
+func TestWorkedCutDown(t *testing.T) {
+	s := Spec{Width: 43 * in / 8, Height: 43 * in / 8, Ease: 3 * in / 8, Seam: 3 * in / 8, Adhesive: in / 4, Style: sixteenth}
+	b := Bought{Width: 37 * in / 4, Height: 47 * in / 8}
+	m, ok := NewCutDown(s, b, false)
+	if got := lengths(m.Scores[0].At, m.Scores[1].At, m.Width, m.Height, m.EaseHeight); !ok || got != "1 3/8 1 3/8 6 1/2 5 7/8 1/2" || !m.faulty(TooHigh) {
+		t.Errorf("%s, %v", got, m.Faults)
+	}
+	if m, ok = NewCutDown(s, b, true); !ok || m.Width != 49*in/8 || len(m.Scores) != 1 {
+		t.Errorf("one side: %v", m.Width)
+	}
+	if _, ok := NewCutDown(s, Bought{Width: 6 * in, Height: 6 * in}, false); ok {
+		t.Error("an envelope too narrow is cut down")
+	}
+	if _, ok := NewCutDown(s, Bought{Width: 9 * in, Height: 5 * in}, true); ok {
+		t.Error("an envelope too low is cut down")
+	}
+}
+
+// constructions makes every construction and school for a card.
+func constructions(s Spec) map[string]Made {
+	list := map[string]Made{"square box": NewSquareBox(s), "tuck box": NewTuckBox(s)}
+	for _, school := range PocketSchools() {
+		s.Pocket = school
+		list["pocket "+string(school)] = NewPocket(s)
+		gusset := s
+		gusset.Gusset = s.Wall()
+		list["gusset "+string(school)] = NewPocket(gusset)
+	}
+	for _, one := range []bool{false, true} {
+		if m, ok := NewCutDown(s, Bought{Width: s.Width + 4*in, Height: s.Height + s.Thickness + in/2}, one); ok {
+			list["cut down"+map[bool]string{true: " one side"}[one]] = m
+		}
+	}
+	for _, school := range Schools() {
+		s.School = school
+		list["diamond "+string(school)] = NewDiamond(s).Made()
+	}
+	return list
+}
+
+func boxSpec(rng *rand.Rand) Spec {
+	s := randomSpec(rng)
+	s.Thickness = measure.Length(rng.IntN(40)) * measure.Millimetre / 2
+	s.Adhesive, s.Sliver = in/4, in/32
+	s.Depth = measure.Length(rng.IntN(8)) * in / 8
+	return s
+}
+
+// Whatever the card, the engine finds in the net alone what the formulas of
+// every construction promise.
+func TestEveryConstructionKeepsItsPromises(t *testing.T) {
+	rng := rand.New(rand.NewPCG(11, 12))
+	for range 150 {
+		s := boxSpec(rng)
+		for name, m := range constructions(s) {
+			if err := m.Prove(); err != nil {
+				t.Errorf("%s for %+v: %v", name, s, err)
+			}
+			sum := m.Net.Area() + areas(m.Net.CutAway)
+			sheet := m.Net.Sheet.Area()
+			if math.Abs(sum-sheet) > 0.5 {
+				t.Errorf("%s: panels and waste make %.2f mm² of a sheet of %.2f", name, sum, sheet)
+			}
+			if m.Kind != CutDownKind && (m.SheetWidth%s.Style.Tick != 0 || m.SheetHeight%s.Style.Tick != 0) {
+				t.Errorf("%s: the sheet %v x %v is no tick", name, m.SheetWidth, m.SheetHeight)
+			}
+			if least := min(m.EaseWidth, m.EaseHeight); m.Kind != DiamondKind && m.Kind != CutDownKind && least < min(s.Ease, in/8)-2*s.Caliper {
+				t.Errorf("%s: ease %v, wished %v", name, least, s.Ease)
+			}
+		}
+		if t.Failed() {
+			return
+		}
+	}
+}
+
+// A crease moved on purpose is noticed in every construction.
+func TestEveryMovedCreaseIsNoticed(t *testing.T) {
+	s := Spec{Width: 6 * in, Height: 4*in + in/2, Thickness: in / 4, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Board: Board{NotchDepth: 10 * measure.Millimetre}}
+	for name, m := range constructions(s) {
+		if err := m.Prove(); err != nil {
+			t.Errorf("%s: %v", name, err)
+			continue
+		}
+		for i, c := range m.Net.Creases {
+			moved := m
+			moved.Net.Creases = append([]Crease(nil), m.Net.Creases...)
+			across, down := c.To.Y-c.From.Y, c.From.X-c.To.X
+			long := math.Hypot(across, down)
+			shift := Point{2 * across / long, 2 * down / long}
+			moved.Net.Creases[i].From = Point{c.From.X + shift.X, c.From.Y + shift.Y}
+			moved.Net.Creases[i].To = Point{c.To.X + shift.X, c.To.Y + shift.Y}
+			if moved.Prove() == nil {
+				t.Errorf("%s: the crease of the %s moved by 2 mm is not noticed", name, c.Panel)
+			}
+			// Moved with its panels' edges, so that the net still hangs together, it
+			// shows in what is folded.
+			if edges := withCrease(m, i, shift); edges.Prove() == nil {
+				t.Errorf("%s: the %s folded along another line is not noticed", name, c.Panel)
+			}
+		}
+	}
+}
+
+// withCrease moves a crease and the corners that lie on it.
+func withCrease(m Made, at int, shift Point) Made {
+	c := m.Net.Creases[at]
+	move := func(p Point) Point {
+		if distance(p, c.From, c.To) < 1e-6 {
+			return Point{p.X + shift.X, p.Y + shift.Y}
+		}
+		return p
+	}
+	n := m.Net
+	n.Panels, n.Creases = nil, nil
+	for _, p := range m.Net.Panels {
+		q := Panel{ID: p.ID, Name: p.Name}
+		for _, v := range p.Outline {
+			q.Outline = append(q.Outline, move(v))
+		}
+		n.Panels = append(n.Panels, q)
+	}
+	for _, k := range m.Net.Creases {
+		k.From, k.To = move(k.From), move(k.To)
+		n.Creases = append(n.Creases, k)
+	}
+	m.Net = n
+	return m
+}
+
+// The general way through the library and the quick one for convex panels agree.
+func TestRegionsAgree(t *testing.T) {
+	rng := rand.New(rand.NewPCG(13, 14))
+	quad := func() Polygon {
+		x, y, w, h := rng.Float64()*80, rng.Float64()*80, 10+rng.Float64()*60, 10+rng.Float64()*60
+		sh := rng.Float64() * 10
+		return Polygon{{x + sh, y}, {x + w, y + sh}, {x + w - sh, y + h}, {x, y + h - sh}}
+	}
+	for range 200 {
+		face, others := quad(), []Polygon{quad(), quad(), quad()}
+		quick := areas(lessConvex(face, others))
+		// A point that does not matter makes the outline count as not convex.
+		dented := append(Polygon{}, others[0]...)
+		a, b := dented[0], dented[1]
+		dented = append(Polygon{a, {(a.X+b.X)/2 + (b.Y-a.Y)*-1e-5, (a.Y+b.Y)/2 + (b.X-a.X)*1e-5}}, dented[1:]...)
+		if dented.convex() {
+			continue
+		}
+		if _, general := less(face, append([]Polygon{dented}, others[1:]...)); math.Abs(general-quick) > 0.2 {
+			t.Fatalf("%.3f mm² by the library, %.3f by clipping", general, quick)
+		}
+	}
+}
+
+func TestNetsThatCannotBeFolded(t *testing.T) {
+	good := NewPocket(Spec{Width: 6 * in, Height: 4 * in, Style: sixteenth, Pocket: ThumbGapPocket, Adhesive: in / 4}).Net
+	for _, tt := range []struct {
+		name, want string
+		spoil      func(*Net)
+	}{
+		{"an outline that crosses itself", "crosses itself", func(n *Net) { o := n.Panels[1].Outline; o[0], o[1] = o[1], o[0] }},
+		{"NaN", "crosses itself", func(n *Net) { n.Panels[1].Outline[0].X = math.NaN() }},
+		{"a panel off the sheet", "off the sheet", func(n *Net) { n.Panels[1].Outline[3].X = -9 }},
+		{"panels on each other", "overlap", func(n *Net) { n.Panels[2].Outline = n.Panels[1].Outline }},
+		{"a crease elsewhere", "no edge", func(n *Net) { n.Creases[0].From.X -= 4 }},
+		{"a panel that hangs on nothing", "hangs on nothing", func(n *Net) { n.Creases = n.Creases[1:] }},
+	} {
+		n := good
+		n.Panels, n.Creases = nil, append([]Crease(nil), good.Creases...)
+		for _, p := range good.Panels {
+			n.Panels = append(n.Panels, Panel{p.ID, p.Name, append(Polygon(nil), p.Outline...)})
+		}
+		tt.spoil(&n)
+		if err := n.Check(); err == nil || !strings.Contains(err.Error(), tt.want) {
+			t.Errorf("%s: %v", tt.name, err)
+		}
+	}
+}
+
+func BenchmarkAllConstructions(b *testing.B) {
+	s := Spec{Width: 43 * in / 8, Height: 43 * in / 8, Thickness: in / 16, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Board: Board{NotchDepth: 10 * measure.Millimetre}}
+	for b.Loop() {
+		constructions(s)
+	}
+}

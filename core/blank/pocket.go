@@ -1,0 +1,144 @@
+package blank
+
+import (
+	"math"
+
+	"yellowparcel/core/measure"
+)
+
+// PocketSchool is a way of sizing a tabbed pocket.
+type PocketSchool string
+
+// The schools of the pocket.
+const (
+	ThumbGapPocket PocketSchool = "thumb" // 1/4 ease, tabs 1/2, the back 1/2 lower than the front
+	ClosePocket    PocketSchool = "close" // 1/8 ease, tabs 1, flap what the sheet leaves
+	ExactPocket    PocketSchool = "exact" // ease, seam and thumb gap as wished
+)
+
+// PocketSchools lists the schools of the pocket.
+func PocketSchools() []PocketSchool {
+	return []PocketSchool{ThumbGapPocket, ClosePocket, ExactPocket}
+}
+
+// pocketSizes are the measures of a pocket before it is drawn.
+type pocketSizes struct{ width, front, back, tab, flap, wall measure.Length }
+
+// flapClear is what a closing flap covers beyond its adhesive.
+const flapClear = measure.Inch / 8
+
+// pocketSizes follows the school; everything is a tick. The gusset is the depth
+// of walls between front and back; zero for none.
+func (s Spec) pocketSizes() pocketSizes {
+	up := func(l measure.Length) measure.Length { return l.Up(s.Style.Tick) }
+	thick := max(0, s.Thickness-s.Gusset)
+	p := pocketSizes{wall: up(s.Gusset)}
+	eighth := measure.Inch / 8
+	switch s.Pocket {
+	case ThumbGapPocket:
+		p.width, p.tab = s.Width+thick+2*eighth, measure.Inch/2
+		p.front, p.back = s.Height+thick+2*eighth, s.Height+thick-2*eighth
+		p.flap = measure.Round(0.4 * float64(s.Height)).Near(measure.Inch / 4)
+	case ClosePocket:
+		p.width, p.tab = s.Width+thick+eighth, measure.Inch
+		p.back, p.front = s.Height+thick, s.Height+thick+eighth
+		p.flap = 3 * measure.Inch / 2
+	default:
+		w, h := s.interior(s.Gusset)
+		p.width, p.front, p.tab = w, h, s.Seam
+		p.back = h - s.ThumbGap
+		p.flap = measure.Round(0.4 * float64(s.Height)).Near(measure.Inch / 4)
+	}
+	gap := p.front - p.back
+	p.width, p.front = up(max(p.width, s.LeastWidth)+s.wider()), up(max(p.front, s.LeastHeight)+s.wider())
+	p.back, p.tab = up(p.front-gap), up(p.tab)
+	if s.Flap > 0 {
+		p.flap = s.Flap
+	}
+	p.flap = up(max(p.flap, max(0, gap)+s.Adhesive+flapClear))
+	if length := 2*p.wall + p.front + p.back + p.flap; s.Pocket == ClosePocket && s.Flap == 0 && s.SheetLength > length {
+		// The flap takes what the sheet leaves, as long as it stays on the back.
+		p.flap = min(p.flap+s.SheetLength-length, p.front).Down(s.Style.Tick)
+	}
+	return p
+}
+
+// NewPocket works out a tabbed pocket: from the top the flap, the front with a
+// tab on either side, and the back.
+func NewPocket(s Spec) Made {
+	p := s.pocketSizes()
+	m := Made{Kind: PocketKind, Width: p.width, Height: p.front, Depth: p.wall, Flap: p.flap}
+	m.SheetWidth, m.SheetHeight = p.width+2*p.tab+2*p.wall, p.flap+p.front+p.back+2*p.wall
+	thick := max(0, s.Thickness-p.wall)
+	m.EaseWidth, m.EaseHeight = p.width-2*s.Caliper-s.Width-thick, p.front-2*s.Caliper-s.Height-thick
+	m.Seam, m.Overlap = p.tab-s.Sliver, p.flap-max(0, p.front-p.back)
+	m.Net = pocketNet(p, s.Sliver)
+	m.Scores = []ScoreLine{{"left tab", "left", p.tab}, {"right tab", "right", p.tab}, {"flap", "top", p.flap}, {"back", "bottom", p.back}}
+	if p.wall > 0 {
+		m.Scores = append(m.Scores, ScoreLine{"left wall", "left", p.tab + p.wall}, ScoreLine{"right wall", "right", p.tab + p.wall},
+			ScoreLine{"throat wall", "top", p.flap + p.wall}, ScoreLine{"bottom wall", "bottom", p.back + p.wall})
+		m.fault(SlitCorners, p.wall, 0)
+	}
+	m.Cuts, m.Folds = 4+8, len(m.Scores) // the rectangle, two cuts to each corner
+	t := s.Style.Tick / 2
+	m.EaseError, m.SeamError = Loss{3*t + t, root(3, t)}, Loss{t, t}
+	m.pocketFaults(s, p)
+	return m.folded()
+}
+
+func (m *Made) pocketFaults(s Spec, p pocketSizes) {
+	if p.tab < s.Adhesive {
+		m.fault(SeamUnderAdhesive, p.tab, s.Adhesive)
+	}
+	if 2*p.tab > p.width {
+		m.fault(TabsMeet, 2*p.tab, p.width)
+	}
+	if want := s.Adhesive + flapClear; m.Overlap < want {
+		m.fault(FlapShort, m.Overlap, want)
+	}
+	if p.flap > p.front {
+		m.fault(FlapTooLong, p.flap, p.front)
+	}
+}
+
+func root(n float64, t measure.Length) measure.Length {
+	return measure.Round(math.Sqrt(n) * float64(t))
+}
+
+// pocketNet draws the net; tabs, back and flap taper by a sliver at the free
+// edge, so that nothing peeks out.
+func pocketNet(p pocketSizes, taper measure.Length) Net {
+	mm := measure.Length.Millimetres
+	tab, wall, w, sl := mm(p.tab), mm(p.wall), mm(p.width), mm(taper)
+	x0 := tab + wall
+	x1, far := x0+w, 2*tab+2*wall+w
+	y0 := mm(p.flap) + wall
+	y1 := y0 + mm(p.front)
+	end := y1 + wall + mm(p.back)
+	n := Net{Sheet: rectangle(0, 0, far, end)}
+	n.Panels = []Panel{{"front", "front", rectangle(x0, y0, x1, y1)}}
+	hang := func(id, name, on string, outline Polygon, from, to Point, order int) {
+		angle := 180.0
+		if wall > 0 {
+			angle = 90
+		}
+		n.Panels = append(n.Panels, Panel{id, name, outline})
+		n.Creases = append(n.Creases, Crease{Panel: id, On: on, From: from, To: to, Angle: angle, Order: order})
+	}
+	left, right, top, bottom := "front", "front", "front", "front"
+	if wall > 0 {
+		left, right, top, bottom = "left wall", "right wall", "throat wall", "bottom wall"
+		hang(left, "wall", "front", rectangle(x0-wall, y0, x0, y1), Point{x0, y0}, Point{x0, y1}, 1)
+		hang(right, "wall", "front", rectangle(x1, y0, x1+wall, y1), Point{x1, y0}, Point{x1, y1}, 1)
+		hang(bottom, "wall", "front", rectangle(x0, y1, x1, y1+wall), Point{x0, y1}, Point{x1, y1}, 3)
+		hang(top, "wall", "front", rectangle(x0, y0-wall, x1, y0), Point{x0, y0}, Point{x1, y0}, 5)
+	}
+	lx, rx, ty, by := x0-wall, x1+wall, y0-wall, y1+wall
+	hang("left", "tab", left, Polygon{{lx, y0}, {lx, y1}, {0, y1 - sl}, {0, y0 + sl}}, Point{lx, y0}, Point{lx, y1}, 2)
+	hang("right", "tab", right, Polygon{{rx, y0}, {far, y0 + sl}, {far, y1 - sl}, {rx, y1}}, Point{rx, y0}, Point{rx, y1}, 2)
+	hang("back", "back", bottom, Polygon{{x0, by}, {x1, by}, {x1 - sl, end}, {x0 + sl, end}}, Point{x0, by}, Point{x1, by}, 4)
+	hang("top", "closing flap", top, Polygon{{x0, ty}, {x1, ty}, {x1 - sl, 0}, {x0 + sl, 0}}, Point{x0, ty}, Point{x1, ty}, 6)
+	n.cutOut()
+	n.Glue = n.glued([2]string{"left", "back"}, [2]string{"right", "back"}, [2]string{"top", "back"})
+	return n
+}
