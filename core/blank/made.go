@@ -181,13 +181,16 @@ func rectangle(x0, y0, x1, y1 float64) Polygon {
 	return Polygon{{x0, y0}, {x1, y0}, {x1, y1}, {x0, y1}}
 }
 
-// wider is what creases are set apart because a folded crease eats paper.
-func (s Spec) wider() measure.Length {
-	if 2*s.Caliper > gainFrom {
-		return 2 * s.Caliper
+// Wider is what creases are set apart because a folded crease eats paper of some
+// caliper: twice the caliper, where that is over 0.2 mm.
+func Wider(caliper measure.Length) measure.Length {
+	if 2*caliper > gainFrom {
+		return 2 * caliper
 	}
 	return 0
 }
+
+func (s Spec) wider() measure.Length { return Wider(s.Caliper) }
 
 // interior is the room wanted round the card, before a fold eats any of it; a
 // wall of depth d takes thickness off it.

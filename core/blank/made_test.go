@@ -235,3 +235,29 @@ func BenchmarkAllConstructions(b *testing.B) {
 		constructions(s)
 	}
 }
+
+// A square card in a plain rectangle: the strips leave it the room it asks for,
+// and it goes in between them.
+func TestHoldingStrips(t *testing.T) {
+	s := Spec{Width: 43 * in / 8, Height: 43 * in / 8, Thickness: in / 16, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Pocket: ExactPocket, School: ExactSeam,
+		LeastWidth: 121 * in / 16, LeastHeight: 91 * in / 16}
+	for name, m := range map[string]Made{"pocket": NewPocket(s), "diamond": NewDiamond(s).Made()} {
+		if m.Width < s.LeastWidth || m.Height < s.LeastHeight {
+			t.Errorf("%s: %v x %v is smaller than the rectangle", name, m.Width, m.Height)
+		}
+		if !m.HoldingStrips(s) {
+			t.Errorf("%s: no room for strips", name)
+			continue
+		}
+		if got, want := m.Throat(), s.Width+s.Thickness+s.Ease; (got - want).Abs() > measure.Micrometre {
+			t.Errorf("%s: %v clear between the strips, want %v", name, got, want)
+		}
+		if err := m.Prove(); err != nil {
+			t.Errorf("%s: %v", name, err)
+		}
+	}
+	s.LeastWidth = 0
+	if m := NewPocket(s); m.HoldingStrips(s) || m.Throat() != m.Width {
+		t.Errorf("strips where the card fills the envelope; throat %v of %v", m.Throat(), m.Width)
+	}
+}

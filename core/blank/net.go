@@ -70,15 +70,6 @@ func (n Net) panel(id string) Polygon {
 	return nil
 }
 
-func (n Net) crease(id string) (Crease, bool) {
-	for _, c := range n.Creases {
-		if c.Panel == id {
-			return c, true
-		}
-	}
-	return Crease{}, false
-}
-
 func (c Crease) line() line {
 	a, b := c.To.Y-c.From.Y, c.From.X-c.To.X
 	return line{a, b, a*c.From.X + b*c.From.Y}

@@ -38,9 +38,6 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope) []Note {
 	for _, b := range e.Blunts {
 		add(Care, "The %s overshoots: blunt its tip from %s to %s, folded in and glued or trimmed.", flapNames[b.Panel], show(b.Full), show(b.To))
 	}
-	if m.none(d.Sheet) {
-		add(Trouble, "No sheet on your shelf gives a square of %s %s. Less ease or a narrower seam makes it smaller.", show(d.Sheet), unit)
-	}
 	if d.Spec.Thickness > measure.Inch/8 {
 		add(Care, "At %s thick, score every crease twice, %s apart, so that the folds stand square.", show(d.Spec.Thickness), show(d.Spec.Thickness))
 	}
@@ -48,16 +45,6 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope) []Note {
 		add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 	}
 	return notes
-}
-
-// none reports whether no sheet of the shop holds a square of this side.
-func (m maker) none(side measure.Length) bool {
-	for _, s := range m.shop.Sheets {
-		if side <= s.Width && side <= s.Height {
-			return false
-		}
-	}
-	return true
 }
 
 // dimensions are the measures drawn on the net: the two crease distances and

@@ -24,9 +24,11 @@ type BlankPlan struct {
 	Way        blank.WayID `json:"way"`
 	Net        blank.Net   `json:"net"`
 	Dimensions []Dimension `json:"dimensions"`
-	Sentence   Sentence    `json:"sentence"`
-	Notes      []Note      `json:"notes"`
-	Drawing    string      `json:"drawing"`
+	// Scores are those of a blank whose scores are measured from its edges.
+	Scores   []ScoreText `json:"scores"`
+	Sentence Sentence    `json:"sentence"`
+	Notes    []Note      `json:"notes"`
+	Drawing  string      `json:"drawing"`
 }
 
 // WayPlan is one way of setting the scores.
@@ -65,23 +67,28 @@ type Dimension struct {
 	Nm    measure.Length `json:"nm"`
 }
 
-func (m maker) diamond() (blank.Diamond, blank.Envelope) {
-	j := m.job
-	stock, _ := m.shop.stock(j.Envelope.Stock)
-	d := blank.NewDiamond(blank.Spec{
-		Width: m.outer().Width, Height: m.outer().Height, Thickness: m.thick.Used,
-		Ease: j.Envelope.Ease, Seam: j.Envelope.Seam, ThumbGap: j.Envelope.ThumbGap, Caliper: stock.Caliper,
-		Style: m.style, School: j.Envelope.School, Way: j.Envelope.Way,
-		Board: blank.Board{CornerAt: m.shop.Tools.CornerAt, NotchDepth: m.shop.Tools.NotchDepth},
-	})
-	return d, d.Build(d.Chosen())
+// ScoreText is one score of a blank that has its scores measured from its edges.
+type ScoreText struct {
+	Name string `json:"name"`
+	Edge string `json:"edge"`
+	At   Shown  `json:"at"`
 }
 
-func (m maker) blank(d blank.Diamond, e blank.Envelope) BlankPlan {
+func (m maker) diamond() (blank.Diamond, blank.Made) {
+	d := blank.NewDiamond(m.blankSpec())
+	return d, d.Made()
+}
+
+func (m maker) blank(c candidate, d blank.Diamond) BlankPlan {
+	if c.id != Diamond {
+		return m.madeBlank(c)
+	}
+	e := d.Measure(d.Chosen())
+	e.Net, e.Folded = c.made.Net, c.made.Folded
 	p := BlankPlan{
 		Sheet: m.shown(d.Sheet), Exact: m.shown(d.Exact),
 		EaseWidth: m.shown(e.EaseWidth), EaseHeight: m.shown(e.EaseHeight),
-		Seam: m.shown(e.Seam), Overlap: m.shown(e.Overlap), Way: d.Chosen().ID, Net: e.Net,
+		Seam: m.shown(e.Seam), Overlap: m.shown(e.Overlap), Way: d.Chosen().ID, Net: e.Net, Scores: []ScoreText{},
 	}
 	p.Closed.Width, p.Closed.Height = m.shown(e.Width), m.shown(e.Height)
 	for _, w := range d.Ways {
@@ -89,7 +96,7 @@ func (m maker) blank(d blank.Diamond, e blank.Envelope) BlankPlan {
 	}
 	p.Sentence = m.blankSentence(d)
 	p.Readings = m.blankReadings(d, e)
-	p.Notes = m.blankNotes(d, e)
+	p.Notes = append(m.blankNotes(d, e), m.whatWould(c)...)
 	p.Dimensions = m.dimensions(d, e)
 	p.Drawing = m.blankDrawing(d, e)
 	return p

@@ -18,6 +18,9 @@ type EnvelopePlan struct {
 	// FitsSentence sums up the standard envelopes.
 	FitsSentence Sentence  `json:"fitsSentence"`
 	Blank        BlankPlan `json:"blank"`
+	// Construction is the one that is made; Comparison sets all side by side.
+	Construction Construction   `json:"construction" enum:"diamond,pocket,gusset,box,tuck,cutdown"`
+	Comparison   ComparisonPlan `json:"comparison"`
 }
 
 // FitPlan is one standard envelope with the card in it.
@@ -51,7 +54,7 @@ const soldPaper = "text-105"
 // mostMisses is how many envelopes that just miss are told of.
 const mostMisses = 3
 
-func (m maker) envelope(d blank.Diamond, made blank.Envelope) EnvelopePlan {
+func (m maker) envelope(d blank.Diamond, chosen candidate, all []candidate) EnvelopePlan {
 	j := m.job
 	stock, _ := m.shop.stock(soldPaper)
 	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}}
@@ -65,7 +68,8 @@ func (m maker) envelope(d blank.Diamond, made blank.Envelope) EnvelopePlan {
 		}
 	}
 	p.FitsSentence = m.fitsSentence(p)
-	p.Blank = m.blank(d, made)
+	p.Blank = m.blank(chosen, d)
+	p.Construction, p.Comparison = chosen.id, m.comparison(all)
 	return p
 }
 

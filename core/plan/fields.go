@@ -103,6 +103,14 @@ var fixedFields = []lengthField{
 		func(j *Job) *measure.Length { return &j.Envelope.Seam }, nil,
 	},
 	{
+		"envelope.depth", "depth of the walls", 0, 8 * measure.Inch,
+		func(j *Job) *measure.Length { return &j.Envelope.Depth }, nil,
+	},
+	{
+		"envelope.flap", "closing flap", 0, 12 * measure.Inch,
+		func(j *Job) *measure.Length { return &j.Envelope.Flap }, nil,
+	},
+	{
 		"envelope.thumbGap", "thumb gap", 0, 4 * measure.Inch,
 		func(j *Job) *measure.Length { return &j.Envelope.ThumbGap },
 		func(j Job, _ Shop, s measure.Style) error {
@@ -321,6 +329,12 @@ func (j Job) Check(shop Shop) []Problem {
 	}
 	if n := j.panels(); n < card.LeastPanels || n > card.MostPanels {
 		add("card.panels", refuse("From %d to %d panels can be planned: type a number between.", card.LeastPanels, card.MostPanels))
+	}
+	if !slices.Contains(Constructions(), j.construction()) {
+		add("envelope.construction", refuse("The construction “%s” is not known: choose one of the list.", clip(string(j.Envelope.Construction))))
+	}
+	if p := j.Envelope.Pocket; p != "" && !slices.Contains(blank.PocketSchools(), p) {
+		add("envelope.pocket", refuse("The school “%s” of the pocket is not known: choose thumb, close or exact.", clip(string(p))))
 	}
 	if !slices.Contains(blank.Schools(), j.Envelope.School) {
 		add("envelope.school", refuse("The school “%s” is not known: choose exact, diagonal or notch.", clip(string(j.Envelope.School))))

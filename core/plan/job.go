@@ -132,6 +132,21 @@ type EnvelopeWish struct {
 	ThumbGap measure.Length `json:"thumbGap"`
 	Stock    string         `json:"stock" maxLength:"40"`
 	Adhesive string         `json:"adhesive" maxLength:"40"`
+	// Construction is how it is made; the diamond when empty.
+	Construction Construction `json:"construction,omitempty"`
+	// Sort is what matters when constructions are compared.
+	Sort CompareSort `json:"sort,omitempty"`
+	// Pocket is the school of a pocket; Depth the least depth of walls, Flap the
+	// height of the closing flap, both zero for what the sums ask for.
+	Pocket blank.PocketSchool `json:"pocket,omitempty"`
+	Depth  measure.Length     `json:"depth,omitempty"`
+	Flap   measure.Length     `json:"flap,omitempty"`
+	// Mailable makes the envelope a plain rectangle, the card held by strips.
+	Mailable bool `json:"mailable,omitempty"`
+	// CutFrom is the bought envelope that is cut down, the fittest when empty;
+	// OneSide cuts it on one side only.
+	CutFrom string `json:"cutFrom,omitempty" maxLength:"40"`
+	OneSide bool   `json:"oneSide,omitempty"`
 }
 
 // ByHand is the destination of a card that is not posted.

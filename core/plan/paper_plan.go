@@ -5,7 +5,6 @@ import (
 	"fmt"
 	"slices"
 
-	"yellowparcel/core/blank"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
@@ -89,9 +88,9 @@ type SheetChoice struct {
 // answers while one types.
 const quickSteps = 400_000
 
-func (m maker) paper(d blank.Diamond) PaperPlan {
+func (m maker) paper(made candidate) PaperPlan {
 	p := PaperPlan{Notes: []Note{}, Stocks: []StockPlan{}, Tone: Fine}
-	orders := m.orders(d)
+	orders := m.orders(made)
 	searches := 0
 	for _, o := range orders {
 		searches += len(m.sheetsFor(o.stock))
@@ -292,8 +291,7 @@ func (m maker) paperSentence(p *PaperPlan) {
 // that stock, or the stock from no such sheet.
 func CutStock(ctx context.Context, job Job, shop Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
 	m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
-	d, _ := m.diamond()
-	for _, o := range m.orders(d) {
+	for _, o := range m.orders(m.chosen()) {
 		if s, ok := shop.sheet(sheet); ok && o.stock.ID == stock && slices.Contains(m.sheetsFor(o.stock), s) {
 			// The other sheets keep the plans that a quick look gives.
 			p := m.stockPlan(ctx, o, quickSteps/len(m.sheetsFor(o.stock)), nil)

@@ -3,7 +3,6 @@ package plan
 import (
 	"fmt"
 
-	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/measure"
@@ -30,7 +29,7 @@ type stockOrder struct {
 }
 
 // orders gathers what the job takes, stock by stock in the order of the parts.
-func (m maker) orders(d blank.Diamond) []stockOrder {
+func (m maker) orders(made candidate) []stockOrder {
 	var list []stockOrder
 	put := func(id string, p orderedPiece) {
 		if p.count <= 0 {
@@ -70,8 +69,8 @@ func (m maker) orders(d blank.Diamond) []stockOrder {
 			put(part.Stock, orderedPiece{name: part.Name, size: l[0].Size, count: m.job.Count - part.Ready, upright: true})
 		}
 	}
-	if m.blanks() {
-		put(m.job.Envelope.Stock, orderedPiece{name: "Envelope blank", size: card.Size{Width: d.Sheet, Height: d.Sheet}, count: m.job.Count})
+	if m.blanks() && made.id != CutDown {
+		put(m.job.Envelope.Stock, orderedPiece{name: "Envelope blank", size: card.Size{Width: made.made.SheetWidth, Height: made.made.SheetHeight}, count: m.job.Count})
 	}
 	for i := range list {
 		m.fromWindows(&list[i])

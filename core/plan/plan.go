@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"strings"
 
-	"yellowparcel/core/blank"
 	"yellowparcel/core/measure"
 )
 
@@ -102,10 +101,12 @@ func Make(job Job, shop Shop) Plan {
 	m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
 	p := Plan{Unit: shop.Unit, Fields: m.fields(), Start: m.start(), Card: m.card(), Layers: m.layers()}
 	diamond, made := m.diamond()
-	p.Envelope = m.envelope(diamond, made)
-	p.Post = m.post(diamond, made)
-	p.Paper = m.paper(diamond)
-	p.Ticket = m.ticket(p, diamond, made)
+	all := m.candidates(made)
+	chosen := m.choose(all)
+	p.Envelope = m.envelope(diamond, chosen, all)
+	p.Post = m.post(m.closed(chosen))
+	p.Paper = m.paper(chosen)
+	p.Ticket = m.ticket(p, chosen)
 	return p
 }
 
@@ -153,7 +154,7 @@ func (m maker) exact(l measure.Length) string {
 // mostTicketScores is how many scores the ticket has room for.
 const mostTicketScores = 2
 
-func (m maker) ticket(p Plan, d blank.Diamond, e blank.Envelope) []TicketLine {
+func (m maker) ticket(p Plan, c candidate) []TicketLine {
 	base := p.Card.Bases[0]
 	for _, b := range p.Card.Bases {
 		if b.Fold == m.job.Card.Fold {
@@ -172,6 +173,14 @@ func (m maker) ticket(p Plan, d blank.Diamond, e blank.Envelope) []TicketLine {
 		flat.Value += " · " + score.At.Text
 	}
 	ease := Fine
+	e := c.made
+	sheet := TicketLine{"sheet", "envelope", "Envelope from", m.by(e.SheetWidth, e.SheetHeight), Fine}
+	switch c.id {
+	case Diamond, Box:
+		sheet.Value = m.style.Show(e.SheetWidth) + " square"
+	case CutDown:
+		sheet.Value = c.from.Name
+	}
 	if e.EaseWidth < 0 || e.EaseHeight < 0 {
 		ease = Trouble
 	}
@@ -179,7 +188,7 @@ func (m maker) ticket(p Plan, d blank.Diamond, e blank.Envelope) []TicketLine {
 		{"card", "card", "Card", m.by(m.job.Card.Width, m.job.Card.Height), Fine},
 		flat,
 		{"layers", "layers", "Layers", m.layersShort(), Fine},
-		{"sheet", "envelope", "Envelope from", m.style.Show(d.Sheet) + " square", Fine},
+		sheet,
 		{"ease", "envelope", "Ease", m.style.Show(min(e.EaseWidth, e.EaseHeight)), ease},
 		{"post", "post", "Post", p.Post.Short, p.Post.Tone},
 		{"paper", "paper", "Paper", p.Paper.Short, p.Paper.Tone},

@@ -5,7 +5,6 @@ import (
 	"math"
 	"strings"
 
-	"yellowparcel/core/blank"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 )
@@ -73,32 +72,28 @@ type Gauge struct {
 const glueShare = 0.03
 
 // piece is the closed envelope with the card in it.
-func (m maker) piece(e blank.Envelope) mail.Piece {
-	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+func (m maker) piece(e closed) mail.Piece {
 	grams := 0.0
 	for _, p := range m.parts() {
 		grams += p.Grams
 	}
-	for _, p := range e.Net.Panels {
-		grams += p.Outline.Area() / 1e6 * stock.GSM
-	}
+	grams += e.area / 1e6 * e.stock.GSM
 	return mail.Piece{
-		Width: e.Width, Height: e.Height,
-		Thickness: m.thick.Used + stock.Caliper*measure.Length(e.Folded.Layers),
+		Width: e.width, Height: e.height, Thickness: e.thickness,
 		Weight:    grams * (1 + glueShare),
 		SizeError: m.style.Tick, // two creases, each half a tick off
 	}
 }
 
-func (m maker) post(d blank.Diamond, e blank.Envelope) PostPlan {
+func (m maker) post(e closed) PostPlan {
 	piece := m.piece(e)
 	p := PostPlan{
 		Destination: m.job.Post.Destination, Notes: []Note{}, Classes: []ClassPlan{},
-		Width: m.shown(e.Width), Height: m.shown(e.Height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
-		Drawing: fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.Width, e.Height), m.style.Unit, m.fine().Show(piece.Thickness)),
+		Width: m.shown(e.width), Height: m.shown(e.height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
+		Drawing: fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.style.Unit, m.fine().Show(piece.Thickness)),
 		Readings: []Reading{
-			{"closed", "Closed size", m.by(e.Width, e.Height), "lying flat"},
-			{"thickness", "Thickness", m.fine().Show(piece.Thickness), fmt.Sprintf("card and %s of envelope", plural(e.Folded.Layers, "layer"))},
+			{"closed", "Closed size", m.by(e.width, e.height), "lying flat"},
+			{"thickness", "Thickness", m.fine().Show(piece.Thickness), fmt.Sprintf("card and %s of envelope", plural(e.layers, "layer"))},
 			{"weight", "Weight", m.weight(piece.Weight), "predicted from the papers"},
 		},
 	}
@@ -117,7 +112,7 @@ func (m maker) post(d blank.Diamond, e blank.Envelope) PostPlan {
 	for _, r := range v.Results {
 		p.Classes = append(p.Classes, ClassPlan{ID: r.Class.ID, Name: r.Class.Name, Outcome: r.Outcome, Chosen: r.Class.ID == v.Class, Checks: m.checks(r.Checks)})
 	}
-	m.verdict(&p, v, d, piece)
+	m.verdict(&p, v, e, piece)
 	return p
 }
 
@@ -132,7 +127,7 @@ func allPass(checks []mail.Check) bool {
 
 // verdict puts the verdict in words: what it goes as, why, and what would be
 // better.
-func (m maker) verdict(p *PostPlan, v mail.Verdict, d blank.Diamond, piece mail.Piece) {
+func (m maker) verdict(p *PostPlan, v mail.Verdict, e closed, piece mail.Piece) {
 	r, taken := v.Result()
 	switch {
 	case !v.Mailable:
@@ -147,7 +142,7 @@ func (m maker) verdict(p *PostPlan, v mail.Verdict, d blank.Diamond, piece mail.
 		p.Sentence = say("No class of letter takes it: %s even for a %s. Ask for a parcel.", m.whyNot(last), last.Class.Name)
 	case r.Outcome == mail.Surcharged:
 		p.Short, p.Tone = r.Class.Name+" + surcharge", Care
-		p.Sentence = m.surcharged(p, r, d, piece)
+		p.Sentence = m.surcharged(p, r, e, piece)
 	default:
 		p.Short, p.Tone = r.Class.Name, Fine
 		p.Sentence = say("By the published limits it goes as a [%s].", r.Class.Name)
@@ -187,7 +182,7 @@ func over(checks []mail.Check) []mail.Check {
 }
 
 // surcharged says why a surcharge falls due and in what envelope it would not.
-func (m maker) surcharged(p *PostPlan, r mail.ClassResult, d blank.Diamond, piece mail.Piece) Sentence {
+func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.Piece) Sentence {
 	for _, c := range r.Checks {
 		if c.OK || c.Measure != mail.Aspect {
 			continue
@@ -200,7 +195,7 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, d blank.Diamond, piec
 			shape = "Long and slim"
 		}
 		s := fmt.Sprintf("%s, so as a %s it pays the surcharge", shape, r.Class.Name)
-		need := m.thick.Used + m.job.Envelope.Ease + d.Wider
+		need := m.thick.Used + m.job.Envelope.Ease + e.wider()
 		rect := r.Class.PlainRectangle(m.outer().Width+need, m.outer().Height+need, piece.Thickness, piece.SizeError, m.style.Tick)
 		if rect.OK {
 			p.Rectangle = &RectanglePlan{m.shown(rect.Width), m.shown(rect.Height)}

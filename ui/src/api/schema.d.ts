@@ -126,6 +126,7 @@ export interface components {
             notes: components["schemas"]["Note"][];
             overlap: components["schemas"]["Shown"];
             readings: components["schemas"]["Reading"][];
+            scores: components["schemas"]["ScoreText"][];
             seam: components["schemas"]["Shown"];
             sentence: components["schemas"]["Sentence"];
             sheet: components["schemas"]["Shown"];
@@ -217,8 +218,41 @@ export interface components {
             /** @enum {string} */
             outcome: "goes" | "surcharged" | "refused" | "not needed";
         };
+        ComparisonPlan: {
+            rectangle: string;
+            rows: components["schemas"]["ConstructionPlan"][];
+            sentence: string;
+            /** @enum {string} */
+            sort: "paper" | "quick" | "neat" | "post";
+        };
+        ConstructionPlan: {
+            chosen: boolean;
+            closed: string;
+            depth: string;
+            drawing: string;
+            /** Format: int64 */
+            faults: number;
+            fitText: string;
+            fits: boolean;
+            /** @enum {string} */
+            id: "diamond" | "pocket" | "gusset" | "box" | "tuck" | "cutdown";
+            name: string;
+            net: components["schemas"]["Net"];
+            ok: boolean;
+            paper: string;
+            post: string;
+            recommended: boolean;
+            seam: string;
+            sheet: string;
+            text: string;
+            tone: string;
+            work: string;
+        };
         Crease: {
+            /** Format: double */
+            angle: number;
             from: components["schemas"]["Point"];
+            on: string;
             /** Format: int64 */
             order: number;
             panel: string;
@@ -260,18 +294,31 @@ export interface components {
         };
         EnvelopePlan: {
             blank: components["schemas"]["BlankPlan"];
+            comparison: components["schemas"]["ComparisonPlan"];
+            /** @enum {string} */
+            construction: "diamond" | "pocket" | "gusset" | "box" | "tuck" | "cutdown";
             fits: components["schemas"]["FitPlan"][];
             fitsSentence: components["schemas"]["Sentence"];
             misses: components["schemas"]["FitPlan"][];
         };
         EnvelopeWish: {
             adhesive: string;
+            construction?: string;
+            cutFrom?: string;
+            /** Format: int64 */
+            depth?: number;
             /** Format: int64 */
             ease: number;
+            /** Format: int64 */
+            flap?: number;
+            mailable?: boolean;
+            oneSide?: boolean;
+            pocket?: string;
             /** @enum {string} */
             school: "exact" | "diagonal" | "notch";
             /** Format: int64 */
             seam: number;
+            sort?: string;
             stock: string;
             /** Format: int64 */
             thumbGap: number;
@@ -515,6 +562,7 @@ export interface components {
             outline: components["schemas"]["Point"][];
             panels: components["schemas"]["Panel"][];
             sheet: components["schemas"]["Point"][];
+            slits: components["schemas"]["Point"][][];
         };
         Note: {
             text: string;
@@ -724,6 +772,11 @@ export interface components {
         ScorePlan: {
             at: components["schemas"]["Shown"];
             inside: boolean;
+        };
+        ScoreText: {
+            at: components["schemas"]["Shown"];
+            edge: string;
+            name: string;
         };
         SectionPart: {
             foam: boolean;

@@ -1,0 +1,54 @@
+package blank
+
+import "yellowparcel/core/measure"
+
+// HoldingStrips lays two strips of glue between front and back that keep a card
+// of the spec in the middle of an envelope wider than it: their inner edges lie
+// half of card, thickness and ease from the centre, and they end one adhesive
+// width below the flap's glue. It reports whether there is room for them.
+func (m *Made) HoldingStrips(s Spec) bool {
+	face := m.Net.Panels[0].Outline
+	x0, x1, y0, y1 := face[0].X, face[0].X, face[0].Y, face[0].Y
+	for _, p := range face {
+		x0, x1, y0, y1 = min(x0, p.X), max(x1, p.X), min(y0, p.Y), max(y1, p.Y)
+	}
+	half := (s.Width + s.Thickness + s.Ease).Millimetres() / 2
+	wide, middle := s.Adhesive.Millimetres(), (x0+x1)/2
+	if middle-half-wide < x0 || wide == 0 {
+		return false
+	}
+	top := y0 + max(0, m.Overlap.Millimetres()) + wide
+	if top > y1-wide {
+		top = y0 + wide
+	}
+	for _, x := range []float64{middle - half - wide, middle + half} {
+		m.Net.Glue = append(m.Net.Glue, Glue{"strip", m.Net.Panels[0].ID, rectangle(x, top, x+wide, y1)})
+	}
+	return true
+}
+
+// Throat is the clear width at the throat between the zones that glue front and
+// back together, in nanometres: a card and its thickness must pass.
+func (m Made) Throat() measure.Length {
+	face := m.Net.Panels[0]
+	x0, x1 := face.Outline[0].X, face.Outline[0].X
+	for _, p := range face.Outline {
+		x0, x1 = min(x0, p.X), max(x1, p.X)
+	}
+	middle := (x0 + x1) / 2
+	for _, g := range m.Net.Glue {
+		if g.Onto != face.ID {
+			continue
+		}
+		low, high := g.Zone[0].X, g.Zone[0].X
+		for _, p := range g.Zone {
+			low, high = min(low, p.X), max(high, p.X)
+		}
+		if high <= middle {
+			x0 = max(x0, high)
+		} else {
+			x1 = min(x1, low)
+		}
+	}
+	return measure.Round((x1 - x0) * float64(measure.Millimetre))
+}

@@ -1,0 +1,256 @@
+package plan
+
+import (
+	"yellowparcel/core/blank"
+	"yellowparcel/core/cutting"
+	"yellowparcel/core/mail"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+)
+
+// Construction is one of the ways to make an envelope that are compared.
+type Construction string
+
+// The constructions that are offered.
+const (
+	Diamond Construction = "diamond"
+	Pocket  Construction = "pocket"
+	Gusset  Construction = "gusset"
+	Box     Construction = "box"
+	Tuck    Construction = "tuck"
+	CutDown Construction = "cutdown"
+)
+
+// Constructions lists them in the order they are offered.
+func Constructions() []Construction {
+	return []Construction{Diamond, Pocket, Gusset, Box, Tuck, CutDown}
+}
+
+// construction is the one that the job chose.
+func (j Job) construction() Construction {
+	if j.Envelope.Construction == "" {
+		return Diamond
+	}
+	return j.Envelope.Construction
+}
+
+// spec is what an envelope is made for.
+func (m maker) blankSpec() blank.Spec {
+	j := m.job
+	stock, _ := m.shop.stock(j.Envelope.Stock)
+	adhesive, _ := m.shop.adhesive(j.Envelope.Adhesive)
+	s := blank.Spec{
+		Width: m.outer().Width, Height: m.outer().Height, Thickness: m.thick.Used,
+		Ease: j.Envelope.Ease, Seam: j.Envelope.Seam, ThumbGap: j.Envelope.ThumbGap, Caliper: stock.Caliper,
+		Style: m.style, School: j.Envelope.School, Way: j.Envelope.Way,
+		Board:    blank.Board{CornerAt: m.shop.Tools.CornerAt, NotchDepth: m.shop.Tools.NotchDepth},
+		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: measure.Inch / 32,
+	}
+	if s.Pocket == "" {
+		s.Pocket = blank.ExactPocket
+	}
+	for _, sheet := range m.sheetsFor(stock) {
+		s.SheetLength = max(s.SheetLength, sheet.Width, sheet.Height)
+	}
+	if j.Envelope.Mailable {
+		if r, ok := m.plainRectangle(s.Caliper); ok {
+			s.LeastWidth, s.LeastHeight = r.Width, r.Height
+			if s.Height > s.Width {
+				s.LeastWidth, s.LeastHeight = r.Height, r.Width
+			}
+		}
+	}
+	return s
+}
+
+// plainRectangle is the envelope in which the card's shape costs nothing, in the
+// cheapest class of the destination.
+func (m maker) plainRectangle(caliper measure.Length) (mail.Rectangle, bool) {
+	book, ok := mail.RulebookByID(m.job.Post.Destination)
+	if !ok || len(book.Classes) == 0 {
+		return mail.Rectangle{}, false
+	}
+	need := m.thick.Used + m.job.Envelope.Ease
+	r := book.Classes[0].PlainRectangle(m.outer().Width+need, m.outer().Height+need, m.thick.Used+4*caliper, m.style.Tick, m.style.Tick)
+	return r, r.OK
+}
+
+// candidate is one construction made for the card.
+type candidate struct {
+	id    Construction
+	made  blank.Made
+	ok    bool // false when it cannot be made at all
+	strip bool // the card is held by strips
+	// from is the bought envelope that is cut down.
+	from FitPlan
+	post posted
+	// fits is the smallest sheet that gives it; short by how much the largest
+	// fails when none does.
+	fits  paper.Sheet
+	found bool
+	short measure.Length
+}
+
+// candidates makes every construction for the card.
+func (m maker) candidates(diamond blank.Made) []candidate {
+	list := make([]candidate, 0, len(Constructions()))
+	for _, id := range Constructions() {
+		list = append(list, m.candidate(id, diamond))
+	}
+	return list
+}
+
+// candidate makes one construction for the card.
+func (m maker) candidate(id Construction, diamond blank.Made) candidate {
+	s := m.blankSpec()
+	c := candidate{id: id, ok: true}
+	switch id {
+	case Diamond:
+		c.made = diamond
+	case Pocket:
+		c.made = blank.NewPocket(s)
+	case Gusset:
+		s.Gusset = s.Wall()
+		c.made = blank.NewPocket(s)
+	case Box:
+		c.made = blank.NewSquareBox(s)
+	case Tuck:
+		c.made = blank.NewTuckBox(s)
+	case CutDown:
+		c.made, c.from, c.ok = m.cutDown(s)
+	}
+	if !c.ok {
+		return c
+	}
+	if (id == Diamond || id == Pocket) && s.LeastWidth > 0 {
+		c.strip = c.made.HoldingStrips(s)
+	}
+	m.onSheet(&c)
+	c.post = m.judge(m.closed(c))
+	return c
+}
+
+// chosen is the construction that the job chose; the diamond where that cannot
+// be made.
+func (m maker) chosen() candidate {
+	_, made := m.diamond()
+	return m.choose(m.candidates(made))
+}
+
+func (m maker) choose(list []candidate) candidate {
+	for _, c := range list {
+		if c.ok && c.id == m.job.construction() {
+			return c
+		}
+	}
+	return list[0]
+}
+
+// cutDown finds the bought envelope that is cut down with the least to spare:
+// one on the shelf before one to buy.
+func (m maker) cutDown(s blank.Spec) (best blank.Made, from FitPlan, ok bool) {
+	caliper, _ := m.shop.stock(soldPaper)
+	s.Caliper, s.LeastWidth, s.LeastHeight = caliper.Caliper, 0, 0
+	for _, f := range m.shop.formats() {
+		if id := m.job.Envelope.CutFrom; id != "" && id != f.ID {
+			continue
+		}
+		made, can := blank.NewCutDown(s, blank.Bought{Width: f.Width, Height: f.Height, Pointed: f.Family == "bar"}, m.job.Envelope.OneSide)
+		if !can {
+			continue
+		}
+		if !ok || f.Owned && !from.Owned || f.Owned == from.Owned && made.EaseHeight+(f.Width-made.Width) < best.EaseHeight+(from.Outer.Width-best.Width) {
+			best, ok = made, true
+			from = FitPlan{ID: f.ID, Name: f.Name, Size: m.by(f.Width, f.Height), Owned: f.Owned}
+			from.Outer.Width, from.Outer.Height = f.Width, f.Height
+		}
+	}
+	return best, from, ok
+}
+
+// onSheet finds the smallest sheet that gives a blank.
+func (m maker) onSheet(c *candidate) {
+	if c.id == CutDown {
+		c.found = true
+		return
+	}
+	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	piece := cutting.Piece{Width: c.made.SheetWidth, Height: c.made.SheetHeight, Count: 1, Turn: true}
+	for _, s := range m.sheetsFor(stock) {
+		if (cutting.Sheet{Width: s.Width, Height: s.Height}).Possible(piece) == cutting.Possible {
+			if !c.found || s.Width.Inches()*s.Height.Inches() < c.fits.Width.Inches()*c.fits.Height.Inches() {
+				c.fits, c.found = s, true
+			}
+			continue
+		}
+		long := max(piece.Width, piece.Height) - max(s.Width, s.Height)
+		wide := min(piece.Width, piece.Height) - min(s.Width, s.Height)
+		if short := max(long, wide); !c.found && (c.short == 0 || short < c.short) {
+			c.short = short
+			c.fits = s
+		}
+	}
+}
+
+// closed is a filled envelope as the post sees it.
+type closed struct {
+	width, height, thickness measure.Length
+	layers                   int
+	// area of the envelope's paper in mm², and its stock.
+	area  float64
+	stock paper.Stock
+}
+
+// wider is what its creases are set apart because a folded crease eats paper.
+func (c closed) wider() measure.Length { return blank.Wider(c.stock.Caliper) }
+
+func (m maker) closed(c candidate) closed {
+	id := m.job.Envelope.Stock
+	if c.id == CutDown {
+		id = soldPaper
+	}
+	stock, _ := m.shop.stock(id)
+	return closed{
+		width: c.made.Width, height: c.made.Height, layers: c.made.Folded.Layers, area: c.made.Net.Area(), stock: stock,
+		thickness: max(m.thick.Used, c.made.Depth) + stock.Caliper*measure.Length(c.made.Folded.Layers),
+	}
+}
+
+// posted is the forecast for a closed envelope.
+type posted struct {
+	short string
+	tone  Tone
+	rank  int // cheaper classes first
+}
+
+func (m maker) judge(c closed) posted {
+	book, ok := mail.RulebookByID(m.job.Post.Destination)
+	if !ok {
+		return posted{"by hand", Fine, 0}
+	}
+	v := book.Judge(m.piece(c))
+	r, taken := v.Result()
+	const worst = 99
+	switch {
+	case !v.Mailable:
+		return posted{"not mailable", Trouble, worst}
+	case !taken && v.AskFirst:
+		return posted{"ask first", Care, worst - 1}
+	case !taken:
+		return posted{"no letter", Trouble, worst - 1}
+	}
+	for i, class := range v.Results {
+		if class.Class.ID != r.Class.ID {
+			continue
+		}
+		if r.Outcome == mail.Surcharged {
+			return posted{r.Class.Name + " + surcharge", Care, 2*i + 1}
+		}
+		tone := Fine
+		if i > 0 {
+			tone = Care
+		}
+		return posted{r.Class.Name, tone, 2 * i}
+	}
+	return posted{r.Class.Name, Fine, 0}
+}

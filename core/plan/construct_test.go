@@ -1,0 +1,151 @@
+package plan_test
+
+import (
+	"strings"
+	"testing"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+)
+
+func rowOf(t *testing.T, p plan.Plan, id plan.Construction) plan.ConstructionPlan {
+	t.Helper()
+	for _, r := range p.Envelope.Comparison.Rows {
+		if r.ID == id {
+			return r
+		}
+	}
+	t.Fatalf("%s is not compared", id)
+	return plan.ConstructionPlan{}
+}
+
+func TestConstructionsSideBySide(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop() // 7 x 5, flat
+	p := plan.Make(j, shop)
+	c := p.Envelope.Comparison
+	if len(c.Rows) != len(plan.Constructions()) || !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "square inches of paper") || !strings.Contains(c.Sentence, "its seam is") {
+		t.Fatalf("%s, %d rows", c.Sentence, len(c.Rows))
+	}
+	pocket := rowOf(t, p, plan.Pocket)
+	// Creases 7 + 0.8 mm + 1/4 up to 7 5/16, tabs of 3/4 a side; front 5 5/16, back
+	// 1/2 less, flap 2.
+	if pocket.Sheet != "8 13⁄16 × 12 1⁄8" || pocket.Fits || pocket.FitText != "1⁄8 too large for 12 × 12" {
+		t.Errorf("pocket: %s, %s", pocket.Sheet, pocket.FitText)
+	}
+	for _, sort := range []plan.CompareSort{plan.Quickest, plan.Neatest, plan.Cheapest} {
+		j.Envelope.Sort = sort
+		if s := plan.Make(j, shop).Envelope.Comparison; s.Sort != sort || s.Sentence == c.Sentence {
+			t.Errorf("%s: %s", sort, s.Sentence)
+		}
+	}
+}
+
+// Whatever is chosen flows on: ticket, post, and paper to cut.
+func TestChosenConstructionFlowsOn(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	for _, tt := range []struct {
+		id              plan.Construction
+		sentence, sheet string
+	}{
+		{plan.Diamond, "Cut 8 13⁄16 square. Score twice", "8 13⁄16 square"},
+		{plan.Pocket, "Cut 7 3⁄16 × ", "7 3⁄16 × "},
+		{plan.Gusset, "Score twice, 1⁄8 apart", " × "},
+		{plan.Box, "square. From every corner", "square"},
+		{plan.Tuck, "Cut 6 5⁄8 × ", " × "},
+		{plan.CutDown, "off either side", ""},
+	} {
+		j.Envelope.Construction = tt.id
+		if list := j.Check(shop); len(list) > 0 {
+			t.Fatalf("%s: %v", tt.id, list)
+		}
+		p := plan.Make(j, shop)
+		if p.Envelope.Construction != tt.id || !strings.Contains(p.Envelope.Blank.Sentence.Text, tt.sentence) || !strings.Contains(p.Ticket[3].Value, tt.sheet) {
+			t.Errorf("%s: %s; ticket %s", tt.id, p.Envelope.Blank.Sentence.Text, p.Ticket[3].Value)
+		}
+		if b := p.Envelope.Blank; p.Post.Width != b.Closed.Width || len(b.Readings) < 6 || len(b.Dimensions) == 0 || b.Drawing == "" {
+			t.Errorf("%s: posted %s wide, closed %s", tt.id, p.Post.Width.Text, b.Closed.Width.Text)
+		}
+		cut := ""
+		for _, s := range p.Paper.Stocks {
+			for _, q := range s.Pieces {
+				if q.Name == "Envelope blank" {
+					cut = q.Size
+				}
+			}
+		}
+		if (cut == "") != (tt.id == plan.CutDown) {
+			t.Errorf("%s: blanks to cut: %q", tt.id, cut)
+		}
+	}
+	j.Envelope.Construction = "origami"
+	if len(j.Check(shop)) != 1 {
+		t.Error("an unknown construction is accepted")
+	}
+	j.Envelope.Construction, j.Envelope.Pocket = plan.Pocket, "guess"
+	if len(j.Check(shop)) != 1 {
+		t.Error("an unknown pocket is accepted")
+	}
+}
+
+// The plain rectangle in which a square card costs nothing, with its strips.
+func TestPlainRectangle(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	j.Envelope.Construction, j.Envelope.Adhesive = plan.Pocket, "tape-1-4"
+	p := plan.Make(j, shop)
+	if !strings.Contains(p.Envelope.Comparison.Rectangle, "it would not pay the surcharge") || p.Post.Short != "letter + surcharge" {
+		t.Fatalf("%s: %s", p.Post.Short, p.Envelope.Comparison.Rectangle)
+	}
+	j.Envelope.Mailable = true
+	p = plan.Make(j, shop)
+	throat := ""
+	for _, r := range p.Envelope.Blank.Readings {
+		if r.ID == "throat" {
+			throat = r.Value
+		}
+	}
+	// 5 3/8 + 0.85 mm + 1/4.
+	if p.Post.Short != "letter" || throat != "≈ 5 11⁄16" {
+		t.Errorf("%s; between the strips %q", p.Post.Short, throat)
+	}
+}
+
+func TestWhatWouldDo(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop()
+	j.Envelope.Construction = plan.Pocket // 1/8 too large for 12 x 12
+	n := notes(plan.Make(j, shop).Envelope.Blank.Notes)
+	for _, want := range []string{"1⁄8 too large for 12 × 12. What would do: an ease of 1⁄8", "a diamond", "a card of at most", "two sheets joined"} {
+		if !strings.Contains(n, want) {
+			t.Errorf("nothing is said of %q: %s", want, n)
+		}
+	}
+	j.Envelope.Seam = in / 4
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "narrower than the double-sided tape") {
+		t.Errorf("a seam under its tape: %s", n)
+	}
+	j.Envelope.Seam = 4 * in
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "The tabs meet") {
+		t.Errorf("tabs that meet: %s", n)
+	}
+	thick := 3 * in / 8
+	j.Card.Thickness, j.Envelope.Seam = &thick, 3*in/4
+	p := plan.Make(j, shop)
+	if n := notes(p.Envelope.Blank.Notes); !strings.Contains(n, "score every crease twice") {
+		t.Errorf("a thick card in a flat pocket: %s", n)
+	}
+	if best := p.Envelope.Comparison.Rows[0]; best.Recommended && best.Depth == "" {
+		t.Errorf("for a thick card: %+v", best)
+	}
+	j.Envelope.Depth, j.Envelope.Construction = in, plan.Tuck
+	if p := plan.Make(j, shop); p.Envelope.Blank.Readings[0].Note != "1 deep" || p.Post.Thickness.Nm < in {
+		t.Errorf("walls of an inch: %s, posted %s thick", p.Envelope.Blank.Readings[0].Note, p.Post.Thickness.Text)
+	}
+	shop.Sheets = nil
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "There is no sheet on your shelf") {
+		t.Errorf("an empty shelf: %s", n)
+	}
+	if blank.Wider(measure.Inch/100) == 0 {
+		t.Error("heavy paper widens no crease")
+	}
+}

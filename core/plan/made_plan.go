@@ -1,0 +1,217 @@
+package plan
+
+import (
+	"fmt"
+	"strings"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/measure"
+)
+
+// madeBlank is the station's account of any construction but the diamond.
+func (m maker) madeBlank(c candidate) BlankPlan {
+	made, show := c.made, m.style.Show
+	p := BlankPlan{
+		Sheet: m.shown(made.SheetWidth), Exact: m.shown(made.SheetWidth),
+		EaseWidth: m.shown(made.EaseWidth), EaseHeight: m.shown(made.EaseHeight), Seam: m.shown(made.Seam), Overlap: m.shown(made.Overlap),
+		Ways: []WayPlan{}, Net: made.Net, Readings: []Reading{}, Dimensions: []Dimension{}, Notes: []Note{}, Scores: []ScoreText{},
+	}
+	p.Closed.Width, p.Closed.Height = m.shown(made.Width), m.shown(made.Height)
+	for _, s := range made.Scores {
+		p.Scores = append(p.Scores, ScoreText{s.Name, "from the " + s.Edge, m.shown(s.At)})
+	}
+	p.Sentence = m.madeSentence(c)
+	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	closed := "lying flat"
+	if made.Depth > 0 {
+		closed = show(made.Depth) + " deep"
+	}
+	worst := min(made.EaseWidth, made.EaseHeight) - made.EaseError.Worst
+	p.Readings = []Reading{
+		{"closed", "Closed size", m.by(made.Width, made.Height), closed},
+		{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), "across × down, thickness taken off"},
+		{"seam", "Seam", show(made.Seam), fmt.Sprintf("%s needs %s", lower(a.Name), show(a.Width))},
+		{"overlap", "Flap overlap", show(made.Overlap), "of the closing flap"},
+		{"worst", "Worst case", show(worst), fmt.Sprintf("ease left, if all is %s off; %s at root-sum-square", m.fine().Show(m.style.Tick/2), show(min(made.EaseWidth, made.EaseHeight)-made.EaseError.RSS))},
+		{"layers", "Layers of paper", number(made.Folded.Layers), "where most lie on each other"},
+	}
+	if c.strip {
+		p.Readings = append(p.Readings, Reading{"throat", "Between the strips", show(made.Throat()), "clear at the throat"})
+	}
+	p.Notes = m.madeNotes(c)
+	p.Dimensions = m.madeDimensions(made)
+	p.Drawing = fmt.Sprintf("%s, %s %s, lying flat with its inside up: %s. The folds are made in the order of their numbers.", constructionNames[c.id], m.by(made.SheetWidth, made.SheetHeight), m.style.Unit, m.partsWords(made))
+	return p
+}
+
+func (m maker) madeSentence(c candidate) Sentence {
+	show, made := m.style.Show, c.made
+	at := func(i int) string { return show(made.Scores[i].At) }
+	switch c.id {
+	case CutDown:
+		if m.job.Envelope.OneSide {
+			return say("Take %s, cut [%s] off one side, and glue that side with a seam of [%s].", c.from.Name, at(0), show(made.Seam))
+		}
+		return say("Take %s, cut [%s] off either side, and glue both sides with a seam of [%s].", c.from.Name, at(0), show(made.Seam))
+	case Box:
+		return say("Cut [%s] square. From every corner of the sides score at [%s] and [%s], of top and bottom at [%s] and [%s].", show(made.SheetWidth), at(0), at(1), at(2), at(3))
+	case Tuck:
+		return say("Cut [%s]. Score [%s] from both sides, then from the bottom at [%s], [%s] and [%s].", m.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3), at(4))
+	case Gusset:
+		return say("Cut [%s]. Score twice, [%s] apart, at both sides, throat and bottom: the walls stand up.", m.by(made.SheetWidth, made.SheetHeight), show(made.Depth))
+	}
+	return say("Cut [%s]. Score [%s] from both sides, [%s] from the flap's end and [%s] from the other.", m.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3))
+}
+
+// madeNotes says what is wrong with a construction, and what would help where
+// the paper does not suffice.
+func (m maker) madeNotes(c candidate) []Note {
+	notes := []Note{}
+	add := func(t Tone, format string, args ...any) { notes = append(notes, Note{t, fmt.Sprintf(format, args...)}) }
+	show, unit := m.style.Show, m.style.Unit
+	ease := min(c.made.EaseWidth, c.made.EaseHeight)
+	switch {
+	case ease < 0:
+		add(Trouble, "The card does not go in: it is %s %s larger than the inside. Give it more ease.", show(-ease), unit)
+	case ease < c.made.EaseError.RSS:
+		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease.", m.fine().Show(m.style.Tick/2), unit)
+	}
+	for _, f := range c.made.Faults {
+		tone, text := m.faultWords(f)
+		add(tone, "%s", text)
+	}
+	if c.made.Depth == 0 && m.thick.Used > measure.Inch/8 {
+		add(Care, "At %s thick, score every crease twice, %s apart, or take a construction with walls.", show(m.thick.Used), show(m.thick.Used))
+	}
+	if stock, _ := m.shop.stock(m.job.Envelope.Stock); c.id != CutDown {
+		if stock.GSM > 170 && c.made.Depth == 0 {
+			add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
+		}
+		if stock.Surface == "foil" || stock.Surface == "acetate" || stock.Surface == "vellum" {
+			add(Care, "Glue and gum hold badly on %s: use double-sided tape, and try it on scrap first.", stock.Surface)
+		}
+	}
+	return append(notes, m.whatWould(c)...)
+}
+
+func (m maker) faultWords(f blank.Fault) (Tone, string) {
+	show := m.style.Show
+	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	switch f.ID {
+	case blank.SeamUnderAdhesive:
+		return Trouble, fmt.Sprintf("The seam of %s is narrower than the %s, %s. Widen the seam, or choose a narrower adhesive.", show(f.A), lower(a.Name), show(f.B))
+	case blank.TabsMeet:
+		return Trouble, fmt.Sprintf("The tabs meet: together %s of a width of %s. Make the seam narrower.", show(f.A), show(f.B))
+	case blank.FlapShort:
+		return Care, fmt.Sprintf("The closing flap covers %s of the back; the adhesive wants %s. Make it deeper.", show(f.A), show(f.B))
+	case blank.FlapTooLong:
+		return Trouble, fmt.Sprintf("The flap of %s is longer than the front, %s: make it shorter.", show(f.A), show(f.B))
+	case blank.OpenBack:
+		return Trouble, fmt.Sprintf("The back has a hole of %.0f mm² that no flap covers: give it a wider seam.", f.A.Millimetres())
+	case blank.NoTuck:
+		return Care, fmt.Sprintf("Walls of %s are too low for a tuck: glue the lid to the front wall.", show(f.A))
+	case blank.Blunted:
+		return Care, fmt.Sprintf("A flap overshoots: blunt its tip from %s to %s, folded in and glued or trimmed.", show(f.A), show(f.B))
+	case blank.CurveCut:
+		return Care, "Its deep flap is cut at the sides with it: round the corners that are left."
+	case blank.TooHigh:
+		return Care, fmt.Sprintf("It stays %s too high for the card, which slides: a lower envelope would hold it.", show(f.A))
+	case blank.SlitCorners:
+		return Care, "The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in."
+	}
+	return Care, fmt.Sprintf("The glue squares in the corners are %s short of the walls: hold the corners with tape.", show(f.A))
+}
+
+// whatWould says what would bring a blank onto a sheet that there is.
+func (m maker) whatWould(c candidate) []Note {
+	if c.found || c.id == CutDown {
+		return nil
+	}
+	var ways []string
+	try := func(text string, change func(*maker)) {
+		n := m
+		n.job = m.job.clone()
+		change(&n)
+		if n.again(c.id).found {
+			ways = append(ways, text)
+		}
+	}
+	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	try("an ease of "+m.style.Show(measure.Inch/8), func(n *maker) { n.job.Envelope.Ease = measure.Inch / 8 })
+	try("a seam of "+m.style.Show(a.Width), func(n *maker) { n.job.Envelope.Seam = a.Width })
+	if len(ways) == 0 {
+		try("both an ease of "+m.style.Show(measure.Inch/8)+" and a seam of "+m.style.Show(a.Width), func(n *maker) {
+			n.job.Envelope.Ease, n.job.Envelope.Seam = measure.Inch/8, a.Width
+		})
+	}
+	_, e := m.diamond()
+	for _, k := range m.candidates(e) {
+		if k.id != c.id && k.id != CutDown && k.ok && k.found && k.made.Depth == c.made.Depth {
+			ways = append(ways, "a "+lower(constructionNames[k.id]))
+		}
+	}
+	if size, ok := m.largestServed(c.id); ok {
+		ways = append(ways, "a card of at most "+m.by(size.Width, size.Height))
+	}
+	ways = append(ways, fmt.Sprintf("two sheets joined under the middle of the back with %s overlapping", m.style.Show(a.Width)))
+	name := c.fits.Name
+	if name == "" {
+		return []Note{{Trouble, "There is no sheet on your shelf to make it from: enter one there."}}
+	}
+	return []Note{{Trouble, fmt.Sprintf("It is %s too large for %s. What would do: %s.", m.style.Show(c.short), name, strings.Join(ways, "; "))}}
+}
+
+// again makes one construction of a job that was changed.
+func (m maker) again(id Construction) candidate {
+	var diamond blank.Made
+	if id == Diamond {
+		_, diamond = m.diamond()
+	}
+	return m.candidate(id, diamond)
+}
+
+// largestServed is the largest card of this shape that the sheets serve in a
+// construction.
+func (m maker) largestServed(id Construction) (size cardSize, ok bool) {
+	low, high := 0, 100 // percent of the card
+	for high-low > 1 {
+		middle := (low + high) / 2
+		n := m
+		n.job = m.job.clone()
+		n.job.Card.Width, n.job.Card.Height = m.scaled(middle)
+		if min(n.job.Card.Width, n.job.Card.Height) >= leastCard && n.again(id).found {
+			low = middle
+		} else {
+			high = middle
+		}
+	}
+	w, h := m.scaled(low)
+	return cardSize{w, h}, low > 0
+}
+
+type cardSize struct{ Width, Height measure.Length }
+
+func (m maker) scaled(percent int) (w, h measure.Length) {
+	p := measure.Length(percent)
+	return (m.job.Card.Width * p / 100).Down(m.style.Tick), (m.job.Card.Height * p / 100).Down(m.style.Tick)
+}
+
+// madeDimensions are the measures drawn on a net: its face, and each score from
+// the edge it is measured from.
+func (m maker) madeDimensions(made blank.Made) []Dimension {
+	face := made.Net.Panels[0].Outline
+	low, high := face[0], face[0]
+	for _, p := range face {
+		low = blank.Point{X: min(low.X, p.X), Y: min(low.Y, p.Y)}
+		high = blank.Point{X: max(high.X, p.X), Y: max(high.Y, p.Y)}
+	}
+	mark := func(id string, a, b blank.Point, shift float64) Dimension {
+		l := measure.Round((abs(a.X-b.X) + abs(a.Y-b.Y)) * float64(measure.Millimetre))
+		return Dimension{ID: id, From: a, To: b, Shift: shift, Text: m.style.Show(l), Nm: l}
+	}
+	y, x := low.Y+(high.Y-low.Y)*0.3, low.X+(high.X-low.X)*0.25
+	return []Dimension{
+		mark("width", blank.Point{X: low.X, Y: y}, blank.Point{X: high.X, Y: y}, 0),
+		mark("height", blank.Point{X: x, Y: low.Y}, blank.Point{X: x, Y: high.Y}, 0),
+	}
+}
