@@ -29,6 +29,8 @@ type BlankPlan struct {
 	Sentence Sentence    `json:"sentence"`
 	Notes    []Note      `json:"notes"`
 	Drawing  string      `json:"drawing"`
+	// Folds are the stages of folding it.
+	Folds []FoldStep `json:"folds"`
 }
 
 // WayPlan is one way of setting the scores.
@@ -99,6 +101,7 @@ func (m maker) blank(c candidate, d blank.Diamond) BlankPlan {
 	p.Notes = append(m.blankNotes(d, e), m.whatWould(c)...)
 	p.Dimensions = m.dimensions(d, e)
 	p.Drawing = m.blankDrawing(d, e)
+	p.Folds = foldSteps(e.Net)
 	return p
 }
 

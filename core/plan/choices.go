@@ -31,6 +31,10 @@ type Choices struct {
 	Grains   []Choice `json:"grains"`
 	Patterns []Choice `json:"patterns"`
 	Rooms    []Choice `json:"rooms"`
+	// Sorts is what may matter when constructions are compared; Pockets are the
+	// schools of the pocket.
+	Sorts   []Choice `json:"sorts"`
+	Pockets []Choice `json:"pockets"`
 }
 
 // BorderChoice is a habit of bordering a layer.
@@ -83,6 +87,8 @@ func ChoicesIn(shop Shop) Choices {
 	}
 	c.Grains = []Choice{{"", "not known"}, {string(paper.AlongLong), "long"}, {string(paper.AlongShort), "short"}}
 	c.Patterns = []Choice{{"", "has no top"}, {string(paper.AlongLong), "up the long side"}, {string(paper.AlongShort), "up the short side"}}
+	c.Sorts = []Choice{{string(LeastPaper), "Least paper"}, {string(Quickest), "Quickest"}, {string(Neatest), "Neatest"}, {string(Cheapest), "Cheapest to post"}}
+	c.Pockets = []Choice{{string(blank.ExactPocket), "Ease, seam and gap as wished"}, {string(blank.ThumbGapPocket), "1⁄4 ease, 1⁄2 thumb gap"}, {string(blank.ClosePocket), "1⁄8 ease, wide tabs"}}
 	c.Rooms = []Choice{{string(AsBlock), "As a block"}, {string(AsHeap), "As it lies"}}
 	for _, a := range shop.Adhesives {
 		c.Adhesives = append(c.Adhesives, Choice{a.ID, a.Name + ", " + shop.Style().ShowUnit(a.Width)})

@@ -177,7 +177,8 @@ func (m maker) row(c candidate) ConstructionPlan {
 	}
 	row.Seam, row.Closed = m.style.Show(c.made.Seam), m.by(c.made.Width, c.made.Height)
 	row.Work = fmt.Sprintf("%d cuts, %d folds", c.made.Cuts, c.made.Folds)
-	takes := m.thick.Used + min(c.made.EaseWidth, c.made.EaseHeight)
+	// Without walls folds stand square up to a quarter inch, creased twice.
+	takes := min(m.thick.Used+min(c.made.EaseWidth, c.made.EaseHeight), measure.Inch/4)
 	if c.made.Depth > 0 {
 		takes = c.made.Depth - measure.Inch/16
 	}

@@ -41,6 +41,7 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 	p.Notes = m.madeNotes(c)
 	p.Dimensions = m.madeDimensions(made)
 	p.Drawing = fmt.Sprintf("%s, %s %s, lying flat with its inside up: %s. The folds are made in the order of their numbers.", constructionNames[c.id], m.by(made.SheetWidth, made.SheetHeight), m.style.Unit, m.partsWords(made))
+	p.Folds = foldSteps(made.Net)
 	return p
 }
 

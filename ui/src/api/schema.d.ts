@@ -122,6 +122,7 @@ export interface components {
             easeHeight: components["schemas"]["Shown"];
             easeWidth: components["schemas"]["Shown"];
             exact: components["schemas"]["Shown"];
+            folds: components["schemas"]["FoldStep"][];
             net: components["schemas"]["Net"];
             notes: components["schemas"]["Note"][];
             overlap: components["schemas"]["Shown"];
@@ -203,9 +204,11 @@ export interface components {
             formats: components["schemas"]["Choice"][];
             grains: components["schemas"]["Choice"][];
             patterns: components["schemas"]["Choice"][];
+            pockets: components["schemas"]["Choice"][];
             rooms: components["schemas"]["Choice"][];
             schools: components["schemas"]["Choice"][];
             sheets: components["schemas"]["Choice"][];
+            sorts: components["schemas"]["Choice"][];
             stocks: components["schemas"]["Choice"][];
             surfaces: components["schemas"]["Choice"][];
             ticks: components["schemas"]["TickChoice"][];
@@ -396,6 +399,12 @@ export interface components {
             name: string;
             /** Format: int64 */
             width: number;
+        };
+        FoldStep: {
+            glue: string;
+            /** Format: int64 */
+            order: number;
+            text: string;
         };
         FoldYield: {
             /** Format: int64 */

@@ -33,16 +33,24 @@ function middle(points: Point[]): Point {
   return { x: (Math.min(...x) + Math.max(...x)) / 2, y: (Math.min(...y) + Math.max(...y)) / 2 }
 }
 
+const extent = (points: Point[], axis: 'x' | 'y') =>
+  Math.max(...points.map((p) => p[axis])) - Math.min(...points.map((p) => p[axis]))
+
+const roomy = 20 // pixels that a panel's name needs
+
 const face = computed(() => middle(props.net.panels[0]?.outline ?? []))
 // A flap is named near its crease, where no glue is.
 const near = 0.3
 const flaps = computed(() =>
-  props.net.creases.map((c, i) => {
-    const panel = props.net.panels[i + 1]!
+  props.net.creases.map((c) => {
+    const panel = props.net.panels.find((p) => p.id === c.panel)!
     const fold = { x: (c.from.x + c.to.x) / 2, y: (c.from.y + c.to.y) / 2 }
     const far = middle(panel.outline)
     return {
       ...panel,
+      order: c.order,
+      fold,
+      size: Math.min(extent(panel.outline, 'x') / 2, extent(panel.outline, 'y')),
       at: { x: fold.x + (far.x - fold.x) * 2 * near, y: fold.y + (far.y - fold.y) * 2 * near },
     }
   }),
@@ -61,7 +69,7 @@ const flaps = computed(() =>
       <path class="drawn drawn-cut drawn-paper" :d="path(net.outline, s)" data-part="outline" />
       <path
         v-for="g in net.glue"
-        :key="g.panel + g.onto"
+        :key="g.panel + g.onto + g.zone[0]?.x"
         :d="path(g.zone, s)"
         :fill="`url(#${hatch})`"
         data-part="glue"
@@ -84,16 +92,17 @@ const flaps = computed(() =>
         :y2="c.to.y * s"
         :data-crease="c.panel"
       />
-      <text
-        v-for="f in flaps"
-        :key="f.id"
-        class="drawing-label"
-        text-anchor="middle"
-        :x="f.at.x * s"
-        :y="f.at.y * s + 5"
-      >
-        {{ f.name }}
-      </text>
+      <template v-for="f in flaps" :key="f.id">
+        <text
+          v-if="f.size * s > roomy"
+          class="drawing-label"
+          text-anchor="middle"
+          :x="f.at.x * s"
+          :y="f.at.y * s + 5"
+        >
+          {{ f.order }}. {{ f.name }}
+        </text>
+      </template>
       <text class="drawing-label" text-anchor="middle" :x="face.x * s" :y="(face.y + card.height * 0.4) * s">
         card lies here
       </text>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 
 import type { Job } from '../../api/client'
+import FoldingView from '../../drawing/FoldingView.vue'
 import NetDrawing from '../../drawing/NetDrawing.vue'
+import ChoiceRow from '../../fields/ChoiceRow.vue'
 import LengthField from '../../fields/LengthField.vue'
 import NoteList from '../../fields/NoteList.vue'
 import PickRow from '../../fields/PickRow.vue'
@@ -11,6 +13,7 @@ import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 import StationLayout from '../StationLayout.vue'
 import BoughtList from './BoughtList.vue'
+import ComparisonStrip from './ComparisonStrip.vue'
 import WaysOfScoring from './WaysOfScoring.vue'
 
 const props = defineProps<{ job: JobInHand }>()
@@ -20,7 +23,18 @@ const plan = computed(() => props.job.plan.value!)
 const envelope = computed(() => plan.value.envelope)
 const blank = computed(() => envelope.value.blank)
 const wish = computed(() => props.job.job.value!)
-const card = computed(() => ({ width: wish.value.card.width / 1e6, height: wish.value.card.height / 1e6 }))
+const card = computed(() => ({
+  width: (wish.value.card.width + (wish.value.card.overWidth ?? 0)) / 1e6,
+  height: (wish.value.card.height + (wish.value.card.overHeight ?? 0)) / 1e6,
+  thickness: plan.value.card.thickness.nm / 1e6,
+}))
+const kind = computed(() => envelope.value.construction)
+
+const views = [
+  { id: 'flat', name: 'Lying flat' },
+  { id: 'folding', name: 'Folding' },
+]
+const view = ref('flat')
 
 function set(change: Partial<Job['envelope']>) {
   props.job.choose((j) => ({ ...j, envelope: { ...j.envelope, ...change } }))
@@ -30,7 +44,10 @@ function set(change: Partial<Job['envelope']>) {
 <template>
   <StationLayout :sentence="blank.sentence">
     <template #drawing>
+      <ChoiceRow v-model="view" label="What is drawn" name="net-view" :choices="views" />
+      <FoldingView v-if="view === 'folding'" :net="blank.net" :folds="blank.folds" :card="card" />
       <NetDrawing
+        v-else
         :net="blank.net"
         :dimensions="blank.dimensions"
         :card="card"
@@ -56,8 +73,47 @@ function set(change: Partial<Job['envelope']>) {
         :note="wish.envelope.school === 'exact' ? 'overlap to be glued' : 'this school sets its own seam'"
       />
       <LengthField :job="job" path="envelope.thumbGap" label="Thumb gap" note="back stays below the throat" />
+      <LengthField
+        v-if="kind === 'pocket' || kind === 'gusset'"
+        :job="job"
+        path="envelope.flap"
+        label="Closing flap"
+        note="0 for what the sums ask for"
+      />
+      <LengthField
+        v-if="kind === 'gusset' || kind === 'box' || kind === 'tuck'"
+        :job="job"
+        path="envelope.depth"
+        label="Depth of the walls"
+        note="at least; the card asks for its thickness and 1⁄16 in"
+      />
     </div>
+    <table v-if="blank.scores.length" class="numbers-table scores">
+      <tbody>
+        <tr v-for="sc in blank.scores" :key="sc.name + sc.edge" data-test="score">
+          <th scope="row" class="words">{{ sc.name }}</th>
+          <td class="at">{{ sc.at.text }}</td>
+          <td class="words soft">{{ sc.edge }}</td>
+        </tr>
+      </tbody>
+    </table>
     <PickRow
+      v-if="kind === 'pocket' || kind === 'gusset'"
+      label="Size by"
+      name="pocket"
+      :choices="shop?.choices.pockets ?? []"
+      :model-value="wish.envelope.pocket || 'exact'"
+      @update:model-value="set({ pocket: $event as Job['envelope']['pocket'] })"
+    />
+    <v-checkbox
+      v-if="kind === 'cutdown'"
+      :model-value="!!wish.envelope.oneSide"
+      label="Cut one side only, and keep the other seam"
+      data-test="one-side"
+      @update:model-value="set({ oneSide: !!$event })"
+    />
+    <PickRow
+      v-if="kind === 'diamond'"
       label="Size by"
       name="school"
       :choices="shop?.choices.schools ?? []"
@@ -79,7 +135,15 @@ function set(change: Partial<Job['envelope']>) {
       @update:model-value="set({ adhesive: $event })"
     />
     <template #below>
+      <ComparisonStrip
+        :comparison="envelope.comparison"
+        :mailable="!!wish.envelope.mailable"
+        @choose="set({ construction: $event as Job['envelope']['construction'] })"
+        @sort="set({ sort: $event as Job['envelope']['sort'] })"
+        @mailable="set({ mailable: $event })"
+      />
       <WaysOfScoring
+        v-if="blank.ways.length"
         :ways="blank.ways"
         :way="blank.way"
         :school="wish.envelope.school"
@@ -101,6 +165,13 @@ function set(change: Partial<Job['envelope']>) {
 .wishes {
   display: grid;
   gap: 8px;
+}
+.scores {
+  max-width: 560px;
+}
+.at {
+  font-size: 22px;
+  font-weight: 650;
 }
 .readings,
 .wishes {

@@ -1,0 +1,100 @@
+package e2e
+
+import (
+	"strings"
+	"testing"
+)
+
+// Each construction chosen through the page: the sentence, the sheet, and the
+// drawn creases measured against the drawn ruler.
+func TestEveryConstructionIsDrawnTrue(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.station("Meteor-night thanks, square", "envelope")
+	w.see(test("comparison-sentence"), "square inches of paper, the least")
+	const in = 25.4
+	for _, tt := range []struct {
+		id, sentence string
+		crease       string // a panel whose crease is the face's side
+		width        float64
+	}{
+		// 5 3/8, 0.85 mm of thickness and 1/4 of ease: 5.6585 up to 5 11/16.
+		{"pocket", "Cut 7 3/16 × ", "back", 5.6875},
+		{"gusset", "Score twice, 1/8 apart", "bottom wall", 5.625},
+		{"box", "square. From every corner of the sides score", "bottom wall", 5.625},
+		{"tuck", "from both sides, then from the bottom at 1/8", "front wall", 5.625},
+		// 5.6585 and two seams of 3/4 are 7.1585 of 9: 15/16 off either side, 7 1/8 …
+		{"cutdown", "off either side, and glue both sides", "back", 0},
+		{"diamond", "Cut 8 13/16 square. Score twice", "bottom", 5.6875},
+	} {
+		w.click(test("choose-" + tt.id))
+		w.see(test("headline"), tt.sentence)
+		if tt.width == 0 {
+			continue
+		}
+		if got := w.measured(`[data-crease="`+tt.crease+`"]`, "across", in); got < tt.width*in-.3 || got > tt.width*in+.3 {
+			t.Errorf("%s: the crease of the %s measures %.2f mm, want %.2f", tt.id, tt.crease, got, tt.width*in)
+		}
+	}
+	w.saved()
+	w.quiet()
+}
+
+// What matters sorts the constructions; the plain rectangle saves the surcharge.
+func TestCompareConstructions(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.station("Meteor-night thanks, square", "envelope")
+	w.pick("sort-quick")
+	w.see(test("comparison-sentence"), "cuts and folds, the fewest")
+	w.pick("sort-post")
+	w.see(test("comparison-sentence"), "it goes as letter")
+	w.see(test("rectangle"), "7 9/16 × 5 11/16 in, held by two strips, it would not pay the surcharge")
+	w.click(test("take-rectangle"))
+	w.see(test("ticket-post")+" .value", "letter")
+	w.see(test("reading-closed"), "7 9/16 × 5 11/16")
+	w.click(test("undo"))
+	w.see(test("ticket-post"), "letter + surcharge")
+	w.quiet()
+}
+
+// A thick card in a metric shop: walls, the folds stage by stage, and what would
+// bring a blank onto the sheets that there are.
+func TestThickMetricCardFolds(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.station("Dome rota, holiday card", "card")
+	w.choose("unit", "to 0.5 mm")
+	w.fill("field-card.thickness", "9 mm")
+	w.see(test("ticket-card"), "105 × 148")
+	w.goTo(at + "envelope")
+	w.click(test("choose-tuck"))
+	w.see(test("reading-closed"), "×")
+	// 9 mm and 1/16 in, up to half a millimetre: 11 mm deep.
+	w.see(".readings", "11 deep")
+	w.pick("net-view-folding")
+	w.see(test("fold-step"), "Lying flat, inside up, the card on the floor")
+	stage := func(to string) {
+		w.MustElement(test("fold-stage")).MustEval(`(to) => { this.value = to; this.dispatchEvent(new Event('input')) }`, to)
+	}
+	before := w.MustElement(`[data-panel="left wall"]`).MustAttribute("d")
+	stage("2")
+	w.see(test("fold-step"), "2. Fold the 4 walls. Glue tab onto wall.")
+	if after := w.MustElement(`[data-panel="left wall"]`).MustAttribute("d"); *after == *before {
+		t.Error("the wall does not move")
+	}
+	stage("4")
+	w.see(test("fold-step"), "4. Fold the tuck.")
+	w.click(test("fold-play"))
+	w.see(test("fold-play"), "Hold")
+	w.click(test("fold-play"))
+	w.pick("net-view-flat")
+	w.fill("field-envelope.depth", "60 mm")
+	w.see(".readings", "60 deep")
+	w.see(test("notes"), "What would do: ")
+	if said := w.text(test("notes")); !strings.Contains(said, "a card of at most") {
+		t.Errorf("what would do: %s", said)
+	}
+	w.saved()
+	w.quiet()
+}

@@ -1,0 +1,252 @@
+<script setup lang="ts">
+import { computed, onUnmounted, ref, watch } from 'vue'
+
+import type { FoldStep, Net } from '../api/client'
+import { poses, type Vec } from './pose'
+import { useWidth } from './useSize'
+
+/** The blank folding flap by flap round the card, seen from above at a slant. */
+const props = defineProps<{
+  net: Net
+  folds: FoldStep[]
+  card: { width: number; height: number; thickness: number }
+}>()
+
+const height = 400
+const tilt = 0.95 // radians from straight above
+const secondsAFold = 1.4
+
+const box = ref<HTMLElement>()
+const wide = useWidth(box)
+const stage = ref(0)
+const turn = ref(-0.45) // radians about the upright
+const playing = ref(false)
+
+const stages = computed(() => [...new Set(props.net.creases.map((c) => c.order))].sort((a, b) => a - b))
+const last = computed(() => stages.value.length)
+const step = computed(() => props.folds[Math.min(last.value - 1, Math.max(0, Math.ceil(stage.value) - 1))])
+
+watch(
+  () => props.net,
+  () => {
+    if (stage.value > last.value) stage.value = last.value
+  },
+)
+
+const centre = computed(() => {
+  const face = props.net.panels[0]!.outline
+  return {
+    x: face.reduce((s, p) => s + p.x, 0) / face.length,
+    y: face.reduce((s, p) => s + p.y, 0) / face.length,
+  }
+})
+
+function project(v: Vec): Vec {
+  const x = v[0] - centre.value.x
+  const y = v[1] - centre.value.y
+  const [sin, cos] = [Math.sin(turn.value), Math.cos(turn.value)]
+  const u = x * cos - y * sin
+  const w = x * sin + y * cos
+  return [u, w * Math.cos(tilt) - v[2] * Math.sin(tilt), w * Math.sin(tilt) + v[2] * Math.cos(tilt)]
+}
+
+interface Drawn {
+  id: string
+  name: string
+  points: Vec[]
+  depth: number
+  kind: 'face' | 'panel' | 'card'
+  inside: boolean
+}
+
+/** How high panels that lie flat on each other are drawn apart, in millimetres. */
+const apart = 0.5
+
+const drawn = computed(() => {
+  const where = poses(props.net, stages.value, stage.value)
+  const flat = props.net.creases.every((c) => c.angle > 90)
+  const list: Drawn[] = props.net.panels.map((p, i) => {
+    const pose = where.get(p.id)!
+    const crease = props.net.creases.find((c) => c.panel === p.id)
+    const part = crease ? Math.min(1, Math.max(0, stage.value - stages.value.indexOf(crease.order))) : 0
+    const lift = crease ? part * (apart * crease.order + (flat ? props.card.thickness : 0)) : 0
+    const space = p.outline.map((q) => pose(q)).map((v): Vec => [v[0], v[1], v[2] + lift])
+    const points = space.map(project)
+    return {
+      id: p.id,
+      name: p.name,
+      points,
+      depth:
+        points.reduce((s, v) => s + v[2], 0) / points.length + (crease ? crease.order * 0.01 * part : -1),
+      kind: i === 0 ? 'face' : 'panel',
+      inside: turnsLeft(points),
+    }
+  })
+  return [...list, ...cardSides()].sort((a, b) => a.depth - b.depth)
+})
+
+function turnsLeft(points: Vec[]) {
+  let sum = 0
+  points.forEach((a, i) => {
+    const b = points[(i + 1) % points.length]!
+    sum += a[0] * b[1] - b[0] * a[1]
+  })
+  return sum > 0
+}
+
+function cardSides(): Drawn[] {
+  const { width: w, height: h, thickness: t } = props.card
+  const { x, y } = centre.value
+  const at = (dx: number, dy: number, z: number): Vec =>
+    project([x + (dx * w) / 2, y + (dy * h) / 2, z + 0.2])
+  const top = Math.max(t, 0.3)
+  const faces: [string, Vec[]][] = [
+    ['card', [at(-1, -1, top), at(1, -1, top), at(1, 1, top), at(-1, 1, top)]],
+    ['card side', [at(-1, 1, 0), at(1, 1, 0), at(1, 1, top), at(-1, 1, top)]],
+    ['card end', [at(1, -1, 0), at(1, 1, 0), at(1, 1, top), at(1, -1, top)]],
+    ['card other end', [at(-1, -1, 0), at(-1, 1, 0), at(-1, 1, top), at(-1, -1, top)]],
+  ]
+  return faces.map(([name, points]) => ({
+    id: name,
+    name,
+    points,
+    depth: points.reduce((s, v) => s + v[2], 0) / points.length - 0.4,
+    kind: 'card',
+    inside: true,
+  }))
+}
+
+// The scale is that of the flat sheet, so that nothing jumps while it folds.
+const scale = computed(() => {
+  const flat = props.net.sheet.map((p) => project([p.x, p.y, 0]))
+  const w = Math.max(...flat.map((v) => Math.abs(v[0])))
+  const h = Math.max(...flat.map((v) => Math.abs(v[1])))
+  return Math.min((wide.value - 20) / (2 * w), (height - 30) / (2 * h))
+})
+
+const path = (points: Vec[]) =>
+  points
+    .map((v, i) => `${i ? 'L' : 'M'}${(v[0] * scale.value).toFixed(1)} ${(v[1] * scale.value).toFixed(1)}`)
+    .join('') + 'Z'
+
+let frame = 0
+function play() {
+  if (playing.value) {
+    playing.value = false
+    window.cancelAnimationFrame(frame)
+    return
+  }
+  if (stage.value >= last.value) stage.value = 0
+  if (window.matchMedia('(prefers-reduced-motion: reduce)').matches) {
+    stage.value = Math.min(last.value, Math.floor(stage.value) + 1)
+    return
+  }
+  playing.value = true
+  let before = performance.now()
+  const next = (now: number) => {
+    stage.value = Math.min(last.value, stage.value + (now - before) / 1000 / secondsAFold)
+    before = now
+    if (stage.value < last.value && playing.value) frame = window.requestAnimationFrame(next)
+    else playing.value = false
+  }
+  frame = window.requestAnimationFrame(next)
+}
+onUnmounted(() => window.cancelAnimationFrame(frame))
+</script>
+
+<template>
+  <figure ref="box" class="folding">
+    <svg
+      v-if="wide > 0"
+      :width="wide"
+      :height="height"
+      role="img"
+      :aria-label="`The blank, folded to step ${Math.ceil(stage)} of ${last}. ${step?.text ?? ''}`"
+      data-test="folding"
+    >
+      <g :transform="`translate(${wide / 2} ${height / 2})`">
+        <path
+          v-for="d in drawn"
+          :key="d.id"
+          class="drawn drawn-cut"
+          :class="[d.kind, { outside: !d.inside }]"
+          :d="path(d.points)"
+          :data-panel="d.id"
+        />
+      </g>
+    </svg>
+    <p class="step" data-test="fold-step">
+      <template v-if="stage === 0"
+        >Lying flat, inside up, the card on the {{ net.panels[0]?.name }}.</template
+      >
+      <template v-else
+        ><strong>{{ Math.ceil(stage) }}.</strong> {{ step?.text }} {{ step?.glue }}</template
+      >
+    </p>
+    <div class="controls">
+      <v-btn variant="flat" color="secondary" data-test="fold-play" @click="play">
+        {{ playing ? 'Hold' : stage >= last ? 'Fold again' : 'Fold' }}
+      </v-btn>
+      <input
+        v-model.number="stage"
+        type="range"
+        min="0"
+        :max="last"
+        step="0.02"
+        aria-label="How far it is folded"
+        data-test="fold-stage"
+      />
+      <label
+        >turn
+        <input v-model.number="turn" type="range" min="-3.2" max="3.2" step="0.05" aria-label="Turn the view"
+      /></label>
+    </div>
+  </figure>
+</template>
+
+<style scoped>
+.folding {
+  margin: 0;
+  min-width: 0;
+}
+svg {
+  display: block;
+}
+.face {
+  fill: var(--kraft);
+}
+.panel {
+  fill: var(--kraft);
+  fill-opacity: 0.94;
+}
+.outside {
+  fill: var(--kraft-deep);
+}
+.card {
+  fill: var(--sheet);
+  stroke-width: 1;
+}
+.step {
+  font-size: 18px;
+  min-height: 2.8em;
+}
+.controls {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
+  gap: 16px;
+  align-items: center;
+}
+input {
+  accent-color: var(--yellow);
+  width: 100%;
+}
+label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  color: var(--soft);
+}
+label input {
+  width: 110px;
+}
+</style>
