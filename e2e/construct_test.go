@@ -98,3 +98,24 @@ func TestThickMetricCardFolds(t *testing.T) {
 	w.saved()
 	w.quiet()
 }
+
+// Somebody's note: an 8 3/4 sheet scored at 3 and 8 3/8; what it really makes.
+func TestCheckARecipe(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.station("Meteor-night thanks, square", "envelope")
+	w.click(test("check-recipe"))
+	w.see(test("recipe-sentence"), "It makes an envelope of 5 11/16 × 5 11/16")
+	for field, text := range map[string]string{"side1": "8 3/4", "side2": "8 3/4", "left": "3", "right": "8 3/8", "top": "3", "bottom": "8 3/8"} {
+		w.fill("field-recipe."+field, text)
+	}
+	w.see(test("recipe-reading"), "seams left to top ≈ -1/4, top to right ≈ 1 1/8, right to bottom ≈ 2 9/16")
+	w.see(test("recipe")+" "+test("notes"), "if the guide reads ≈ -1/2 at the sheet's corner")
+	w.see(test("recipe-sentence"), "your card is ≈ 1/16 too large for it")
+	w.see(test("rescaled"), "For your card with a seam of ≈ 1 1/8: cut 9 3/16 square")
+	w.fill("field-recipe.left", "3 (90 mm)")
+	w.see("#about-recipe\\.left", "which is not the same")
+	w.fill("field-recipe.left", "20")
+	w.see(test("recipe-sentence"), "This makes no envelope: the left score lies off the sheet")
+	w.quiet()
+}

@@ -174,7 +174,8 @@ type Envelope struct {
 // Build makes the envelope that a way's scores give, draws its net and folds it.
 func (d Diamond) Build(w Way) Envelope {
 	e := d.Measure(w)
-	e.Net = diamondNet(d.Diagonal(), w.flaps, e.cut)
+	side := d.Sheet.Millimetres() / math.Sqrt2
+	e.Net = diamondNet(onPoint(side, side), w.flaps, e.cut)
 	e.Folded = e.Net.Fold()
 	return e
 }
@@ -215,12 +216,17 @@ func (d Diamond) blunt(e *Envelope, panel string, full, limit float64) float64 {
 	return float64(to)
 }
 
-// diamondNet draws the net on the box round the square, point up; flaps holds
-// the scores, cut the heights after blunting, both in nanometres.
-func diamondNet(diag float64, flaps, cut Flaps) Net {
+// onPoint is a rectangle standing on its point in the box round it; its sides
+// are given divided by √2, the one from the left to the top corner first.
+func onPoint(a, b float64) Polygon {
+	return Polygon{{a, 0}, {a + b, b}, {b, a + b}, {0, a}}
+}
+
+// diamondNet draws the net on a sheet standing on its point; flaps holds the
+// scores, cut the heights after blunting, both in nanometres.
+func diamondNet(sheet Polygon, flaps, cut Flaps) Net {
 	mm := func(nm float64) float64 { return nm / float64(measure.Millimetre) }
-	d := mm(diag)
-	sheet := Polygon{{d / 2, 0}, {d, d / 2}, {d / 2, d}, {0, d / 2}}
+	d := sheet[1].X
 	xl, xr, yt, yb := mm(flaps.Left), d-mm(flaps.Right), mm(flaps.Top), d-mm(flaps.Bottom)
 	across, down := []line{rightOf(xl), leftOf(xr)}, []line{below(yt), above(yb)}
 	n := Net{Sheet: sheet}
@@ -240,7 +246,10 @@ func diamondNet(diag float64, flaps, cut Flaps) Net {
 	} {
 		whole := sheet.keep(f.beyond).keep(f.between...)
 		n.Panels = append(n.Panels, Panel{f.id, f.name, whole.keep(f.stop)})
-		n.Creases = append(n.Creases, Crease{Panel: f.id, From: f.from, To: f.to, Angle: 180, Order: f.order})
+		crease := Crease{Panel: f.id, From: f.from, To: f.to, Angle: 180, Order: f.order}
+		// Where the scores miss each other the crease ends at the sheet's edge.
+		crease.From, crease.To = whole.nearest(f.from), whole.nearest(f.to)
+		n.Creases = append(n.Creases, crease)
 		if tip := whole.keep(f.cut); tip != nil {
 			n.CutAway = append(n.CutAway, tip)
 		}

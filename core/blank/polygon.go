@@ -102,3 +102,15 @@ func (p Polygon) meet(q Polygon) Polygon {
 	}
 	return p.keep(q.edges()...)
 }
+
+// nearest is the corner of the polygon that lies nearest to a point.
+func (p Polygon) nearest(to Point) Point {
+	best := to
+	far := math.Inf(1)
+	for _, q := range p {
+		if d := math.Hypot(q.X-to.X, q.Y-to.Y); d < far {
+			best, far = q, d
+		}
+	}
+	return best
+}

@@ -57,7 +57,7 @@ const (
 // lengthFields lists every length of a job that is typed, once: reading,
 // stepping, bounds and display all follow from this table.
 func (j Job) lengthFields() []lengthField {
-	return append(slices.Clone(fixedFields), partFields(j)...)
+	return append(append(slices.Clone(fixedFields), recipeFields...), partFields(j)...)
 }
 
 // fixedFields are the lengths that every job has.
@@ -181,6 +181,8 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 		return job, err
 	case "start.format":
 		return applyFormat(job, shop, e)
+	case "recipe.scores":
+		return applyRecipe(job, shop, e)
 	case "paper.take":
 		return takeCard(job, shop, e)
 	case "start.school":
@@ -206,7 +208,14 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 			job.Card.Thickness = &t
 		}
 		if f.at(&job) == nil {
-			return job, refuse("There is no measured envelope in this job: choose to measure yours first.")
+			return job, refuse("There is no %s in this job: choose what it belongs to first.", f.name)
+		}
+		if e.Text != nil && strings.HasPrefix(e.Path, "recipe.") {
+			text, err := bothUnits(*e.Text, style)
+			if err != nil {
+				return job, err
+			}
+			e.Text = &text
 		}
 		l, err := e.length(*f.at(&job), style)
 		if err == nil {
@@ -296,6 +305,10 @@ func (j Job) clone() Job {
 	if j.Start != nil {
 		s := *j.Start
 		j.Start = &s
+	}
+	if j.Recipe != nil {
+		r := *j.Recipe
+		j.Recipe = &r
 	}
 	return j
 }

@@ -32,6 +32,8 @@ type Job struct {
 	// Start is the envelope the maker came with; absent when the card came
 	// first.
 	Start *Start `json:"start,omitempty"`
+	// Recipe is somebody's note that is being checked.
+	Recipe *Recipe `json:"recipe,omitempty"`
 }
 
 // Card is the finished card, folded and closed.

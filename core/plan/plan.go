@@ -66,6 +66,7 @@ type Plan struct {
 	Envelope EnvelopePlan `json:"envelope"`
 	Post     PostPlan     `json:"post"`
 	Paper    PaperPlan    `json:"paper"`
+	Recipe   *RecipePlan  `json:"recipe,omitempty"`
 }
 
 // maker carries what every station of one plan needs.
@@ -106,6 +107,7 @@ func Make(job Job, shop Shop) Plan {
 	p.Envelope = m.envelope(diamond, chosen, all)
 	p.Post = m.post(m.closed(chosen))
 	p.Paper = m.paper(chosen)
+	p.Recipe = m.recipe()
 	p.Ticket = m.ticket(p, chosen)
 	return p
 }

@@ -490,6 +490,7 @@ export interface components {
             paper?: components["schemas"]["PaperWish"];
             parts: components["schemas"]["Part"][];
             post: components["schemas"]["PostWish"];
+            recipe?: components["schemas"]["Recipe"];
             start?: components["schemas"]["Start"];
         };
         JobBody: {
@@ -681,6 +682,7 @@ export interface components {
             layers: components["schemas"]["LayersPlan"];
             paper: components["schemas"]["PaperPlan"];
             post: components["schemas"]["PostPlan"];
+            recipe?: components["schemas"]["RecipePlan"];
             start?: components["schemas"]["StartPlan"];
             ticket: components["schemas"]["TicketLine"][];
             /** @enum {string} */
@@ -728,6 +730,39 @@ export interface components {
             label: string;
             note: string;
             value: string;
+        };
+        Recipe: {
+            /** Format: int64 */
+            bottom: number;
+            /** Format: int64 */
+            left: number;
+            paired: boolean;
+            /** Format: int64 */
+            right: number;
+            /** Format: int64 */
+            side1: number;
+            /** Format: int64 */
+            side2: number;
+            /** Format: int64 */
+            top: number;
+        };
+        RecipePlan: {
+            notes: components["schemas"]["Note"][];
+            readings: components["schemas"]["RecipeReading"][];
+            rescaled: string;
+            sentence: components["schemas"]["Sentence"];
+        };
+        RecipeReading: {
+            dimensions: components["schemas"]["Dimension"][];
+            drawing: string;
+            ease: string;
+            fits: boolean;
+            hole: string;
+            inside: string;
+            name: string;
+            net: components["schemas"]["Net"];
+            seams: string[];
+            suits: boolean;
         };
         Rect: {
             /** Format: int64 */

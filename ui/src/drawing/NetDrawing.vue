@@ -6,14 +6,18 @@ import LineKey from './LineKey.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
 import SizeLine from './SizeLine.vue'
 
-const props = defineProps<{
-  net: Net
-  dimensions: Dimension[]
-  /** The card lying on the face, in millimetres. */
-  card: { width: number; height: number }
-  unit: 'in' | 'mm'
-  words: string
-}>()
+const props = withDefaults(
+  defineProps<{
+    net: Net
+    dimensions: Dimension[]
+    /** The card lying on the face, in millimetres. */
+    card: { width: number; height: number }
+    unit: 'in' | 'mm'
+    words: string
+    maxHeight?: number
+  }>(),
+  { maxHeight: 540 },
+)
 
 type Point = Net['outline'][number]
 
@@ -58,7 +62,7 @@ const flaps = computed(() =>
 </script>
 
 <template>
-  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="words" :max-height="540">
+  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="words" :max-height="maxHeight">
     <template #default="{ s }">
       <defs>
         <pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse">

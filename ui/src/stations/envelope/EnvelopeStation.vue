@@ -14,6 +14,7 @@ import { useShop } from '../../job/useShop'
 import StationLayout from '../StationLayout.vue'
 import BoughtList from './BoughtList.vue'
 import ComparisonStrip from './ComparisonStrip.vue'
+import RecipeCheck from './RecipeCheck.vue'
 import WaysOfScoring from './WaysOfScoring.vue'
 
 const props = defineProps<{ job: JobInHand }>()
@@ -149,6 +150,7 @@ function set(change: Partial<Job['envelope']>) {
         :school="wish.envelope.school"
         @choose="set({ way: $event })"
       />
+      <RecipeCheck :job="job" :card="card" :unit="plan.unit" />
       <BoughtList :sentence="envelope.fitsSentence" :fits="envelope.fits" :misses="envelope.misses" />
     </template>
   </StationLayout>

@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import NetDrawing from '../../drawing/NetDrawing.vue'
+import ChoiceRow from '../../fields/ChoiceRow.vue'
+import LengthField from '../../fields/LengthField.vue'
+import NoteList from '../../fields/NoteList.vue'
+import type { JobInHand } from '../../job/useJob'
+
+const props = defineProps<{ job: JobInHand; card: { width: number; height: number }; unit: 'in' | 'mm' }>()
+
+const recipe = computed(() => props.job.job.value?.recipe)
+const plan = computed(() => props.job.plan.value?.recipe)
+const ways = [
+  { id: 'pair', name: 'Both of a pair from one corner' },
+  { id: 'corners', name: 'Each from its own corner' },
+]
+const labels = computed(() =>
+  recipe.value?.paired
+    ? ['sides, near', 'sides, far', 'top and bottom, near', 'top and bottom, far']
+    : ['left corner', 'right corner', 'top corner', 'bottom corner'],
+)
+const paths = ['left', 'right', 'top', 'bottom']
+const edges = ['left to top', 'top to right', 'right to bottom', 'bottom to left']
+</script>
+
+<template>
+  <section class="recipe" aria-label="Check a recipe" data-test="recipe">
+    <h2>Check a recipe</h2>
+    <template v-if="recipe && plan">
+      <p class="sum" data-test="recipe-sentence">
+        <template v-for="(span, i) in plan.sentence.spans" :key="i">
+          <strong v-if="span.mark">{{ span.text }}</strong>
+          <template v-else>{{ span.text }}</template>
+        </template>
+      </p>
+      <div class="sides">
+        <div class="fields">
+          <ChoiceRow
+            label="How its scores are read"
+            name="recipe"
+            :choices="ways"
+            :model-value="recipe.paired ? 'pair' : 'corners'"
+            @update:model-value="job.tell('recipe.scores', $event)"
+          />
+          <LengthField :job="job" path="recipe.side1" label="Sheet" />
+          <LengthField
+            :job="job"
+            path="recipe.side2"
+            label="by"
+            note="type both when the note says both: 5 1/2 (140 mm)"
+          />
+          <LengthField
+            v-for="(p, i) in paths"
+            :key="p"
+            :job="job"
+            :path="`recipe.${p}`"
+            :label="labels[i]!"
+          />
+          <v-btn variant="outlined" size="small" class="away" @click="job.tell('recipe.scores', '')"
+            >Put the note away</v-btn
+          >
+        </div>
+        <div class="found">
+          <NoteList :notes="plan.notes" />
+          <article v-for="r in plan.readings" :key="r.name" data-test="recipe-reading">
+            <h3>{{ capital(r.name) }}</h3>
+            <p>
+              <strong class="big">{{ r.inside }}</strong> inside, ease {{ r.ease }};
+              <span :class="r.suits ? 'tone-fine' : 'tone-trouble'">{{
+                r.suits
+                  ? 'your card goes in and it closes'
+                  : r.fits
+                    ? 'it does not close'
+                    : 'your card does not go in'
+              }}</span>
+            </p>
+            <p class="soft">
+              seams
+              <template v-for="(s, i) in r.seams" :key="i">{{ i ? ', ' : '' }}{{ edges[i] }} {{ s }}</template
+              >; open: {{ r.hole }}
+            </p>
+          </article>
+          <p data-test="rescaled">{{ plan.rescaled }}</p>
+        </div>
+      </div>
+      <NetDrawing
+        v-for="r in plan.readings"
+        :key="`net-${r.name}`"
+        :net="r.net"
+        :dimensions="[]"
+        :card="card"
+        :unit="unit"
+        :words="r.drawing"
+        :max-height="330"
+      />
+    </template>
+    <template v-else>
+      <p class="soft">
+        Type a sheet and its scores from somebody's note, and see the envelope it really makes.
+      </p>
+      <v-btn
+        variant="outlined"
+        class="away"
+        data-test="check-recipe"
+        @click="job.tell('recipe.scores', 'pair')"
+        >Type a note</v-btn
+      >
+    </template>
+  </section>
+</template>
+
+<script lang="ts">
+function capital(s: string) {
+  return s.charAt(0).toUpperCase() + s.slice(1)
+}
+</script>
+
+<style scoped>
+.recipe {
+  display: grid;
+  gap: 10px;
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+}
+.sum {
+  font-size: 18px;
+}
+.sides {
+  display: grid;
+  grid-template-columns: minmax(320px, 1fr) minmax(0, 1.4fr);
+  gap: 16px 36px;
+}
+.fields,
+.found {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+.big {
+  font-size: 22px;
+}
+.away {
+  justify-self: start;
+}
+@media (max-width: 1000px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
