@@ -61,7 +61,29 @@ type Spec struct {
 	SheetLength measure.Length
 	// Sliver is what tabs, back and flap taper by at the free edge.
 	Sliver measure.Length
+	// FlapShape is how a pocket's closing flap ends; square when empty.
+	FlapShape FlapShape
+	// Corner is the radius of the free corners of flap and back.
+	Corner measure.Length
+	// Notch is the radius of a thumb notch in the back; zero for none.
+	Notch measure.Length
+	// TabsOnBack hangs a pocket's tabs on its back instead of its front.
+	TabsOnBack bool
 }
+
+// FlapShape is the shape of a closing flap.
+type FlapShape string
+
+// The shapes; a blunted flap is a pointed one whose tip is cut off.
+const (
+	SquareFlap  FlapShape = "square"
+	PointedFlap FlapShape = "pointed"
+	BluntFlap   FlapShape = "blunt"
+	RoundFlap   FlapShape = "round"
+)
+
+// FlapShapes lists the shapes.
+func FlapShapes() []FlapShape { return []FlapShape{SquareFlap, PointedFlap, BluntFlap, RoundFlap} }
 
 // Diamond is an envelope folded from a square standing on its point.
 type Diamond struct {

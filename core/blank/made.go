@@ -42,9 +42,15 @@ type Made struct {
 	// Ease and SeamError say what is lost when cuts and scores are off.
 	EaseError, SeamError Loss
 	Faults               []Fault
+	// Liner is the paper that lines front and flap, clear of what is glued;
+	// nothing where a construction has none.
+	Liner Rectangle
 	// Gap is how wide an opening the construction means to leave in the back.
 	Gap measure.Length
 }
+
+// Rectangle is the size of a piece of paper.
+type Rectangle struct{ Width, Height measure.Length }
 
 // ScoreLine is one score, from an edge of the sheet.
 type ScoreLine struct {
@@ -136,8 +142,8 @@ func (m Made) faulty(id FaultID) bool {
 func (m Made) proveSeams(off float64) error {
 	poses := m.Net.poses(all)
 	for _, g := range m.Net.Glue {
-		if g.Onto == m.Net.Panels[0].ID {
-			continue // laid out by hand between front and back
+		if m.joins(g) {
+			continue // laid out between front and back, not found by folding
 		}
 		zones := m.Net.overlap(g.Panel, g.Onto, poses)
 		if len(zones) == 0 {
@@ -152,6 +158,10 @@ func (m Made) proveSeams(off float64) error {
 	}
 	return nil
 }
+
+// joins reports whether a zone glues front and back to each other where nothing
+// lies between them.
+func (m Made) joins(g Glue) bool { return g.Panel == "strip" || m.Kind == CutDownKind }
 
 // promised is how wide a seam is promised to be: the closing flap's is not, and
 // the glue squares of a box are as wide as its walls when they are whole.

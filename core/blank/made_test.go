@@ -74,6 +74,11 @@ func constructions(s Spec) map[string]Made {
 	for _, school := range PocketSchools() {
 		s.Pocket = school
 		list["pocket "+string(school)] = NewPocket(s)
+		odd := s
+		odd.TabsOnBack, odd.FlapShape, odd.Notch, odd.Flap = true, RoundFlap, in/2, 2*in
+		list["tabs on the back, round flap "+string(school)] = NewPocket(odd)
+		odd.TabsOnBack, odd.FlapShape, odd.Corner = false, PointedFlap, in/4
+		list["pointed flap, round corners "+string(school)] = NewPocket(odd)
 		gusset := s
 		gusset.Gusset = s.Wall()
 		list["gusset "+string(school)] = NewPocket(gusset)
@@ -226,6 +231,28 @@ func TestNetsThatCannotBeFolded(t *testing.T) {
 		if err := n.Check(); err == nil || !strings.Contains(err.Error(), tt.want) {
 			t.Errorf("%s: %v", tt.name, err)
 		}
+	}
+}
+
+// The ends of flaps: as high and as wide as asked, and what they cover.
+func TestFlapShapes(t *testing.T) {
+	s := Spec{Width: 6 * in, Height: 4*in + in/2, Style: sixteenth, Pocket: ThumbGapPocket, Adhesive: in / 4, Flap: 2 * in}
+	for shape, share := range map[FlapShape]float64{SquareFlap: 1, PointedFlap: .5, BluntFlap: 2.0 / 3, RoundFlap: .5 + math.Pi/8} {
+		s.FlapShape = shape
+		m := NewPocket(s)
+		flap := m.Net.panel("top")
+		box := m.Width.Millimetres() * 2 * 25.4
+		near(t, string(shape), flap.Area()/box, share, 0.01)
+		if err := m.Prove(); err != nil {
+			t.Errorf("%s: %v", shape, err)
+		}
+	}
+	s.FlapShape, s.Corner = SquareFlap, in/2
+	near(t, "rounded corners", NewPocket(s).Net.panel("top").Area(), (6.25*2-(2-math.Pi/2)*.25)*25.4*25.4, 4)
+	// A notch deeper than the flap covers leaves a hole, and is told of.
+	s.Notch, s.Flap = 2*in, in
+	if m := NewPocket(s); !m.faulty(OpenBack) || !m.faulty(FlapShort) || m.Prove() != nil {
+		t.Errorf("a notch under a short flap: %v, %v", m.Faults, m.Prove())
 	}
 }
 

@@ -72,7 +72,7 @@ func NewPocket(s Spec) Made {
 	thick := max(0, s.Thickness-p.wall)
 	m.EaseWidth, m.EaseHeight = p.width-2*s.Caliper-s.Width-thick, p.front-2*s.Caliper-s.Height-thick
 	m.Seam, m.Overlap = p.tab-s.Sliver, p.flap-max(0, p.front-p.back)
-	m.Net = pocketNet(p, s.Sliver)
+	m.Net = pocketNet(p, s)
 	m.Scores = []ScoreLine{{"left tab", "left", p.tab}, {"right tab", "right", p.tab}, {"flap", "top", p.flap}, {"back", "bottom", p.back}}
 	if p.wall > 0 {
 		m.Scores = append(m.Scores, ScoreLine{"left wall", "left", p.tab + p.wall}, ScoreLine{"right wall", "right", p.tab + p.wall},
@@ -82,6 +82,10 @@ func NewPocket(s Spec) Made {
 	m.Cuts, m.Folds = 4+8, len(m.Scores) // the rectangle, two cuts to each corner
 	t := s.Style.Tick / 2
 	m.EaseError, m.SeamError = Loss{3*t + t, root(3, t)}, Loss{t, t}
+	if s.TabsOnBack && p.wall == 0 {
+		m.Seam = p.tab
+	}
+	m.Liner = Rectangle{p.width - measure.Inch/4, max(0, p.front+p.flap-s.Adhesive-measure.Inch/4)}
 	m.pocketFaults(s, p)
 	return m.folded()
 }
@@ -93,8 +97,9 @@ func (m *Made) pocketFaults(s Spec, p pocketSizes) {
 	if 2*p.tab > p.width {
 		m.fault(TabsMeet, 2*p.tab, p.width)
 	}
-	if want := s.Adhesive + flapClear; m.Overlap < want {
-		m.fault(FlapShort, m.Overlap, want)
+	// A flap that covers no more than the thumb notch holds nothing.
+	if want := s.Adhesive + flapClear; m.Overlap-s.Notch < want {
+		m.fault(FlapShort, m.Overlap-s.Notch, want)
 	}
 	if p.flap > p.front {
 		m.fault(FlapTooLong, p.flap, p.front)
@@ -107,9 +112,9 @@ func root(n float64, t measure.Length) measure.Length {
 
 // pocketNet draws the net; tabs, back and flap taper by a sliver at the free
 // edge, so that nothing peeks out.
-func pocketNet(p pocketSizes, taper measure.Length) Net {
+func pocketNet(p pocketSizes, s Spec) Net {
 	mm := measure.Length.Millimetres
-	tab, wall, w, sl := mm(p.tab), mm(p.wall), mm(p.width), mm(taper)
+	tab, wall, w, sl := mm(p.tab), mm(p.wall), mm(p.width), mm(s.Sliver)
 	x0 := tab + wall
 	x1, far := x0+w, 2*tab+2*wall+w
 	y0 := mm(p.flap) + wall
@@ -134,11 +139,31 @@ func pocketNet(p pocketSizes, taper measure.Length) Net {
 		hang(top, "wall", "front", rectangle(x0, y0-wall, x1, y0), Point{x0, y0}, Point{x1, y0}, 5)
 	}
 	lx, rx, ty, by := x0-wall, x1+wall, y0-wall, y1+wall
-	hang("left", "tab", left, Polygon{{lx, y0}, {lx, y1}, {0, y1 - sl}, {0, y0 + sl}}, Point{lx, y0}, Point{lx, y1}, 2)
-	hang("right", "tab", right, Polygon{{rx, y0}, {far, y0 + sl}, {far, y1 - sl}, {rx, y1}}, Point{rx, y0}, Point{rx, y1}, 2)
-	hang("back", "back", bottom, Polygon{{x0, by}, {x1, by}, {x1 - sl, end}, {x0 + sl, end}}, Point{x0, by}, Point{x1, by}, 4)
-	hang("top", "closing flap", top, Polygon{{x0, ty}, {x1, ty}, {x1 - sl, 0}, {x0 + sl, 0}}, Point{x0, ty}, Point{x1, ty}, 6)
+	back := Polygon{{x0, by}, {x1, by}, {x1 - sl, end}, {x0 + sl, end}}
+	if s.TabsOnBack && wall == 0 {
+		// The tabs fold in first, then the back brings them down on the front.
+		back = rectangle(x0, by, x1, end)
+		hang("back", "back", bottom, back.notched(mm(s.Notch), 2), Point{x0, by}, Point{x1, by}, 4)
+		hang("left", "tab", "back", Polygon{{lx, by}, {lx, end}, {0, end - sl}, {0, by + sl}}, Point{lx, by}, Point{lx, end}, 2)
+		hang("right", "tab", "back", Polygon{{rx, by}, {far, by + sl}, {far, end - sl}, {rx, end}}, Point{rx, by}, Point{rx, end}, 2)
+	} else {
+		hang("left", "tab", left, Polygon{{lx, y0}, {lx, y1}, {0, y1 - sl}, {0, y0 + sl}}, Point{lx, y0}, Point{lx, y1}, 2)
+		hang("right", "tab", right, Polygon{{rx, y0}, {far, y0 + sl}, {far, y1 - sl}, {rx, y1}}, Point{rx, y0}, Point{rx, y1}, 2)
+		hang("back", "back", bottom, back.notched(mm(s.Notch), 2).rounded(mm(s.Corner), freeCorners(back, s)...), Point{x0, by}, Point{x1, by}, 4)
+	}
+	hang("top", "closing flap", top, s.FlapShape.outline(x0, x1, ty, 0, sl, mm(s.Corner)), Point{x0, ty}, Point{x1, ty}, 6)
 	n.cutOut()
-	n.Glue = n.glued([2]string{"left", "back"}, [2]string{"right", "back"}, [2]string{"top", "back"})
+	onto := "back"
+	if s.TabsOnBack && wall == 0 {
+		onto = "front"
+	}
+	n.Glue = n.glued([2]string{"left", onto}, [2]string{"right", onto}, [2]string{"top", "back"})
 	return n
+}
+
+// freeCorners are the corners of the back at the throat, by their place once it
+// has its notch.
+func freeCorners(back Polygon, s Spec) []int {
+	n := len(back.notched(s.Notch.Millimetres(), 2))
+	return []int{2, n - 1}
 }

@@ -37,7 +37,7 @@ func (m Made) Throat() measure.Length {
 	}
 	middle := (x0 + x1) / 2
 	for _, g := range m.Net.Glue {
-		if g.Onto != face.ID {
+		if !m.joins(g) {
 			continue
 		}
 		low, high := g.Zone[0].X, g.Zone[0].X

@@ -12,6 +12,7 @@ import (
 	_ "embed"
 	"encoding/json"
 	"fmt"
+	"slices"
 
 	"yellowparcel/core/measure"
 )
@@ -89,6 +90,16 @@ type Adhesive struct {
 	ID    string         `json:"id"`
 	Name  string         `json:"name"`
 	Width measure.Length `json:"width"`
+	// Holds are the surfaces that it sticks to; empty when nobody tried.
+	Holds []Surface `json:"holds,omitempty"`
+}
+
+// Sticks reports whether it holds on a surface, as far as anybody knows.
+func (a Adhesive) Sticks(s Surface) bool {
+	if s == "" {
+		s = Uncoated
+	}
+	return len(a.Holds) == 0 || slices.Contains(a.Holds, s)
 }
 
 // Weight returns the grams of a rectangle of this stock.

@@ -44,6 +44,8 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope) []Note {
 	if stock, _ := m.shop.stock(m.job.Envelope.Stock); stock.GSM > 170 {
 		add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 	}
+	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	notes = append(notes, m.stockNotes(stock)...)
 	return notes
 }
 

@@ -35,6 +35,7 @@ type Choices struct {
 	// schools of the pocket.
 	Sorts   []Choice `json:"sorts"`
 	Pockets []Choice `json:"pockets"`
+	Flaps   []Choice `json:"flaps"`
 }
 
 // BorderChoice is a habit of bordering a layer.
@@ -88,6 +89,7 @@ func ChoicesIn(shop Shop) Choices {
 	c.Grains = []Choice{{"", "not known"}, {string(paper.AlongLong), "long"}, {string(paper.AlongShort), "short"}}
 	c.Patterns = []Choice{{"", "has no top"}, {string(paper.AlongLong), "up the long side"}, {string(paper.AlongShort), "up the short side"}}
 	c.Sorts = []Choice{{string(LeastPaper), "Least paper"}, {string(Quickest), "Quickest"}, {string(Neatest), "Neatest"}, {string(Cheapest), "Cheapest to post"}}
+	c.Flaps = []Choice{{string(blank.SquareFlap), "Square"}, {string(blank.PointedFlap), "Pointed"}, {string(blank.BluntFlap), "Pointed, tip cut off"}, {string(blank.RoundFlap), "Rounded"}}
 	c.Pockets = []Choice{{string(blank.ExactPocket), "Ease, seam and gap as wished"}, {string(blank.ThumbGapPocket), "1⁄4 ease, 1⁄2 thumb gap"}, {string(blank.ClosePocket), "1⁄8 ease, wide tabs"}}
 	c.Rooms = []Choice{{string(AsBlock), "As a block"}, {string(AsHeap), "As it lies"}}
 	for _, a := range shop.Adhesives {

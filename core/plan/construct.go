@@ -45,6 +45,7 @@ func (m maker) blankSpec() blank.Spec {
 		Style: m.style, School: j.Envelope.School, Way: j.Envelope.Way,
 		Board:    blank.Board{CornerAt: m.shop.Tools.CornerAt, NotchDepth: m.shop.Tools.NotchDepth},
 		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: measure.Inch / 32,
+		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack,
 	}
 	if s.Pocket == "" {
 		s.Pocket = blank.ExactPocket

@@ -149,3 +149,37 @@ func TestWhatWouldDo(t *testing.T) {
 		t.Error("heavy paper widens no crease")
 	}
 }
+
+// The options of a pocket: what it ends in, its liner, and what does not hold.
+func TestPocketOptions(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop()
+	j.Envelope.Construction, j.Envelope.Liner = plan.Pocket, "pattern-130"
+	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "envelope.notch", Text: text("1/2")}, {Path: "envelope.flap", Text: text("3")}, {Path: "envelope.corner", Text: text("1/4")}})
+	p := plan.Make(got, shop)
+	if len(problems) > 0 || len(got.Check(shop)) > 0 || p.Envelope.Blank.Readings[6].ID != "liner" {
+		t.Fatalf("%v, %+v", problems, p.Envelope.Blank.Readings)
+	}
+	// 7 5/16 less 1/4; front 5 5/16 and flap 3 less 1/2 of tape and 1/4.
+	if r := p.Envelope.Blank.Readings[6]; r.Value != "7 1⁄16 × 7 9⁄16" {
+		t.Errorf("liner %s", r.Value)
+	}
+	if s := stockOf(t, p, "pattern-130"); s.Pieces[0].Name != "Envelope liner" {
+		t.Errorf("liners to cut: %+v", s.Pieces)
+	}
+	outline := len(p.Envelope.Blank.Net.Outline)
+	got.Envelope.FlapShape = blank.RoundFlap
+	if n := len(plan.Make(got, shop).Envelope.Blank.Net.Outline); n == outline {
+		t.Error("a rounded flap is drawn like a square one")
+	}
+	got.Envelope.FlapShape, got.Envelope.Liner = "wavy", "moon"
+	if len(got.Check(shop)) != 2 {
+		t.Errorf("%v", got.Check(shop))
+	}
+	j.Envelope.Stock, j.Envelope.Adhesive = "acetate-02", "glue"
+	for _, id := range []plan.Construction{plan.Pocket, plan.Diamond} {
+		j.Envelope.Construction = id
+		if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "Glue line does not hold on a face that is acetate: take the double-sided tape") {
+			t.Errorf("%s: %s", id, n)
+		}
+	}
+}

@@ -107,6 +107,14 @@ var fixedFields = []lengthField{
 		func(j *Job) *measure.Length { return &j.Envelope.Depth }, nil,
 	},
 	{
+		"envelope.corner", "radius of the corners", 0, 3 * measure.Inch,
+		func(j *Job) *measure.Length { return &j.Envelope.Corner }, nil,
+	},
+	{
+		"envelope.notch", "radius of the thumb notch", 0, 2 * measure.Inch,
+		func(j *Job) *measure.Length { return &j.Envelope.Notch }, nil,
+	},
+	{
 		"envelope.flap", "closing flap", 0, 12 * measure.Inch,
 		func(j *Job) *measure.Length { return &j.Envelope.Flap }, nil,
 	},
@@ -348,6 +356,12 @@ func (j Job) Check(shop Shop) []Problem {
 	}
 	if p := j.Envelope.Pocket; p != "" && !slices.Contains(blank.PocketSchools(), p) {
 		add("envelope.pocket", refuse("The school “%s” of the pocket is not known: choose thumb, close or exact.", clip(string(p))))
+	}
+	if f := j.Envelope.FlapShape; f != "" && !slices.Contains(blank.FlapShapes(), f) {
+		add("envelope.flapShape", refuse("The flap “%s” is not known: choose square, pointed, blunt or round.", clip(string(f))))
+	}
+	if _, ok := shop.stock(j.Envelope.Liner); !ok && j.Envelope.Liner != "" {
+		add("envelope.liner", refuse("The liner's paper “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Liner)))
 	}
 	if !slices.Contains(blank.Schools(), j.Envelope.School) {
 		add("envelope.school", refuse("The school “%s” is not known: choose exact, diagonal or notch.", clip(string(j.Envelope.School))))

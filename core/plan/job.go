@@ -143,6 +143,15 @@ type EnvelopeWish struct {
 	Pocket blank.PocketSchool `json:"pocket,omitempty"`
 	Depth  measure.Length     `json:"depth,omitempty"`
 	Flap   measure.Length     `json:"flap,omitempty"`
+	// FlapShape, Corner, Notch and TabsOnBack shape a pocket: the end of its flap,
+	// the radius of its free corners and of a thumb notch, and what carries its
+	// tabs.
+	FlapShape  blank.FlapShape `json:"flapShape,omitempty"`
+	Corner     measure.Length  `json:"corner,omitempty"`
+	Notch      measure.Length  `json:"notch,omitempty"`
+	TabsOnBack bool            `json:"tabsOnBack,omitempty"`
+	// Liner is the stock of a liner; empty for none.
+	Liner string `json:"liner,omitempty" maxLength:"40"`
 	// Mailable makes the envelope a plain rectangle, the card held by strips.
 	Mailable bool `json:"mailable,omitempty"`
 	// CutFrom is the bought envelope that is cut down, the fittest when empty;

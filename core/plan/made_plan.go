@@ -6,6 +6,7 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 )
 
 // madeBlank is the station's account of any construction but the diamond.
@@ -37,6 +38,9 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 	}
 	if c.strip {
 		p.Readings = append(p.Readings, Reading{"throat", "Between the strips", show(made.Throat()), "clear at the throat"})
+	}
+	if liner, ok := m.shop.stock(m.job.Envelope.Liner); ok && made.Liner.Width > 0 {
+		p.Readings = append(p.Readings, Reading{"liner", "Liner", m.by(made.Liner.Width.Down(m.style.Tick), made.Liner.Height.Down(m.style.Tick)), "of " + liner.Name + ", clear of what is glued"})
 	}
 	p.Notes = m.madeNotes(c)
 	p.Dimensions = m.madeDimensions(made)
@@ -88,11 +92,28 @@ func (m maker) madeNotes(c candidate) []Note {
 		if stock.GSM > 170 && c.made.Depth == 0 {
 			add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 		}
-		if stock.Surface == "foil" || stock.Surface == "acetate" || stock.Surface == "vellum" {
-			add(Care, "Glue and gum hold badly on %s: use double-sided tape, and try it on scrap first.", stock.Surface)
-		}
+		notes = append(notes, m.stockNotes(stock)...)
 	}
 	return append(notes, m.whatWould(c)...)
+}
+
+// stockNotes says what a stock asks for when an envelope is made of it.
+func (m maker) stockNotes(stock paper.Stock) (notes []Note) {
+	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	if !a.Sticks(stock.Surface) {
+		better := "cut the corners away instead of folding them in, and name the tape yourself"
+		for _, other := range m.shop.Adhesives {
+			if other.Sticks(stock.Surface) {
+				better = "take the " + lower(other.Name)
+				break
+			}
+		}
+		notes = append(notes, Note{Trouble, fmt.Sprintf("%s does not hold on a face that is %s: %s.", a.Name, stock.Surface, better)})
+	}
+	if stock.Pattern != paper.Unknown {
+		notes = append(notes, Note{Fine, "Its pattern has a top: the closing flap is the top. A dark or busy outside wants a plain label for the address."})
+	}
+	return notes
 }
 
 func (m maker) faultWords(f blank.Fault) (Tone, string) {
@@ -211,8 +232,30 @@ func (m maker) madeDimensions(made blank.Made) []Dimension {
 		return Dimension{ID: id, From: a, To: b, Shift: shift, Text: m.style.Show(l), Nm: l}
 	}
 	y, x := low.Y+(high.Y-low.Y)*0.3, low.X+(high.X-low.X)*0.25
-	return []Dimension{
+	list := []Dimension{
 		mark("width", blank.Point{X: low.X, Y: y}, blank.Point{X: high.X, Y: y}, 0),
 		mark("height", blank.Point{X: x, Y: low.Y}, blank.Point{X: x, Y: high.Y}, 0),
 	}
+	if made.Kind == blank.SquareBoxKind {
+		return list
+	}
+	// Beside the sheet, the height of every panel in the face's column that has
+	// room for its number.
+	const room = 14 // mm
+	right := 0.0
+	for _, p := range made.Net.Sheet {
+		right = max(right, p.X)
+	}
+	middle := (low.X + high.X) / 2
+	for _, p := range made.Net.Panels {
+		a, b := p.Outline[0], p.Outline[0]
+		for _, q := range p.Outline {
+			a = blank.Point{X: min(a.X, q.X), Y: min(a.Y, q.Y)}
+			b = blank.Point{X: max(b.X, q.X), Y: max(b.Y, q.Y)}
+		}
+		if a.X < middle && middle < b.X && b.Y-a.Y > room && p.ID != made.Net.Panels[0].ID {
+			list = append(list, mark("beside "+p.ID, blank.Point{X: b.X, Y: a.Y}, blank.Point{X: b.X, Y: b.Y}, right-b.X+4))
+		}
+	}
+	return list
 }

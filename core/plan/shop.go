@@ -47,9 +47,9 @@ func DefaultShop() Shop {
 		Unit: measure.Inches, TickInches: measure.Inch / 16, TickMillimetres: measure.Millimetre / 2,
 		Sheets: paper.Sheets(), Stocks: paper.Stocks(),
 		Adhesives: []paper.Adhesive{
-			{ID: "tape-1-2", Name: "Double-sided tape", Width: measure.Inch / 2},
-			{ID: "tape-1-4", Name: "Narrow tape", Width: measure.Inch / 4},
-			{ID: "glue", Name: "Glue line", Width: 3 * measure.Millimetre},
+			{ID: "tape-1-2", Name: "Double-sided tape", Width: measure.Inch / 2, Holds: paper.Surfaces()},
+			{ID: "tape-1-4", Name: "Narrow tape", Width: measure.Inch / 4, Holds: paper.Surfaces()},
+			{ID: "glue", Name: "Glue line", Width: 3 * measure.Millimetre, Holds: []paper.Surface{paper.Uncoated}},
 		},
 		Tools: Tools{TrimmerLength: 12 * measure.Inch, NotchDepth: 3 * measure.Inch / 8},
 	}

@@ -100,6 +100,7 @@ export interface components {
             copyOf?: string;
         };
         Adhesive: {
+            holds?: string[];
             id: string;
             name: string;
             /** Format: int64 */
@@ -200,6 +201,7 @@ export interface components {
             adhesives: components["schemas"]["Choice"][];
             borders: components["schemas"]["BorderChoice"][];
             destinations: components["schemas"]["Choice"][];
+            flaps: components["schemas"]["Choice"][];
             folds: components["schemas"]["Choice"][];
             formats: components["schemas"]["Choice"][];
             grains: components["schemas"]["Choice"][];
@@ -307,6 +309,8 @@ export interface components {
         EnvelopeWish: {
             adhesive: string;
             construction?: string;
+            /** Format: int64 */
+            corner?: number;
             cutFrom?: string;
             /** Format: int64 */
             depth?: number;
@@ -314,7 +318,11 @@ export interface components {
             ease: number;
             /** Format: int64 */
             flap?: number;
+            flapShape?: string;
+            liner?: string;
             mailable?: boolean;
+            /** Format: int64 */
+            notch?: number;
             oneSide?: boolean;
             pocket?: string;
             /** @enum {string} */
@@ -323,6 +331,7 @@ export interface components {
             seam: number;
             sort?: string;
             stock: string;
+            tabsOnBack?: boolean;
             /** Format: int64 */
             thumbGap: number;
             /** @enum {string} */

@@ -40,11 +40,14 @@ function middle(points: Point[]): Point {
 const extent = (points: Point[], axis: 'x' | 'y') =>
   Math.max(...points.map((p) => p[axis])) - Math.min(...points.map((p) => p[axis]))
 
+const beside = computed(() => props.dimensions.some((d) => d.id.startsWith('beside')))
+
 const roomy = 20 // pixels that a panel's name needs
 
 const face = computed(() => middle(props.net.panels[0]?.outline ?? []))
 // A flap is named near its crease, where no glue is.
 const near = 0.3
+const orders = computed(() => [...new Set(props.net.creases.map((c) => c.order))].sort((a, b) => a - b))
 const flaps = computed(() =>
   props.net.creases.map((c) => {
     const panel = props.net.panels.find((p) => p.id === c.panel)!
@@ -52,7 +55,7 @@ const flaps = computed(() =>
     const far = middle(panel.outline)
     return {
       ...panel,
-      order: c.order,
+      number: orders.value.indexOf(c.order) + 1,
       fold,
       size: Math.min(extent(panel.outline, 'x') / 2, extent(panel.outline, 'y')),
       at: { x: fold.x + (far.x - fold.x) * 2 * near, y: fold.y + (far.y - fold.y) * 2 * near },
@@ -62,7 +65,14 @@ const flaps = computed(() =>
 </script>
 
 <template>
-  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="words" :max-height="maxHeight">
+  <ScaleDrawing
+    :width="box.w"
+    :height="box.h"
+    :unit="unit"
+    :words="words"
+    :max-height="maxHeight"
+    :right="beside ? 80 : 0"
+  >
     <template #default="{ s }">
       <defs>
         <pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse">
@@ -104,7 +114,7 @@ const flaps = computed(() =>
           :x="f.at.x * s"
           :y="f.at.y * s + 5"
         >
-          {{ f.order }}. {{ f.name }}
+          {{ f.number }}. {{ f.name }}
         </text>
       </template>
       <text class="drawing-label" text-anchor="middle" :x="face.x * s" :y="(face.y + card.height * 0.4) * s">

@@ -106,6 +106,43 @@ function set(change: Partial<Job['envelope']>) {
       :model-value="wish.envelope.pocket || 'exact'"
       @update:model-value="set({ pocket: $event as Job['envelope']['pocket'] })"
     />
+    <template v-if="kind === 'pocket' || kind === 'gusset'">
+      <PickRow
+        label="Flap ends"
+        name="flap"
+        :choices="shop?.choices.flaps ?? []"
+        :model-value="wish.envelope.flapShape || 'square'"
+        @update:model-value="set({ flapShape: $event as Job['envelope']['flapShape'] })"
+      />
+      <div class="wishes">
+        <LengthField
+          :job="job"
+          path="envelope.corner"
+          label="Round corners"
+          note="radius, of flap and back"
+        />
+        <LengthField
+          :job="job"
+          path="envelope.notch"
+          label="Thumb notch"
+          note="radius, in the back; 0 for none"
+        />
+      </div>
+      <v-checkbox
+        v-if="kind === 'pocket'"
+        :model-value="!!wish.envelope.tabsOnBack"
+        label="Tabs on the back, glued inside the front"
+        data-test="tabs-on-back"
+        @update:model-value="set({ tabsOnBack: !!$event })"
+      />
+      <PickRow
+        label="Liner"
+        name="liner"
+        :choices="[{ id: '', name: 'none' }, ...(shop?.choices.stocks ?? [])]"
+        :model-value="wish.envelope.liner ?? ''"
+        @update:model-value="set({ liner: $event })"
+      />
+    </template>
     <v-checkbox
       v-if="kind === 'cutdown'"
       :model-value="!!wish.envelope.oneSide"

@@ -84,16 +84,18 @@ const edges = ['left to top', 'top to right', 'right to bottom', 'bottom to left
           <p data-test="rescaled">{{ plan.rescaled }}</p>
         </div>
       </div>
-      <NetDrawing
-        v-for="r in plan.readings"
-        :key="`net-${r.name}`"
-        :net="r.net"
-        :dimensions="[]"
-        :card="card"
-        :unit="unit"
-        :words="r.drawing"
-        :max-height="330"
-      />
+      <div class="nets">
+        <NetDrawing
+          v-for="r in plan.readings"
+          :key="`net-${r.name}`"
+          :net="r.net"
+          :dimensions="[]"
+          :card="card"
+          :unit="unit"
+          :words="r.drawing"
+          :max-height="330"
+        />
+      </div>
     </template>
     <template v-else>
       <p class="soft">
@@ -139,6 +141,10 @@ function capital(s: string) {
 }
 .big {
   font-size: 22px;
+}
+.nets {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
 }
 .away {
   justify-self: start;
