@@ -144,6 +144,7 @@ func TestShelf(t *testing.T) {
 	w.see(test("envelope-2"), "Put back")
 	w.goTo(at + "card")
 	w.see(test("start-sentence"), "Envelopes of mine") // an old job still knows it
+	w.quietBut("422")
 }
 
 // seeDrawn waits until the drawing says the words.

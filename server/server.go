@@ -51,6 +51,7 @@ func New(s *store.Store, log *slog.Logger, hosts ...string) *Server {
 	srv.jobRoutes()
 	srv.planRoutes()
 	srv.shopRoutes()
+	srv.outlineRoutes()
 	r.Get("/api/jobs/{id}/events", srv.streamEvents)
 	srv.cuttingRoutes(r)
 	return srv

@@ -369,6 +369,11 @@ func (j Job) Check(shop Shop) []Problem {
 	if !slices.Contains(blank.WayIDs(), j.Envelope.Way) {
 		add("envelope.way", refuse("The way of scoring “%s” is not known: choose pair, corners, centre, edges or notch.", clip(string(j.Envelope.Way))))
 	}
+	if o := j.Card.Outline; len(o) > 0 {
+		if err := blank.CheckOutline(o); err != nil {
+			add("card.outline", refuse("%s.", capital(err.Error())))
+		}
+	}
 	if r := j.Card.Room; r != "" && r != AsBlock && r != AsHeap {
 		add("card.room", refuse("“%s” is no way to count thickness: choose block or heap.", clip(string(r))))
 	}

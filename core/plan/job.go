@@ -53,6 +53,9 @@ type Card struct {
 	// bow, a tag, a petal) adds to the size.
 	OverWidth  measure.Length `json:"overWidth,omitempty"`
 	OverHeight measure.Length `json:"overHeight,omitempty"`
+	// Outline is that of an odd shape, in millimetres; Width and Height are then
+	// the rectangle round it.
+	Outline blank.Polygon `json:"outline,omitempty" maxItems:"5000"`
 	// Room says how the thickness is counted against an envelope.
 	Room Room `json:"room,omitempty"`
 	// Towards is set when the base is folded towards its groove instead of away

@@ -99,6 +99,9 @@ func (m maker) madeNotes(c candidate) []Note {
 
 // stockNotes says what a stock asks for when an envelope is made of it.
 func (m maker) stockNotes(stock paper.Stock) (notes []Note) {
+	if len(m.job.Card.Outline) > 0 {
+		notes = append(notes, Note{Fine, fmt.Sprintf("The card is an odd shape: cut its rectangle of %s from scrap, and fold the envelope round both together.", m.by(m.job.Card.Width, m.job.Card.Height))})
+	}
 	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
 	if !a.Sticks(stock.Surface) {
 		better := "cut the corners away instead of folding them in, and name the tape yourself"

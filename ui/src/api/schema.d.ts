@@ -57,6 +57,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read an odd card's outline from corners, SVG or DXF; nothing is stored */
+        post: operations["readOutline"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan": {
         parameters: {
             query?: never;
@@ -150,6 +167,7 @@ export interface components {
             fold: "side" | "top" | "gate" | "accordion" | "roll" | "flat";
             /** Format: int64 */
             height: number;
+            outline?: components["schemas"]["Point"][];
             /** Format: int64 */
             overHeight?: number;
             /** Format: int64 */
@@ -599,6 +617,19 @@ export interface components {
             /** Format: int64 */
             y: number;
         };
+        OutlinePlan: {
+            /** Format: int64 */
+            height: number;
+            outline: components["schemas"]["Point"][];
+            sentence: string;
+            turned: components["schemas"]["Point"][];
+            /** Format: int64 */
+            uprightHeight: number;
+            /** Format: int64 */
+            uprightWidth: number;
+            /** Format: int64 */
+            width: number;
+        };
         OwnedEnvelope: {
             /** Format: int64 */
             have?: number;
@@ -733,6 +764,9 @@ export interface components {
             message: string;
             path: string;
             unfinished: boolean;
+        };
+        ReadOutlineRequest: {
+            text: string;
         };
         Reading: {
             id: string;
@@ -1177,6 +1211,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readOutline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadOutlineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutlinePlan"];
                 };
             };
             /** @description Error */

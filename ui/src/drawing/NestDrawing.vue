@@ -15,6 +15,8 @@ const props = defineProps<{
   size: string
   unit: 'in' | 'mm'
   tick: number
+  /** The outline of an odd shape, in millimetres. */
+  outline?: { x: number; y: number }[]
 }>()
 const emit = defineEmits<{ step: [path: string, ticks: number, on: boolean] }>()
 
@@ -166,6 +168,9 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
 }
 .card {
   fill: var(--sheet);
+}
+.odd {
+  fill: var(--kraft);
 }
 .big {
   fill: color-mix(in srgb, var(--trouble) 18%, var(--sheet));

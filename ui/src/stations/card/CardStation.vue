@@ -11,6 +11,7 @@ import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 import StationLayout from '../StationLayout.vue'
 import EnvelopeStart from './EnvelopeStart.vue'
+import OddShape from './OddShape.vue'
 import PaperStart from './PaperStart.vue'
 import PartList from './PartList.vue'
 import SheetList from './SheetList.vue'
@@ -90,6 +91,7 @@ function fold(id: string) {
           :size="card.room.outer"
           :unit="plan.unit"
           :tick="tick"
+          :outline="wish.card.outline"
           @step="job.step"
         />
         <p class="verdict" data-test="nest-verdict">
@@ -158,7 +160,7 @@ function fold(id: string) {
     </details>
     <PartList :job="job" />
     <NoteList :notes="card.notes" />
-    <template #below><EnvelopeStart :job="job" /><PaperStart :job="job" /></template>
+    <template #below><EnvelopeStart :job="job" /><PaperStart :job="job" /><OddShape :job="job" /></template>
   </StationLayout>
 </template>
 

@@ -1,0 +1,150 @@
+package format
+
+import (
+	"math"
+	"strconv"
+	"strings"
+
+	"yellowparcel/core/blank"
+)
+
+// dxfUnits are the millimetres of the units that $INSUNITS names.
+var dxfUnits = map[string]float64{"0": 1, "1": 25.4, "4": 1, "5": 10, "6": 1000}
+
+type dxfPair struct {
+	code  int
+	value string
+}
+
+// readDXF reads closed polylines, circles and ellipses' approximations from the
+// entities of an ASCII DXF, in the drawing's units; without any, millimetres.
+// Blocks and links to other files are refused.
+func readDXF(text string) ([]blank.Polygon, error) {
+	pairs, err := dxfPairs(text)
+	if err != nil {
+		return nil, err
+	}
+	scale := 1.0
+	var list []blank.Polygon
+	var now dxfShape
+	end := func() {
+		if p := now.outline(scale); len(p) > 0 {
+			list = append(list, p)
+		}
+		now = dxfShape{}
+	}
+	for i, p := range pairs {
+		switch {
+		case p.code == 9 && p.value == "$INSUNITS" && i+1 < len(pairs):
+			if u, ok := dxfUnits[pairs[i+1].value]; ok {
+				scale = u
+			}
+		case p.code == 0 && (p.value == "INSERT" || p.value == "IMAGE" || p.value == "XLINE"):
+			return nil, refuse("The DXF holds a %s, which is not followed: explode it in your drawing program, and save it anew.", strings.ToLower(p.value))
+		case p.code == 0 && p.value == "VERTEX":
+			now.vertices = true
+		case p.code == 0:
+			end()
+			now.kind = p.value
+		default:
+			if err := now.take(p); err != nil {
+				return nil, err
+			}
+		}
+	}
+	end()
+	if len(list) == 0 {
+		return nil, refuse("There is no closed outline in the DXF: draw it as a polyline or a circle.")
+	}
+	return list, nil
+}
+
+func dxfPairs(text string) ([]dxfPair, error) {
+	lines := strings.Split(strings.ReplaceAll(text, "\r", ""), "\n")
+	const mostPairs = 200_000
+	if len(lines)/2 > mostPairs {
+		return nil, refuse("The DXF has too many parts: leave only the card's outline in it.")
+	}
+	var pairs []dxfPair
+	for i := 0; i+1 < len(lines); i += 2 {
+		code, err := strconv.Atoi(strings.TrimSpace(lines[i]))
+		if err != nil {
+			return nil, refuse("Line %d of the DXF, “%.30s”, should be a number: save it anew as ASCII DXF.", i+1, lines[i])
+		}
+		pairs = append(pairs, dxfPair{code, strings.TrimSpace(lines[i+1])})
+	}
+	return pairs, nil
+}
+
+// dxfShape is one entity as it is read.
+type dxfShape struct {
+	kind     string
+	vertices bool // a polyline whose corners come as entities of their own
+	points   blank.Polygon
+	bulges   []float64
+	radius   float64
+}
+
+func (s *dxfShape) take(p dxfPair) error {
+	polyline := s.kind == "LWPOLYLINE" || s.kind == "POLYLINE" && s.vertices
+	if !polyline && s.kind != "CIRCLE" {
+		return nil
+	}
+	if p.code != 10 && p.code != 20 && p.code != 40 && p.code != 42 {
+		return nil
+	}
+	v, err := finite(p.value)
+	if err != nil {
+		return err
+	}
+	switch p.code {
+	case 10:
+		s.points, s.bulges = append(s.points, blank.Point{X: v}), append(s.bulges, 0)
+		if len(s.points) > blank.MostCorners {
+			return refuse("An outline in the DXF has more corners than can be worked with: simplify it.")
+		}
+	case 20:
+		if len(s.points) > 0 {
+			s.points[len(s.points)-1].Y = -v // a drawing counts up, a sheet down
+		}
+	case 42:
+		if len(s.bulges) > 0 {
+			s.bulges[len(s.bulges)-1] = -v
+		}
+	case 40:
+		s.radius = v
+	}
+	return nil
+}
+
+func (s dxfShape) outline(scale float64) blank.Polygon {
+	var p blank.Polygon
+	switch {
+	case s.kind == "CIRCLE" && len(s.points) == 1 && s.radius > 0:
+		p = arc(s.points[0].X, s.points[0].Y, s.radius, s.radius, 0, 0, 2*math.Pi)
+	case len(s.points) > 1:
+		for i, a := range s.points {
+			p = append(p, a)
+			p = append(p, bulge(a, s.points[(i+1)%len(s.points)], s.bulges[i])...)
+		}
+	}
+	for i := range p {
+		p[i].X, p[i].Y = p[i].X*scale, p[i].Y*scale
+	}
+	return p
+}
+
+// bulge is the arc between two corners whose bulge is the tangent of a quarter
+// of its angle.
+func bulge(a, b blank.Point, t float64) blank.Polygon {
+	chord := math.Hypot(b.X-a.X, b.Y-a.Y)
+	if t == 0 || chord == 0 {
+		return nil
+	}
+	sweep := 4 * math.Atan(t)
+	r := chord / (2 * math.Sin(math.Abs(sweep)/2))
+	off := chord / 2 / math.Tan(sweep/2)
+	cx := (a.X+b.X)/2 - off*(b.Y-a.Y)/chord
+	cy := (a.Y+b.Y)/2 + off*(b.X-a.X)/chord
+	return arc(cx, cy, r, r, 0, math.Atan2(a.Y-cy, a.X-cx), sweep)
+}

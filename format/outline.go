@@ -1,0 +1,125 @@
+// Package format reads and writes the open formats that come into the program
+// and go out of it. What is read is bounded in size, depth and count, never
+// executed, and never reaches for other files; what is refused says why.
+//
+// Coordinates are millimetres.
+//
+//	outline, err := format.ReadOutline("moon.svg", text, measure.Inches)
+package format
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/measure"
+)
+
+// MostBytes is how large a file with an outline may be.
+const MostBytes = 2 << 20
+
+// ReadOutline reads the outline of an odd card: from an SVG or DXF file, by its
+// beginning, or from corners typed as pairs in the unit. Of several outlines the
+// largest is taken. Errors are sentences that say what to do.
+func ReadOutline(text string, u measure.Unit) (blank.Polygon, error) {
+	if len(text) > MostBytes {
+		return nil, refuse("The file is larger than 2 MB: leave only the card's outline in it, and save it anew.")
+	}
+	var list []blank.Polygon
+	var err error
+	switch start := strings.TrimSpace(text); {
+	case start == "":
+		return nil, refuse("There is nothing in it: type the corners, one pair a line, or choose a file.")
+	case strings.HasPrefix(start, "<"):
+		list, err = readSVG(text)
+	case strings.HasPrefix(start, "0") && strings.Contains(text, "SECTION"):
+		list, err = readDXF(text)
+	default:
+		list, err = readCorners(text, u)
+	}
+	if err != nil {
+		return nil, err
+	}
+	var best blank.Polygon
+	for _, p := range list {
+		p = tidy(p)
+		if best == nil || p.Area() > best.Area() {
+			best = p
+		}
+	}
+	if err := blank.CheckOutline(best); err != nil {
+		return nil, refuse("This cannot be a card's outline: %v.", err)
+	}
+	return best, nil
+}
+
+// refusal is an error that is a sentence for people.
+type refusal string
+
+func (r refusal) Error() string { return string(r) }
+
+func refuse(format string, args ...any) error { return refusal(fmt.Sprintf(format, args...)) }
+
+// tidy drops corners that repeat the one before.
+func tidy(p blank.Polygon) blank.Polygon {
+	var q blank.Polygon
+	for _, a := range p {
+		if len(q) == 0 || math.Hypot(a.X-q[len(q)-1].X, a.Y-q[len(q)-1].Y) > 1e-6 {
+			q = append(q, a)
+		}
+	}
+	for len(q) > 1 && math.Hypot(q[0].X-q[len(q)-1].X, q[0].Y-q[len(q)-1].Y) <= 1e-6 {
+		q = q[:len(q)-1]
+	}
+	return q
+}
+
+// readCorners reads pairs of lengths, one a line or parted by semicolons: "0 0",
+// "3 1/2, 2". A comma parts the two when there is one, else the last space.
+func readCorners(text string, u measure.Unit) ([]blank.Polygon, error) {
+	var p blank.Polygon
+	for i, line := range strings.FieldsFunc(text, func(r rune) bool { return r == '\n' || r == ';' || r == '\r' }) {
+		line = strings.TrimSpace(line)
+		if line == "" {
+			continue
+		}
+		if len(p) > blank.MostCorners {
+			break // told by the check of the outline
+		}
+		first, second, found := strings.Cut(line, ",")
+		if at := strings.LastIndexAny(line, " \t"); !found && at > 0 {
+			first, second, found = line[:at], line[at+1:], true
+		}
+		if !found {
+			return nil, refuse("Corner %d, “%.30s”, is one number: type two, across and down, as 3 1/2, 2.", i+1, line)
+		}
+		var at [2]float64
+		for k, s := range []string{first, second} {
+			s = strings.TrimSpace(s)
+			bare, negative := strings.CutPrefix(s, "-")
+			l, err := measure.Parse(bare, u)
+			if err != nil {
+				return nil, refuse("Corner %d, “%.30s”: %v", i+1, line, err)
+			}
+			if at[k] = l.Millimetres(); negative {
+				at[k] = -at[k]
+			}
+		}
+		p = append(p, blank.Point{X: at[0], Y: at[1]})
+	}
+	return []blank.Polygon{p}, nil
+}
+
+// arc is a stretch of a circle or an ellipse as corners, its end included.
+func arc(cx, cy, rx, ry, turn, from, sweep float64) blank.Polygon {
+	const stepDegrees = 4
+	n := max(2, int(math.Ceil(math.Abs(sweep)*180/math.Pi/stepDegrees)))
+	sin, cos := math.Sincos(turn)
+	var p blank.Polygon
+	for i := range n {
+		y, x := math.Sincos(from + sweep*float64(i+1)/float64(n))
+		p = append(p, blank.Point{X: cx + rx*x*cos - ry*y*sin, Y: cy + rx*x*sin + ry*y*cos})
+	}
+	return p
+}

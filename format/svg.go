@@ -1,0 +1,184 @@
+package format
+
+import (
+	"encoding/xml"
+	"errors"
+	"io"
+	"strconv"
+	"strings"
+
+	"yellowparcel/core/blank"
+)
+
+const (
+	mostElements = 20_000
+	mostDepth    = 64
+	pixelsAnInch = 96
+)
+
+// readSVG reads the shapes of a drawing. Scripts, links, pictures and entities
+// are refused, and transforms, which would have to be undone by whoever drew it.
+func readSVG(text string) ([]blank.Polygon, error) {
+	d := xml.NewDecoder(strings.NewReader(text))
+	scale := 25.4 / pixelsAnInch
+	var list []blank.Polygon
+	depth, elements := 0, 0
+	for {
+		token, err := d.Token()
+		if errors.Is(err, io.EOF) {
+			break
+		}
+		if err != nil {
+			return nil, refuse("The SVG cannot be read (%v): save it anew as a plain SVG.", err)
+		}
+		switch t := token.(type) {
+		case xml.Directive:
+			return nil, refuse("The SVG declares a document type or entities, which are not read: save it as a plain SVG.")
+		case xml.EndElement:
+			depth--
+		case xml.StartElement:
+			depth++
+			if elements++; elements > mostElements || depth > mostDepth {
+				return nil, refuse("The SVG has too many parts, or they are nested too deep: leave only the card's outline in it.")
+			}
+			name := strings.ToLower(t.Name.Local)
+			attr := map[string]string{}
+			for _, a := range t.Attr {
+				attr[a.Name.Local] = a.Value
+			}
+			if err := refused(name, attr); err != nil {
+				return nil, err
+			}
+			if name == "svg" {
+				if scale, err = svgScale(attr); err != nil {
+					return nil, err
+				}
+				continue
+			}
+			shapes, err := svgShape(name, attr)
+			if err != nil {
+				return nil, err
+			}
+			for _, p := range shapes {
+				for i := range p {
+					p[i].X, p[i].Y = p[i].X*scale, p[i].Y*scale
+				}
+				list = append(list, p)
+			}
+		}
+	}
+	if len(list) == 0 {
+		return nil, refuse("There is no shape in the SVG: draw the outline as a path, polygon, rectangle, circle or ellipse.")
+	}
+	return list, nil
+}
+
+// refused names what is never followed or executed.
+func refused(name string, attr map[string]string) error {
+	switch name {
+	case "script", "foreignobject", "image", "use", "a", "iframe", "animate", "set":
+		return refuse("The SVG holds a <%s>, which is neither run nor followed: leave only the card's outline in it.", name)
+	}
+	for key := range attr {
+		if key == "transform" {
+			return refuse("A shape in the SVG is moved by a transform: flatten it in your drawing program, and save it anew.")
+		}
+		if strings.HasPrefix(strings.ToLower(key), "on") || key == "href" {
+			return refuse("The SVG holds links or scripts, which are neither run nor followed: save it as a plain SVG.")
+		}
+	}
+	return nil
+}
+
+// svgScale is how many millimetres a unit of the drawing is.
+func svgScale(attr map[string]string) (float64, error) {
+	width := strings.TrimSpace(attr["width"])
+	units := []struct {
+		suffix string
+		mm     float64
+	}{{"mm", 1}, {"cm", 10}, {"in", 25.4}, {"pt", 25.4 / 72}, {"px", 25.4 / pixelsAnInch}, {"", 25.4 / pixelsAnInch}}
+	size := 0.0
+	for _, u := range units {
+		if number, ok := strings.CutSuffix(width, u.suffix); ok && width != "" {
+			v, err := finite(number)
+			if err != nil {
+				return 25.4 / pixelsAnInch, nil // a percentage, say
+			}
+			size = v * u.mm
+			break
+		}
+	}
+	box, err := numbers(attr["viewBox"])
+	if err != nil {
+		return 0, err
+	}
+	if size > 0 && len(box) == 4 && box[2] > 0 {
+		return size / box[2], nil
+	}
+	return 25.4 / pixelsAnInch, nil
+}
+
+func svgShape(name string, attr map[string]string) ([]blank.Polygon, error) {
+	get := func(key string) (float64, error) {
+		if attr[key] == "" {
+			return 0, nil
+		}
+		return finite(strings.TrimSuffix(attr[key], "px"))
+	}
+	var v [6]float64
+	keys := map[string][]string{"rect": {"x", "y", "width", "height"}, "circle": {"cx", "cy", "r"}, "ellipse": {"cx", "cy", "rx", "ry"}}
+	for i, key := range keys[name] {
+		var err error
+		if v[i], err = get(key); err != nil {
+			return nil, err
+		}
+	}
+	const round = 6.283185307179586
+	switch name {
+	case "rect":
+		x, y, w, h := v[0], v[1], v[2], v[3]
+		return []blank.Polygon{{{X: x, Y: y}, {X: x + w, Y: y}, {X: x + w, Y: y + h}, {X: x, Y: y + h}}}, nil
+	case "circle":
+		return []blank.Polygon{arc(v[0], v[1], v[2], v[2], 0, 0, round)}, nil
+	case "ellipse":
+		return []blank.Polygon{arc(v[0], v[1], v[2], v[3], 0, 0, round)}, nil
+	case "polygon", "polyline":
+		list, err := numbers(attr["points"])
+		if err != nil {
+			return nil, err
+		}
+		var p blank.Polygon
+		for i := 0; i+1 < len(list); i += 2 {
+			p = append(p, blank.Point{X: list[i], Y: list[i+1]})
+		}
+		return []blank.Polygon{p}, nil
+	case "path":
+		return readPath(attr["d"])
+	}
+	return nil, nil
+}
+
+// numbers reads a list of finite numbers parted by spaces or commas.
+func numbers(text string) ([]float64, error) {
+	var list []float64
+	for _, f := range strings.FieldsFunc(text, func(r rune) bool { return r == ' ' || r == ',' || r == '\n' || r == '\t' || r == '\r' }) {
+		v, err := finite(f)
+		if err != nil {
+			return nil, err
+		}
+		if list = append(list, v); len(list) > 4*blank.MostCorners {
+			return nil, refuse("A shape in the SVG has more corners than can be worked with: simplify it.")
+		}
+	}
+	return list, nil
+}
+
+// finite reads a number that is one and not beyond any sheet.
+func finite(text string) (float64, error) {
+	v, err := strconv.ParseFloat(strings.TrimSpace(text), 64)
+	const most = 1e6
+	if err != nil || !(v > -most && v < most) {
+		return 0, refuse("“%.30s” is no usable number in a drawing of a card: look at the file.", text)
+	}
+	return v, nil
+}
