@@ -119,3 +119,26 @@ func TestCheckARecipe(t *testing.T) {
 	w.see(test("recipe-sentence"), "This makes no envelope: the left score lies off the sheet")
 	w.quiet()
 }
+
+// A pocket's scores in both ways of setting them, its options, and its liner.
+func TestPocketInDetail(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.station("Meteor-night thanks, square", "envelope")
+	w.click(test("choose-pocket"))
+	w.see(test("score"), "right tab\t3/4\tfrom the right")
+	w.pick("score-way-1")
+	w.see(test("score"), "right tab\t6 7/16\tfrom the left")
+	w.see(test("score-left"), "the safer way")
+	w.choose("pick-flap", "Rounded")
+	w.choose("pick-liner", "Kraft")
+	w.see(test("reading-liner"), "×")
+	w.fill("field-envelope.notch", "1/2")
+	w.click(test("tabs-on-back") + " input")
+	w.saved()
+	w.choose("pick-pocket", "1/8 ease, wide tabs")
+	w.see(test("headline"), "Score 1 from both sides")
+	w.fill("field-envelope.flap", "9")
+	w.see(test("notes"), "The flap of 9 is longer than the front")
+	w.quiet()
+}

@@ -90,6 +90,8 @@ func TestFigures(t *testing.T) {
 		limit(t, "answer to a key on "+station, time.Duration(p95*float64(time.Millisecond)), 100*time.Millisecond)
 	}
 
+	foldingFrames(t, w)
+
 	page, err := p.get("/")
 	if err != nil {
 		t.Fatal(err)
@@ -111,6 +113,34 @@ func TestFigures(t *testing.T) {
 	if total == 0 || total > 250_000 {
 		t.Errorf("the entry bundle is %d bytes compressed, want at most 250 kB", total)
 	}
+}
+
+// foldingFrames measures what a frame of the folding view takes: from the stage
+// being set to the frame that shows it.
+func foldingFrames(t *testing.T, w *window) {
+	t.Helper()
+	w.station("Lens fund thank-you", "envelope")
+	w.click(test("choose-box"))
+	w.pick("net-view-folding")
+	w.see(test("fold-step"), "Lying flat")
+	var took []float64
+	for _, v := range w.MustEval(`async () => {
+		const slider = document.querySelector('[data-test=fold-stage]')
+		const took = []
+		for (let i = 0; i <= 100; i++) {
+			const from = performance.now()
+			slider.value = String((i / 100) * Number(slider.max))
+			slider.dispatchEvent(new Event('input'))
+			await new Promise((done) => requestAnimationFrame(() => { document.querySelector('[data-test=folding]').getBoundingClientRect(); done(true) }))
+			took.push(performance.now() - from)
+		}
+		return took
+	}`).Arr() {
+		took = append(took, v.Num())
+	}
+	slices.Sort(took)
+	fmt.Printf("a frame of the folding view, box of 13 panels: median %.1f ms, 95th percentile %.1f ms\n", took[len(took)/2], took[len(took)*95/100])
+	limit(t, "a frame of the folding view", time.Duration(took[len(took)*95/100]*float64(time.Millisecond)), 50*time.Millisecond)
 }
 
 type counter int

@@ -36,6 +36,7 @@ func TestOddShapes(t *testing.T) {
 	w.see(test("ticket-card"), "2 7/8 × 4 13/16")
 	w.pick("view-nest")
 	w.see(test("odd"), "It is a rectangle after all")
+	w.see(test("nest-verdict"), "")
 	if got := w.measured("[data-part=odd-shape]", "across", 25.4); got < 2.828*25.4-.4 || got > 2.828*25.4+.4 {
 		t.Errorf("the odd shape measures %.2f mm across", got)
 	}

@@ -3,6 +3,7 @@ package e2e
 import (
 	"os"
 	"path/filepath"
+	"strings"
 	"testing"
 
 	"github.com/go-rod/rod/lib/proto"
@@ -53,4 +54,21 @@ func TestPictures(t *testing.T) {
 	w.pick("view-nest")
 	w.see(test("nest-verdict"), "")
 	take("nest")
+	w.goTo(strings.TrimSuffix(at, "card") + "envelope")
+	w.see(test("comparison-sentence"), "")
+	w.MustEval(`() => document.querySelector('.compare').scrollIntoView({ block: 'start', behavior: 'instant' })`)
+	take("comparison")
+	w.click(test("choose-tuck"))
+	w.pick("net-view-folding")
+	w.MustElement(test("fold-stage")).MustEval(`() => { this.value = 2.5; this.dispatchEvent(new Event('input')); window.scrollTo(0, 0) }`)
+	w.see(test("fold-step"), "3.")
+	take("folding")
+	w.station("Meteor-night thanks, square", "envelope")
+	w.click(test("check-recipe"))
+	for field, text := range map[string]string{"side1": "8 3/4", "side2": "8 3/4", "left": "3", "right": "8 3/8", "top": "3", "bottom": "8 3/8"} {
+		w.fill("field-recipe."+field, text)
+	}
+	w.see(test("recipe-reading"), "right to bottom ≈ 2 9/16")
+	w.MustEval(`() => { document.activeElement.blur(); document.querySelector('[data-test=recipe]').scrollIntoView({ block: 'start', behavior: 'instant' }) }`)
+	take("recipe")
 }

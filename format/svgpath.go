@@ -11,11 +11,10 @@ import (
 // pathReader walks along the d of an SVG path (SVG 1.1, section 8.3); curves
 // become corners.
 type pathReader struct {
-	numbers []float64
-	list    []blank.Polygon
-	now     blank.Polygon
-	at      blank.Point
-	start   blank.Point
+	list  []blank.Polygon
+	now   blank.Polygon
+	at    blank.Point
+	start blank.Point
 	// handle is the last control point, for the curves that go on from it.
 	handle blank.Point
 	last   byte

@@ -37,6 +37,8 @@ type Made struct {
 	// Flap is the height of the closing flap.
 	Flap   measure.Length
 	Scores []ScoreLine
+	// Ways are the ways of setting the scores; none where there is only one.
+	Ways []ScoreWay
 	// Cuts and Folds count the work.
 	Cuts, Folds int
 	// Ease and SeamError say what is lost when cuts and scores are off.
@@ -47,6 +49,14 @@ type Made struct {
 	Liner Rectangle
 	// Gap is how wide an opening the construction means to leave in the back.
 	Gap measure.Length
+}
+
+// ScoreWay is one way of setting the scores of a blank with straight edges, and
+// what is lost by it when cuts and scores are off.
+type ScoreWay struct {
+	Name       string
+	Scores     []ScoreLine
+	Ease, Seam Loss
 }
 
 // Rectangle is the size of a piece of paper.

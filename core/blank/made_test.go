@@ -234,6 +234,27 @@ func TestNetsThatCannotBeFolded(t *testing.T) {
 	}
 }
 
+// The two ways of scoring a pocket, with every error in turn put at t: what they
+// lose is what docs/sums.md says.
+func TestPocketWays(t *testing.T) {
+	s := Spec{Width: 6 * in, Height: 4 * in, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Pocket: ExactPocket}
+	m := NewPocket(s)
+	own, one := m.Ways[0], m.Ways[1]
+	if one.Scores[1].At != m.SheetWidth-m.Scores[1].At || one.Scores[3].Edge != "top" || one.Scores[3].At != m.SheetHeight-m.Scores[3].At {
+		t.Errorf("all from one edge: %+v", one.Scores)
+	}
+	// The width between two scores: sheet, left and right each off by one, or from
+	// one edge the two scores alone.
+	half := float64(in / 32)
+	near(t, "ease, own edges", float64(own.Ease.Worst)/half, 3+1, 1e-6)
+	near(t, "ease, one edge", float64(one.Ease.Worst)/half, 2+1, 1e-6)
+	near(t, "ease, own edges, rss", float64(own.Ease.RSS)/half, math.Sqrt(3), 1e-6)
+	near(t, "ease, one edge, rss", float64(one.Ease.RSS)/half, math.Sqrt2, 1e-6)
+	near(t, "tab, own edges", float64(own.Seam.Worst)/half, 1, 1e-6)
+	near(t, "far tab, one edge", float64(one.Seam.Worst)/half, 2, 1e-6)
+	near(t, "far tab, one edge, rss", float64(one.Seam.RSS)/half, math.Sqrt2, 1e-6)
+}
+
 // The ends of flaps: as high and as wide as asked, and what they cover.
 func TestFlapShapes(t *testing.T) {
 	s := Spec{Width: 6 * in, Height: 4*in + in/2, Style: sixteenth, Pocket: ThumbGapPocket, Adhesive: in / 4, Flap: 2 * in}
@@ -253,6 +274,45 @@ func TestFlapShapes(t *testing.T) {
 	s.Notch, s.Flap = 2*in, in
 	if m := NewPocket(s); !m.faulty(OpenBack) || !m.faulty(FlapShort) || m.Prove() != nil {
 		t.Errorf("a notch under a short flap: %v, %v", m.Faults, m.Prove())
+	}
+}
+
+// The regions of the face make up the face, the thickest is what Fold says, and
+// what has one layer is the hole.
+func TestRegions(t *testing.T) {
+	rng := rand.New(rand.NewPCG(41, 42))
+	for range 30 {
+		for name, m := range constructions(boxSpec(rng)) {
+			sum, open, most := 0.0, 0.0, 0
+			for _, r := range m.Net.Regions() {
+				sum += r.Outline.Area()
+				if most = max(most, r.Layers); r.Layers == 1 {
+					open += r.Outline.Area()
+				}
+			}
+			face := m.Net.Panels[0].Outline.Area()
+			if math.Abs(sum-face) > 1 {
+				t.Fatalf("%s: regions of %.2f mm² on a face of %.2f", name, sum, face)
+			}
+			if !strings.Contains(name, "notch") && !strings.Contains(name, "round") && (most != m.Folded.Layers || math.Abs(open-m.Folded.Hole) > 1) {
+				t.Fatalf("%s: at most %d layers and %.2f mm² open; folded, %d and %.2f", name, most, open, m.Folded.Layers, m.Folded.Hole)
+			}
+		}
+	}
+}
+
+// Six constructions for one card, each folded and proved, as a screen shows them.
+func BenchmarkSixConstructionsProved(b *testing.B) {
+	s := Spec{Width: 43 * in / 8, Height: 43 * in / 8, Thickness: in / 16, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, School: ExactSeam, Pocket: ExactPocket}
+	deep := s
+	deep.Gusset = s.Wall()
+	for b.Loop() {
+		cut, _ := NewCutDown(s, Bought{Width: 9 * in, Height: 6 * in}, false)
+		for _, m := range []Made{NewDiamond(s).Made(), NewPocket(s), NewPocket(deep), NewSquareBox(s), NewTuckBox(s), cut} {
+			if m.Prove() != nil {
+				b.Fatal("a construction breaks its promise")
+			}
+		}
 	}
 }
 

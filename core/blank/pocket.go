@@ -82,6 +82,7 @@ func NewPocket(s Spec) Made {
 	m.Cuts, m.Folds = 4+8, len(m.Scores) // the rectangle, two cuts to each corner
 	t := s.Style.Tick / 2
 	m.EaseError, m.SeamError = Loss{3*t + t, root(3, t)}, Loss{t, t}
+	m.Ways = m.edgeWays(t)
 	if s.TabsOnBack && p.wall == 0 {
 		m.Seam = p.tab
 	}
@@ -103,6 +104,26 @@ func (m *Made) pocketFaults(s Spec, p pocketSizes) {
 	}
 	if p.flap > p.front {
 		m.fault(FlapTooLong, p.flap, p.front)
+	}
+}
+
+// edgeWays are the two ways to set the scores of a pocket: each from the edge
+// that it is next to, or all from one edge a direction, which spares the ease
+// the error of the sheet's own size and puts it into the far tab.
+func (m Made) edgeWays(t measure.Length) []ScoreWay {
+	opposite := map[string]string{"right": "left", "bottom": "top"}
+	size := map[string]measure.Length{"right": m.SheetWidth, "bottom": m.SheetHeight}
+	one := make([]ScoreLine, len(m.Scores))
+	for i, s := range m.Scores {
+		if edge, far := opposite[s.Edge]; far {
+			s.At, s.Edge = size[s.Edge]-s.At, edge
+		}
+		one[i] = s
+	}
+	// One more t off the ease at worst is the card's own cut.
+	return []ScoreWay{
+		{"each from the edge next to it", m.Scores, Loss{3*t + t, root(3, t)}, Loss{t, t}},
+		{"all from one edge", one, Loss{2*t + t, root(2, t)}, Loss{2 * t, root(2, t)}},
 	}
 }
 

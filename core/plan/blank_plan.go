@@ -29,6 +29,8 @@ type BlankPlan struct {
 	Sentence Sentence    `json:"sentence"`
 	Notes    []Note      `json:"notes"`
 	Drawing  string      `json:"drawing"`
+	// ScoreWays are the ways of setting them, where there are several.
+	ScoreWays []ScoreWayPlan `json:"scoreWays"`
 	// Folds are the stages of folding it.
 	Folds []FoldStep `json:"folds"`
 }
@@ -69,6 +71,18 @@ type Dimension struct {
 	Nm    measure.Length `json:"nm"`
 }
 
+// ScoreWayPlan is one way of setting the scores of a blank with straight edges.
+type ScoreWayPlan struct {
+	Name      string      `json:"name"`
+	Scores    []ScoreText `json:"scores"`
+	EaseRSS   Shown       `json:"easeRss"`
+	EaseWorst Shown       `json:"easeWorst"`
+	SeamRSS   Shown       `json:"seamRss"`
+	SeamWorst Shown       `json:"seamWorst"`
+	// Safer marks the way that leaves more of what is scarcer.
+	Safer bool `json:"safer"`
+}
+
 // ScoreText is one score of a blank that has its scores measured from its edges.
 type ScoreText struct {
 	Name string `json:"name"`
@@ -90,7 +104,7 @@ func (m maker) blank(c candidate, d blank.Diamond) BlankPlan {
 	p := BlankPlan{
 		Sheet: m.shown(d.Sheet), Exact: m.shown(d.Exact),
 		EaseWidth: m.shown(e.EaseWidth), EaseHeight: m.shown(e.EaseHeight),
-		Seam: m.shown(e.Seam), Overlap: m.shown(e.Overlap), Way: d.Chosen().ID, Net: e.Net, Scores: []ScoreText{},
+		Seam: m.shown(e.Seam), Overlap: m.shown(e.Overlap), Way: d.Chosen().ID, Net: e.Net, Scores: []ScoreText{}, ScoreWays: []ScoreWayPlan{},
 	}
 	p.Closed.Width, p.Closed.Height = m.shown(e.Width), m.shown(e.Height)
 	for _, w := range d.Ways {
@@ -234,7 +248,7 @@ func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
 		seam,
 		{"overlap", "Flap overlap", show(e.Overlap), "over the bottom flap, at the centre"},
 		{"worst", "Worst case", show(measure.Length(w.EaseWorst.Nm)), fmt.Sprintf("ease left, if all is %s off", m.fine().Show(m.style.Tick/2))},
-		{"layers", "Layers of paper", number(e.Folded.Layers), "where most lie on each other"},
+		m.layersReading(e.Net, e.Folded.Layers),
 	}
 	if e.Overlap < 0 {
 		list[3].Note = "short of the bottom flap: it seals on the sides"

@@ -79,6 +79,11 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 			t.Errorf("%s: blanks to cut: %q", tt.id, cut)
 		}
 	}
+	j.Envelope.Construction = plan.CutDown
+	// One seam of 3/4 and half of 1/4 and 0.85 mm.
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "mark ≈ 7⁄8 beyond each of its sides") {
+		t.Errorf("without sums: %s", n)
+	}
 	j.Envelope.Construction = "origami"
 	if len(j.Check(shop)) != 1 {
 		t.Error("an unknown construction is accepted")
@@ -165,6 +170,10 @@ func TestPocketOptions(t *testing.T) {
 	}
 	if s := stockOf(t, p, "pattern-130"); s.Pieces[0].Name != "Envelope liner" {
 		t.Errorf("liners to cut: %+v", s.Pieces)
+	}
+	ways := p.Envelope.Blank.ScoreWays
+	if len(ways) != 2 || !ways[1].Safer || ways[0].Safer || ways[1].Scores[1].Edge != "from the left" || ways[1].EaseWorst.Nm <= ways[0].EaseWorst.Nm {
+		t.Errorf("ways to score: %+v", ways)
 	}
 	outline := len(p.Envelope.Blank.Net.Outline)
 	got.Envelope.FlapShape = blank.RoundFlap

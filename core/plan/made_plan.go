@@ -15,12 +15,9 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 	p := BlankPlan{
 		Sheet: m.shown(made.SheetWidth), Exact: m.shown(made.SheetWidth),
 		EaseWidth: m.shown(made.EaseWidth), EaseHeight: m.shown(made.EaseHeight), Seam: m.shown(made.Seam), Overlap: m.shown(made.Overlap),
-		Ways: []WayPlan{}, Net: made.Net, Readings: []Reading{}, Dimensions: []Dimension{}, Notes: []Note{}, Scores: []ScoreText{},
+		Ways: []WayPlan{}, Net: made.Net, Readings: []Reading{}, Dimensions: []Dimension{}, Notes: []Note{}, Scores: scoreTexts(m, made.Scores), ScoreWays: m.scoreWays(made),
 	}
 	p.Closed.Width, p.Closed.Height = m.shown(made.Width), m.shown(made.Height)
-	for _, s := range made.Scores {
-		p.Scores = append(p.Scores, ScoreText{s.Name, "from the " + s.Edge, m.shown(s.At)})
-	}
 	p.Sentence = m.madeSentence(c)
 	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
 	closed := "lying flat"
@@ -34,7 +31,7 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 		{"seam", "Seam", show(made.Seam), fmt.Sprintf("%s needs %s", lower(a.Name), show(a.Width))},
 		{"overlap", "Flap overlap", show(made.Overlap), "of the closing flap"},
 		{"worst", "Worst case", show(worst), fmt.Sprintf("ease left, if all is %s off; %s at root-sum-square", m.fine().Show(m.style.Tick/2), show(min(made.EaseWidth, made.EaseHeight)-made.EaseError.RSS))},
-		{"layers", "Layers of paper", number(made.Folded.Layers), "where most lie on each other"},
+		m.layersReading(made.Net, made.Folded.Layers),
 	}
 	if c.strip {
 		p.Readings = append(p.Readings, Reading{"throat", "Between the strips", show(made.Throat()), "clear at the throat"})
@@ -47,6 +44,49 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 	p.Drawing = fmt.Sprintf("%s, %s %s, lying flat with its inside up: %s. The folds are made in the order of their numbers.", constructionNames[c.id], m.by(made.SheetWidth, made.SheetHeight), m.style.Unit, m.partsWords(made))
 	p.Folds = foldSteps(made.Net)
 	return p
+}
+
+func scoreTexts(m maker, scores []blank.ScoreLine) []ScoreText {
+	list := []ScoreText{}
+	for _, s := range scores {
+		list = append(list, ScoreText{s.Name, "from the " + s.Edge, m.shown(s.At)})
+	}
+	return list
+}
+
+// scoreWays sets the ways of scoring side by side, what each leaves of ease and
+// seam when cuts and scores are off, and marks the safer: the one that leaves
+// more of what runs out first.
+func (m maker) scoreWays(made blank.Made) []ScoreWayPlan {
+	list := []ScoreWayPlan{}
+	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	ease := min(made.EaseWidth, made.EaseHeight)
+	best, most := 0, measure.Length(0)
+	for i, w := range made.Ways {
+		list = append(list, ScoreWayPlan{
+			Name: w.Name, Scores: scoreTexts(m, w.Scores), EaseRSS: m.shown(ease - w.Ease.RSS), EaseWorst: m.shown(ease - w.Ease.Worst),
+			SeamRSS: m.shown(made.Seam - w.Seam.RSS), SeamWorst: m.shown(made.Seam - w.Seam.Worst),
+		})
+		if left := min(ease-w.Ease.Worst, made.Seam-a.Width-w.Seam.Worst); i == 0 || left > most {
+			best, most = i, left
+		}
+	}
+	if len(list) > 0 {
+		list[best].Safer = true
+	}
+	return list
+}
+
+// layersReading says how many layers of paper lie on each other, and over how
+// much of the face.
+func (m maker) layersReading(n blank.Net, most int) Reading {
+	face, thick := n.Panels[0].Outline.Area(), 0.0
+	for _, r := range n.Regions() {
+		if r.Layers == most {
+			thick += r.Outline.Area()
+		}
+	}
+	return Reading{"layers", "Layers of paper", number(most), fmt.Sprintf("where most lie on each other, %s of the face", percent(thick/face))}
 }
 
 func (m maker) madeSentence(c candidate) Sentence {
@@ -93,6 +133,12 @@ func (m maker) madeNotes(c candidate) []Note {
 			add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 		}
 		notes = append(notes, m.stockNotes(stock)...)
+	}
+	if c.id == CutDown {
+		add(Fine, "Without sums: lay the card in the middle, mark %s beyond each of its sides (one seam and half of ease and thickness), and cut on the marks.", show(c.made.Seam+(m.job.Envelope.Ease+m.thick.Used)/2))
+		if whole := m.judge(closed{width: c.from.Outer.Width, height: c.from.Outer.Height, thickness: m.closed(c).thickness, stock: m.closed(c).stock, area: c.made.Net.Sheet.Area()}); whole.rank < c.post.rank {
+			add(Trouble, "Whole it would go as %s; cut down it goes as %s: check the post before cutting.", whole.short, c.post.short)
+		}
 	}
 	return append(notes, m.whatWould(c)...)
 }

@@ -145,6 +145,7 @@ export interface components {
             notes: components["schemas"]["Note"][];
             overlap: components["schemas"]["Shown"];
             readings: components["schemas"]["Reading"][];
+            scoreWays: components["schemas"]["ScoreWayPlan"][];
             scores: components["schemas"]["ScoreText"][];
             seam: components["schemas"]["Shown"];
             sentence: components["schemas"]["Sentence"];
@@ -864,6 +865,15 @@ export interface components {
             at: components["schemas"]["Shown"];
             edge: string;
             name: string;
+        };
+        ScoreWayPlan: {
+            easeRss: components["schemas"]["Shown"];
+            easeWorst: components["schemas"]["Shown"];
+            name: string;
+            safer: boolean;
+            scores: components["schemas"]["ScoreText"][];
+            seamRss: components["schemas"]["Shown"];
+            seamWorst: components["schemas"]["Shown"];
         };
         SectionPart: {
             foam: boolean;

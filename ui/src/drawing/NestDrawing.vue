@@ -89,6 +89,14 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
         :height="card.h * s"
         data-part="nest-card"
       />
+      <path
+        v-if="outline?.length"
+        class="drawn drawn-cut odd"
+        :d="
+          outline.map((p, i) => `${i ? 'L' : 'M'}${(card.x + p.x) * s} ${(card.y + p.y) * s}`).join('') + 'Z'
+        "
+        data-part="odd-shape"
+      />
       <text class="drawing-text name" text-anchor="middle" :x="(out.w / 2) * s" :y="(out.h / 2) * s - 6">
         {{ size }}
       </text>

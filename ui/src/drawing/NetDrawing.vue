@@ -42,7 +42,7 @@ const extent = (points: Point[], axis: 'x' | 'y') =>
 
 const beside = computed(() => props.dimensions.some((d) => d.id.startsWith('beside')))
 
-const roomy = 20 // pixels that a panel's name needs
+const roomy = 32 // pixels that a panel's name needs
 
 const face = computed(() => middle(props.net.panels[0]?.outline ?? []))
 // A flap is named near its crease, where no glue is.

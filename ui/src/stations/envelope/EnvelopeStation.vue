@@ -15,6 +15,7 @@ import StationLayout from '../StationLayout.vue'
 import BoughtList from './BoughtList.vue'
 import ComparisonStrip from './ComparisonStrip.vue'
 import RecipeCheck from './RecipeCheck.vue'
+import ScoreTable from './ScoreTable.vue'
 import WaysOfScoring from './WaysOfScoring.vue'
 
 const props = defineProps<{ job: JobInHand }>()
@@ -89,15 +90,7 @@ function set(change: Partial<Job['envelope']>) {
         note="at least; the card asks for its thickness and 1⁄16 in"
       />
     </div>
-    <table v-if="blank.scores.length" class="numbers-table scores">
-      <tbody>
-        <tr v-for="sc in blank.scores" :key="sc.name + sc.edge" data-test="score">
-          <th scope="row" class="words">{{ sc.name }}</th>
-          <td class="at">{{ sc.at.text }}</td>
-          <td class="words soft">{{ sc.edge }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <ScoreTable v-if="blank.scores.length" :scores="blank.scores" :ways="blank.scoreWays" />
     <PickRow
       v-if="kind === 'pocket' || kind === 'gusset'"
       label="Size by"
@@ -204,13 +197,6 @@ function set(change: Partial<Job['envelope']>) {
 .wishes {
   display: grid;
   gap: 8px;
-}
-.scores {
-  max-width: 560px;
-}
-.at {
-  font-size: 22px;
-  font-weight: 650;
 }
 .readings,
 .wishes {

@@ -1,0 +1,104 @@
+package plan
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
+	"yellowparcel/core/mail"
+)
+
+// Check refuses a job that no plan can be made of, naming each field.
+func (j Job) Check(shop Shop) []Problem {
+	var list []Problem
+	add := func(path string, err error) {
+		if err != nil {
+			list = append(list, Problem{Path: path, Message: err.Error()})
+		}
+	}
+	style := shop.Style()
+	for _, f := range j.lengthFields() {
+		at := f.at(&j)
+		if at == nil {
+			continue
+		}
+		err := f.bounds(*at, style)
+		// A layer that its border eats is told of in the plan; the job stands.
+		if err == nil && f.check != nil && !strings.HasPrefix(f.path, "parts.") {
+			err = f.check(j, shop, style)
+		}
+		add(f.path, err)
+	}
+	if j.Count < 1 || j.Count > mostCount {
+		add("count", refuse("A job makes from 1 to %d cards: type a number between.", mostCount))
+	}
+	if !j.Card.Fold.Valid() {
+		add("card.fold", refuse("The fold “%s” is not known: choose one of the list.", clip(string(j.Card.Fold))))
+	}
+	if n := j.panels(); n < card.LeastPanels || n > card.MostPanels {
+		add("card.panels", refuse("From %d to %d panels can be planned: type a number between.", card.LeastPanels, card.MostPanels))
+	}
+	if !slices.Contains(Constructions(), j.construction()) {
+		add("envelope.construction", refuse("The construction “%s” is not known: choose one of the list.", clip(string(j.Envelope.Construction))))
+	}
+	if p := j.Envelope.Pocket; p != "" && !slices.Contains(blank.PocketSchools(), p) {
+		add("envelope.pocket", refuse("The school “%s” of the pocket is not known: choose thumb, close or exact.", clip(string(p))))
+	}
+	if f := j.Envelope.FlapShape; f != "" && !slices.Contains(blank.FlapShapes(), f) {
+		add("envelope.flapShape", refuse("The flap “%s” is not known: choose square, pointed, blunt or round.", clip(string(f))))
+	}
+	if _, ok := shop.stock(j.Envelope.Liner); !ok && j.Envelope.Liner != "" {
+		add("envelope.liner", refuse("The liner's paper “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Liner)))
+	}
+	if !slices.Contains(blank.Schools(), j.Envelope.School) {
+		add("envelope.school", refuse("The school “%s” is not known: choose exact, diagonal or notch.", clip(string(j.Envelope.School))))
+	}
+	if !slices.Contains(blank.WayIDs(), j.Envelope.Way) {
+		add("envelope.way", refuse("The way of scoring “%s” is not known: choose pair, corners, centre, edges or notch.", clip(string(j.Envelope.Way))))
+	}
+	if o := j.Card.Outline; len(o) > 0 {
+		if err := blank.CheckOutline(o); err != nil {
+			add("card.outline", refuse("%s.", capital(err.Error())))
+		}
+	}
+	if r := j.Card.Room; r != "" && r != AsBlock && r != AsHeap {
+		add("card.room", refuse("“%s” is no way to count thickness: choose block or heap.", clip(string(r))))
+	}
+	if _, ok := shop.sheet(j.Paper.Have); j.Paper.Have != "" && !ok {
+		add("paper.have", refuse("The sheet “%s” is not on the shelf: choose one that is.", clip(j.Paper.Have)))
+	}
+	if _, ok := shop.stock(j.Envelope.Stock); !ok {
+		add("envelope.stock", refuse("The envelope's paper “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Stock)))
+	}
+	if _, ok := shop.adhesive(j.Envelope.Adhesive); !ok {
+		add("envelope.adhesive", refuse("The adhesive “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Adhesive)))
+	}
+	if _, ok := mail.RulebookByID(j.Post.Destination); !ok && j.Post.Destination != ByHand {
+		add("post.destination", refuse("There is no rulebook “%s”: choose another destination.", clip(j.Post.Destination)))
+	}
+	return append(append(list, j.checkStart(shop)...), j.checkParts(shop)...)
+}
+
+func (j Job) checkParts(shop Shop) []Problem {
+	var list []Problem
+	for i, p := range j.Parts {
+		path := fmt.Sprintf("parts.%d.", i)
+		if (p.Kind != BasePart && p.Kind != LayerPart && p.Kind != LinerPart) || (p.Kind == BasePart) != (i == 0) {
+			list = append(list, Problem{Path: path + "kind", Message: "The first part is the base and every other one a layer or a liner: change the order."})
+		}
+		if _, ok := shop.stock(p.Stock); !ok {
+			list = append(list, Problem{Path: path + "stock", Message: fmt.Sprintf("The paper “%s” of part “%s” is not on the shelf: choose one that is.", clip(p.Stock), clip(p.Name))})
+		}
+	}
+	for i, p := range j.Parts {
+		if p.Ready < 0 || p.Ready > mostCount {
+			list = append(list, Problem{Path: fmt.Sprintf("parts.%d.ready", i), Message: fmt.Sprintf("From 0 to %d pieces may be cut already: type a number between.", mostCount)})
+		}
+	}
+	if len(j.Parts) == 0 {
+		list = append(list, Problem{Path: "parts", Message: "A card needs at least its base: add one."})
+	}
+	return list
+}
