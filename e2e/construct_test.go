@@ -136,7 +136,7 @@ func TestPocketInDetail(t *testing.T) {
 	w.fill("field-envelope.notch", "1/2")
 	w.click(test("tabs-on-back") + " input")
 	w.saved()
-	w.choose("pick-pocket", "1/8 ease, wide tabs")
+	w.choose("pick-pocket", "1⁄8 ease, wide tabs")
 	w.see(test("headline"), "Score 1 from both sides")
 	w.fill("field-envelope.flap", "9")
 	w.see(test("notes"), "The flap of 9 is longer than the front")

@@ -10,10 +10,21 @@ type Bought struct {
 	Pointed bool
 }
 
-// NewCutDown works out a bought envelope made narrower for the card: what is cut
-// off each side, or off one side, and the seams that close it again. It is false
-// when the card does not go in.
+// NewCutDown works out a bought envelope made narrower for the card, and draws
+// and folds it. It is false when the card does not go in.
 func NewCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
+	m, ok := MeasureCutDown(s, b, oneSide)
+	if !ok {
+		return m, false
+	}
+	m.Net = cutDownNet(m, s.Seam.Millimetres(), (b.Width - m.Width).Millimetres(), oneSide)
+	return m.folded(), true
+}
+
+// MeasureCutDown works out what is cut off each side, or off one side, and the
+// seams that close it again, without drawing it: enough to choose among many
+// envelopes. It is false when the card does not go in.
+func MeasureCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
 	seams := measure.Length(2)
 	if oneSide {
 		seams = 1
@@ -56,8 +67,7 @@ func NewCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
 	}
 	t := s.Style.Tick / 2
 	m.EaseError, m.SeamError = Loss{2*t + t, root(2, t)}, Loss{t, t}
-	m.Net = cutDownNet(m, s.Seam.Millimetres(), off.Millimetres(), oneSide)
-	return m.folded(), true
+	return m, true
 }
 
 // cutDownNet draws the envelope opened out at its bottom, with the strips that

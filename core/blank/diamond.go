@@ -69,6 +69,9 @@ type Spec struct {
 	Notch measure.Length
 	// TabsOnBack hangs a pocket's tabs on its back instead of its front.
 	TabsOnBack bool
+	// Double puts two creases the card's thickness apart in place of each single
+	// one of a pocket, centred on it, so that sheet and seams stay the same.
+	Double bool
 }
 
 // FlapShape is the shape of a closing flap.

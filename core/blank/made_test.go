@@ -79,6 +79,9 @@ func constructions(s Spec) map[string]Made {
 		list["tabs on the back, round flap "+string(school)] = NewPocket(odd)
 		odd.TabsOnBack, odd.FlapShape, odd.Corner = false, PointedFlap, in/4
 		list["pointed flap, round corners "+string(school)] = NewPocket(odd)
+		double := s
+		double.Double = true
+		list["two creases "+string(school)] = NewPocket(double)
 		gusset := s
 		gusset.Gusset = s.Wall()
 		list["gusset "+string(school)] = NewPocket(gusset)
@@ -253,6 +256,27 @@ func TestPocketWays(t *testing.T) {
 	near(t, "tab, own edges", float64(own.Seam.Worst)/half, 1, 1e-6)
 	near(t, "far tab, one edge", float64(one.Seam.Worst)/half, 2, 1e-6)
 	near(t, "far tab, one edge, rss", float64(one.Seam.RSS)/half, math.Sqrt2, 1e-6)
+}
+
+// Two creases in place of each: the same sheet, the same room for the card, and
+// walls as deep as it.
+func TestTwoCreases(t *testing.T) {
+	s := Spec{Width: 6 * in, Height: 4 * in, Thickness: 3 * in / 16, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Pocket: ExactPocket}
+	one := NewPocket(s)
+	s.Double = true
+	two := NewPocket(s)
+	if two.SheetWidth != one.SheetWidth || two.SheetHeight != one.SheetHeight || two.Depth != in/8 {
+		t.Errorf("%v x %v and %v deep, plain %v x %v", two.SheetWidth, two.SheetHeight, two.Depth, one.SheetWidth, one.SheetHeight)
+	}
+	if one.EaseWidth != two.EaseWidth || one.EaseHeight != two.EaseHeight {
+		t.Errorf("ease %v, plain %v", two.EaseWidth, one.EaseWidth)
+	}
+	if len(two.Scores) != 8 || two.Scores[4].At-two.Scores[0].At != two.Depth || two.Scores[0].At+two.Depth/2 != one.Scores[0].At {
+		t.Errorf("scores %+v", two.Scores)
+	}
+	if err := two.Prove(); err != nil {
+		t.Error(err)
+	}
 }
 
 // The ends of flaps: as high and as wide as asked, and what they cover.

@@ -29,10 +29,10 @@ const flapClear = measure.Inch / 8
 
 // pocketSizes follows the school; everything is a tick. The gusset is the depth
 // of walls between front and back; zero for none.
-func (s Spec) pocketSizes() pocketSizes {
+func (s Spec) pocketSizes() (p pocketSizes) {
 	up := func(l measure.Length) measure.Length { return l.Up(s.Style.Tick) }
 	thick := max(0, s.Thickness-s.Gusset)
-	p := pocketSizes{wall: up(s.Gusset)}
+	p.wall = up(s.Gusset)
 	eighth := measure.Inch / 8
 	switch s.Pocket {
 	case ThumbGapPocket:
@@ -52,6 +52,7 @@ func (s Spec) pocketSizes() pocketSizes {
 	gap := p.front - p.back
 	p.width, p.front = up(max(p.width, s.LeastWidth)+s.wider()), up(max(p.front, s.LeastHeight)+s.wider())
 	p.back, p.tab = up(p.front-gap), up(p.tab)
+	defer p.double(s)
 	if s.Flap > 0 {
 		p.flap = s.Flap
 	}
@@ -61,6 +62,24 @@ func (s Spec) pocketSizes() pocketSizes {
 		p.flap = min(p.flap+s.SheetLength-length, p.front).Down(s.Style.Tick)
 	}
 	return p
+}
+
+// double moves half the card's thickness from both sides of every crease into a
+// wall between two creases.
+func (p *pocketSizes) double(s Spec) {
+	if !s.Double || p.wall > 0 || s.Thickness == 0 {
+		return
+	}
+	// Down to a tick: what the walls do not take of the thickness comes off the
+	// ease as before.
+	half := (s.Thickness / 2).Down(s.Style.Tick)
+	if half == 0 || half >= min(p.tab, p.back, p.flap) {
+		return // there is nothing left to fold
+	}
+	p.wall = 2 * half
+	p.width, p.front = p.width-2*half, p.front-2*half
+	// The back ends at the throat at the latest.
+	p.back, p.flap, p.tab = min(p.back-half, p.front), p.flap-half, p.tab-half
 }
 
 // NewPocket works out a tabbed pocket: from the top the flap, the front with a
@@ -74,10 +93,12 @@ func NewPocket(s Spec) Made {
 	m.Seam, m.Overlap = p.tab-s.Sliver, p.flap-max(0, p.front-p.back)
 	m.Net = pocketNet(p, s)
 	m.Scores = []ScoreLine{{"left tab", "left", p.tab}, {"right tab", "right", p.tab}, {"flap", "top", p.flap}, {"back", "bottom", p.back}}
+	if p.wall > 0 && s.Gusset > 0 {
+		m.fault(SlitCorners, p.wall, 0)
+	}
 	if p.wall > 0 {
 		m.Scores = append(m.Scores, ScoreLine{"left wall", "left", p.tab + p.wall}, ScoreLine{"right wall", "right", p.tab + p.wall},
 			ScoreLine{"throat wall", "top", p.flap + p.wall}, ScoreLine{"bottom wall", "bottom", p.back + p.wall})
-		m.fault(SlitCorners, p.wall, 0)
 	}
 	m.Cuts, m.Folds = 4+8, len(m.Scores) // the rectangle, two cuts to each corner
 	t := s.Style.Tick / 2

@@ -3,6 +3,7 @@ package plan
 import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/cutting"
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
@@ -45,7 +46,7 @@ func (m maker) blankSpec() blank.Spec {
 		Style: m.style, School: j.Envelope.School, Way: j.Envelope.Way,
 		Board:    blank.Board{CornerAt: m.shop.Tools.CornerAt, NotchDepth: m.shop.Tools.NotchDepth},
 		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: measure.Inch / 32,
-		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack,
+		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double,
 	}
 	if s.Pocket == "" {
 		s.Pocket = blank.ExactPocket
@@ -152,11 +153,12 @@ func (m maker) choose(list []candidate) candidate {
 func (m maker) cutDown(s blank.Spec) (best blank.Made, from FitPlan, ok bool) {
 	caliper, _ := m.shop.stock(soldPaper)
 	s.Caliper, s.LeastWidth, s.LeastHeight = caliper.Caliper, 0, 0
+	var chosen blank.Bought
 	for _, f := range m.shop.formats() {
 		if id := m.job.Envelope.CutFrom; id != "" && id != f.ID {
 			continue
 		}
-		made, can := blank.NewCutDown(s, blank.Bought{Width: f.Width, Height: f.Height, Pointed: f.Family == "bar"}, m.job.Envelope.OneSide)
+		made, can := blank.MeasureCutDown(s, bought(f), m.job.Envelope.OneSide)
 		if !can {
 			continue
 		}
@@ -164,9 +166,17 @@ func (m maker) cutDown(s blank.Spec) (best blank.Made, from FitPlan, ok bool) {
 			best, ok = made, true
 			from = FitPlan{ID: f.ID, Name: f.Name, Size: m.by(f.Width, f.Height), Owned: f.Owned}
 			from.Outer.Width, from.Outer.Height = f.Width, f.Height
+			chosen = bought(f)
 		}
 	}
+	if ok {
+		best, ok = blank.NewCutDown(s, chosen, m.job.Envelope.OneSide)
+	}
 	return best, from, ok
+}
+
+func bought(f envelope.Format) blank.Bought {
+	return blank.Bought{Width: f.Width, Height: f.Height, Pointed: f.Family == "baronial"}
 }
 
 // onSheet finds the smallest sheet that gives a blank.

@@ -139,6 +139,11 @@ func TestWhatWouldDo(t *testing.T) {
 	if n := notes(p.Envelope.Blank.Notes); !strings.Contains(n, "score every crease twice") {
 		t.Errorf("a thick card in a flat pocket: %s", n)
 	}
+	j.Envelope.Double = true
+	if b := plan.Make(j, shop).Envelope.Blank; strings.Contains(notes(b.Notes), "score every crease twice") || b.Readings[0].Note != "3⁄8 deep" || !strings.Contains(b.Sentence.Text, "and each again 3⁄8 further in.") || len(b.Scores) != 8 {
+		t.Errorf("two creases: %s, %+v", notes(b.Notes), b.Scores)
+	}
+	j.Envelope.Double = false
 	if best := p.Envelope.Comparison.Rows[0]; best.Recommended && best.Depth == "" {
 		t.Errorf("for a thick card: %+v", best)
 	}

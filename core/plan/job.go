@@ -153,6 +153,8 @@ type EnvelopeWish struct {
 	Corner     measure.Length  `json:"corner,omitempty"`
 	Notch      measure.Length  `json:"notch,omitempty"`
 	TabsOnBack bool            `json:"tabsOnBack,omitempty"`
+	// Double puts two creases in place of each, the card's thickness apart.
+	Double bool `json:"double,omitempty"`
 	// Liner is the stock of a liner; empty for none.
 	Liner string `json:"liner,omitempty" maxLength:"40"`
 	// Mailable makes the envelope a plain rectangle, the card held by strips.

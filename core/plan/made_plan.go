@@ -105,7 +105,12 @@ func (m maker) madeSentence(c candidate) Sentence {
 	case Gusset:
 		return say("Cut [%s]. Score twice, [%s] apart, at both sides, throat and bottom: the walls stand up.", m.by(made.SheetWidth, made.SheetHeight), show(made.Depth))
 	}
-	return say("Cut [%s]. Score [%s] from both sides, [%s] from the flap's end and [%s] from the other.", m.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3))
+	s := say("Cut [%s]. Score [%s] from both sides, [%s] from the flap's end and [%s] from the other", m.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3))
+	if made.Depth > 0 {
+		more := say(", and each again [%s] further in.", show(made.Depth))
+		return Sentence{s.Text + more.Text, append(s.Spans, more.Spans...)}
+	}
+	return s.then(".")
 }
 
 // madeNotes says what is wrong with a construction, and what would help where
@@ -126,7 +131,7 @@ func (m maker) madeNotes(c candidate) []Note {
 		add(tone, "%s", text)
 	}
 	if c.made.Depth == 0 && m.thick.Used > measure.Inch/8 {
-		add(Care, "At %s thick, score every crease twice, %s apart, or take a construction with walls.", show(m.thick.Used), show(m.thick.Used))
+		add(Care, "At %s thick, score every crease twice, that far apart, or take a construction with walls.", show(m.thick.Used))
 	}
 	if stock, _ := m.shop.stock(m.job.Envelope.Stock); c.id != CutDown {
 		if stock.GSM > 170 && c.made.Depth == 0 {

@@ -333,6 +333,7 @@ export interface components {
             cutFrom?: string;
             /** Format: int64 */
             depth?: number;
+            double?: boolean;
             /** Format: int64 */
             ease: number;
             /** Format: int64 */

@@ -55,8 +55,9 @@ interface Drawn {
   name: string
   points: Vec[]
   depth: number
-  kind: 'face' | 'panel' | 'card'
+  kind: 'face' | 'panel' | 'card' | 'glue'
   inside: boolean
+  lift: number
 }
 
 /** How high panels that lie flat on each other are drawn apart, in millimetres. */
@@ -80,9 +81,29 @@ const drawn = computed(() => {
         points.reduce((s, v) => s + v[2], 0) / points.length + (crease ? crease.order * 0.01 * part : -1),
       kind: i === 0 ? 'face' : 'panel',
       inside: turnsLeft(points),
+      lift,
     }
   })
-  return [...list, ...cardSides()].sort((a, b) => a.depth - b.depth)
+  const glue = props.net.glue
+    .filter((g) => where.has(g.panel))
+    .map((g, i): Drawn => {
+      const pose = where.get(g.panel)!
+      const on = list.find((d) => d.id === g.panel)!
+      const space = g.zone.map((q) => pose(q))
+      const lift = on.lift
+      const points = space.map((v): Vec => [v[0], v[1], v[2] + lift]).map(project)
+      return {
+        id: `glue-${i}`,
+        name: 'glue',
+        points,
+        depth: on.depth + 0.005,
+        kind: 'glue',
+        inside: true,
+        lift,
+      }
+    })
+    .filter((g) => turnsLeft(g.points))
+  return [...list, ...glue, ...cardSides()].sort((a, b) => a.depth - b.depth)
 })
 
 function turnsLeft(points: Vec[]) {
@@ -113,6 +134,7 @@ function cardSides(): Drawn[] {
     depth: points.reduce((s, v) => s + v[2], 0) / points.length - 0.4,
     kind: 'card',
     inside: true,
+    lift: 0,
   }))
 }
 
@@ -221,6 +243,13 @@ svg {
 }
 .outside {
   fill: var(--kraft-deep);
+}
+.glue {
+  fill: var(--glue);
+  fill-opacity: 0.35;
+  stroke: var(--glue);
+  stroke-width: 1;
+  stroke-dasharray: 3 3;
 }
 .card {
   fill: var(--sheet);

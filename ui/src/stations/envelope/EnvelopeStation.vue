@@ -128,6 +128,13 @@ function set(change: Partial<Job['envelope']>) {
         data-test="tabs-on-back"
         @update:model-value="set({ tabsOnBack: !!$event })"
       />
+      <v-checkbox
+        v-if="kind === 'pocket'"
+        :model-value="!!wish.envelope.double"
+        label="Two creases in place of each, as far apart as the card is thick"
+        data-test="double"
+        @update:model-value="set({ double: !!$event })"
+      />
       <PickRow
         label="Liner"
         name="liner"
