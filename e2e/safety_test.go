@@ -251,3 +251,27 @@ func TestStartsThatCannotBe(t *testing.T) {
 		}
 	}
 }
+
+// At 800 pixels nothing runs off the page sideways, on any station and page, in
+// the unit that writes the longest sizes.
+func TestNothingRunsOffANarrowPage(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := openIn(t, browser(t), p, "/", 800, 1000)
+	w.see(test("job"), "Lens fund")
+	at := strings.TrimSuffix(w.openJob("Lens fund thank-you, raised star"), "card")
+	w.choose("unit", "to 1⁄64 in")
+	w.fill("field-card.width", "5 35/64")
+	w.see(test("ticket-card"), "5 35/64")
+	w.saved()
+	for path, sign := range map[string]string{
+		"/": test("job"), "/shelf": test("shelf-sheet-0"), at + "card": test("headline"), at + "layers": test("headline"),
+		at + "envelope": test("comparison-sentence"), at + "post": test("headline"), at + "paper": test("cut-steps"), at + "swatches": test("swatch"),
+	} {
+		w.goTo(path)
+		w.see(sign, "")
+		if over := w.MustEval(`() => document.documentElement.scrollWidth - window.innerWidth`).Int(); over > 0 {
+			t.Errorf("%s runs %d pixels off the page", path, over)
+		}
+	}
+	w.quiet()
+}

@@ -86,3 +86,38 @@ func (s site) shop() plan.Shop {
 	s.ask(http.MethodGet, "/api/shop", nil, &body)
 	return body.Shop
 }
+
+// An outline is read and answered with its rectangles, up to the shop's tick;
+// what is none is refused in words, and so is a file too large.
+func TestReadOutline(t *testing.T) {
+	s := newSite(t)
+	var out plan.OutlinePlan
+	ask := func(text string) int {
+		return s.ask(http.MethodPost, "/api/outline", map[string]string{"text": text}, nil)
+	}
+	if got := s.ask(http.MethodPost, "/api/outline", map[string]string{"text": "0, 0; 4.03, 0; 4.03, 3; 0, 3"}, &out); got != http.StatusOK {
+		t.Fatalf("status %d", got)
+	}
+	if out.Width != 4*measure.Inch+measure.Inch/16 || out.UprightHeight != 3*measure.Inch || len(out.Outline) != 4 || !strings.Contains(out.Sentence, "It fills 4 1⁄16 × 3 in") {
+		t.Errorf("%+v", out)
+	}
+	for text, want := range map[string]int{
+		"":                              http.StatusUnprocessableEntity,
+		"0 0; 4 4; 4 0; 0 4":            http.StatusUnprocessableEntity,
+		strings.Repeat("0 0\n", 600000): http.StatusUnprocessableEntity,
+		strings.Repeat("x", 5<<20):      http.StatusRequestEntityTooLarge,
+	} {
+		if got := ask(text); got != want {
+			t.Errorf("%.20q: status %d, want %d", text, got, want)
+		}
+	}
+	job := s.first().Job
+	job.Card.Outline = out.Outline
+	if got := s.ask(http.MethodPost, "/api/plan", map[string]any{"job": job, "edits": []plan.Edit{}}, nil); got != http.StatusOK {
+		t.Errorf("a job with an outline: status %d", got)
+	}
+	job.Card.Outline[1], job.Card.Outline[2] = job.Card.Outline[2], job.Card.Outline[1]
+	if got := s.ask(http.MethodPost, "/api/plan", map[string]any{"job": job, "edits": []plan.Edit{}}, nil); got != http.StatusUnprocessableEntity {
+		t.Errorf("a job whose outline crosses itself: status %d", got)
+	}
+}

@@ -270,6 +270,9 @@ func diamondNet(sheet Polygon, flaps, cut Flaps) Net {
 		{"bottom", "bottom", below(yb), across, above(yb + mm(cut.Bottom)), below(yb + mm(cut.Bottom)), Point{xr, yb}, Point{xl, yb}, 2},
 	} {
 		whole := sheet.keep(f.beyond).keep(f.between...)
+		if whole == nil {
+			continue // scores so far off that nothing is left of the flap
+		}
 		n.Panels = append(n.Panels, Panel{f.id, f.name, whole.keep(f.stop)})
 		crease := Crease{Panel: f.id, From: f.from, To: f.to, Angle: 180, Order: f.order}
 		// Where the scores miss each other the crease ends at the sheet's edge.

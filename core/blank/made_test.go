@@ -110,7 +110,7 @@ func boxSpec(rng *rand.Rand) Spec {
 // every construction promise.
 func TestEveryConstructionKeepsItsPromises(t *testing.T) {
 	rng := rand.New(rand.NewPCG(11, 12))
-	for range 150 {
+	for range 60 {
 		s := boxSpec(rng)
 		for name, m := range constructions(s) {
 			if err := m.Prove(); err != nil {
@@ -305,7 +305,7 @@ func TestFlapShapes(t *testing.T) {
 // what has one layer is the hole.
 func TestRegions(t *testing.T) {
 	rng := rand.New(rand.NewPCG(41, 42))
-	for range 30 {
+	for range 12 {
 		for name, m := range constructions(boxSpec(rng)) {
 			sum, open, most := 0.0, 0.0, 0
 			for _, r := range m.Net.Regions() {

@@ -72,6 +72,11 @@ func (r Recipe) Fault() string {
 	if d-f.Left-f.Right <= 0 || d-f.Top-f.Bottom <= 0 {
 		return "two scores of a pair cross, so that no room is left between them"
 	}
+	sheet := onPoint(r.Side1.Millimetres()/math.Sqrt2, r.Side2.Millimetres()/math.Sqrt2)
+	mm := float64(measure.Millimetre)
+	if sheet.keep(rightOf(f.Left/mm), leftOf((d-f.Right)/mm), below(f.Top/mm), above((d-f.Bottom)/mm)).Area() < 1 {
+		return "the scores leave no face on the sheet"
+	}
 	return ""
 }
 

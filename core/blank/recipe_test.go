@@ -79,6 +79,7 @@ func TestRecipesThatMakeNothing(t *testing.T) {
 		{"the left score lies off", func(r *Recipe) { r.Left = 20 * in }},
 		{"the bottom score lies off", func(r *Recipe) { r.Bottom = 0 }},
 		{"cross", func(r *Recipe) { r.Top, r.Bottom = 7*in, 7*in }},
+		{"leave no face", func(r *Recipe) { r.Side2, r.Left, r.Top, r.Right, r.Bottom = 2*in, in, in/2, 6*in, 7*in }},
 		{"beyond its far one", func(r *Recipe) { r.Paired, r.Left, r.Right = true, 9*in, 3*in }},
 	} {
 		r := good

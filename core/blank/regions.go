@@ -2,6 +2,7 @@ package blank
 
 import (
 	"math"
+	"slices"
 
 	"github.com/peterstace/simplefeatures/geom"
 )
@@ -166,6 +167,7 @@ func (p Polygon) holds(q Point) bool {
 // deepest is the most of the polygons that lie on each other anywhere: it looks
 // round every corner and every crossing of their edges.
 func deepest(list []Polygon) (most int) {
+	list = slices.DeleteFunc(slices.Clone(list), func(p Polygon) bool { return len(p) == 0 })
 	const step = 0.05 // mm away from a corner; narrower overlaps are slivers
 	boxes := make([][4]float64, len(list))
 	for i, p := range list {

@@ -183,7 +183,8 @@ export function useJob(id: string) {
 
   async function save() {
     window.clearTimeout(saveTimer)
-    if (saving || !job.value) return
+    // While the maker is asked which version to keep, nothing is tried again.
+    if (saving || !job.value || state.value === 'conflict') return
     unsavedSince = 0
     if (!dirty()) {
       // Undone before it was saved: the job is as stored.

@@ -1,0 +1,231 @@
+package plan_test
+
+import (
+	"encoding/json"
+	"fmt"
+	"math/rand/v2"
+	"slices"
+	"strings"
+	"testing"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
+	"yellowparcel/core/envelope"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+)
+
+func pick[T any](r *rand.Rand, list ...T) T { return list[r.IntN(len(list))] }
+
+// anyShop is the sample shop with papers turned and taken off, tools changed,
+// and its unit drawn by lot.
+func anyShop(r *rand.Rand) plan.Shop {
+	s := demo.Shop()
+	s.Unit = pick(r, measure.Inches, measure.Millimetres)
+	s.TickInches = pick(r, measure.Ticks(measure.Inches)...)
+	s.TickMillimetres = pick(r, measure.Ticks(measure.Millimetres)...)
+	s.Tools.TrimmerLength = pick(r, 12*in, 8*in, 24*in)
+	for i := range s.Stocks {
+		k := &s.Stocks[i]
+		k.Grain, k.Pattern = pick(r, paper.Unknown, paper.AlongLong, paper.AlongShort), pick(r, paper.Unknown, paper.Unknown, paper.AlongLong)
+		k.Sheet, k.Have, k.Off = pick(r, "", "letter", "12x12", "a4"), r.IntN(30), r.IntN(4) == 0
+	}
+	if r.IntN(6) == 0 {
+		s.Sheets[r.IntN(len(s.Sheets))].Off = true
+	}
+	return s
+}
+
+// anyJob is a job that nobody would think of, and that passes Check.
+func anyJob(r *rand.Rand, shop plan.Shop) plan.Job {
+	j := pick(r, demo.Jobs()...)
+	side := func() measure.Length { return measure.Length(24+r.IntN(200)) * in / 16 }
+	j.Count = pick(r, 1, 2, 12, 37, 500)
+	j.Card.Width, j.Card.Height, j.Card.Fold = side(), side(), pick(r, card.Folds()...)
+	if r.IntN(3) == 0 {
+		t := measure.Length(1+r.IntN(40)) * in / 64
+		j.Card.Thickness = &t
+	}
+	if r.IntN(4) == 0 {
+		j.Card.OverWidth, j.Card.Room, j.Card.Towards = in/4, plan.AsHeap, true
+	}
+	stock := func() string { return shop.Stocks[r.IntN(len(shop.Stocks))].ID }
+	for i := range r.IntN(4) {
+		p := plan.Part{ID: fmt.Sprint("extra", i), Name: fmt.Sprint("Extra % ", i), Kind: pick(r, plan.LayerPart, plan.LinerPart), Stock: stock(), Border: measure.Length(r.IntN(12)) * in / 16, Window: r.IntN(2) == 0, Ready: r.IntN(3)}
+		switch r.IntN(4) {
+		case 0:
+			p.Edges = &card.Edges{Top: in / 8, Right: in / 4, Bottom: in / 2, Left: in / 16}
+		case 1:
+			p.Own = &card.Size{Width: side(), Height: side()}
+		}
+		j.Parts = append(j.Parts, p)
+	}
+	for i := range r.IntN(4) {
+		j.Items = append(j.Items, plan.Item{ID: fmt.Sprint(i), Name: "Thing", Width: measure.Length(r.IntN(80)) * in / 16, Height: side() / 4})
+	}
+	e := &j.Envelope
+	e.Construction, e.School, e.Pocket, e.FlapShape = pick(r, plan.Constructions()...), pick(r, blank.Schools()...), pick(r, blank.PocketSchools()...), pick(r, blank.FlapShapes()...)
+	e.Sort, e.Mailable, e.OneSide, e.TabsOnBack, e.Double = pick(r, plan.LeastPaper, plan.Quickest, plan.Neatest, plan.Cheapest), r.IntN(3) == 0, r.IntN(2) == 0, r.IntN(2) == 0, r.IntN(2) == 0
+	e.Stock, e.Liner, e.Adhesive = stock(), pick(r, "", stock()), pick(r, "tape-1-2", "tape-1-4", "glue")
+	j.Post.Destination = pick(r, "us-domestic", "uk-inland", "germany-home", plan.ByHand)
+	j.Paper.AlongGrain, j.Paper.Have = r.IntN(2) == 0, pick(r, "", "letter", "a4")
+	if r.IntN(4) == 0 {
+		j.Start = &plan.Start{Format: pick(r, "a7", "own-1", plan.OwnEnvelope), Width: side() + 2*in, Height: side() + 2*in}
+	}
+	if r.IntN(4) == 0 {
+		j.Recipe = &plan.Recipe{Side1: side(), Side2: side(), Paired: r.IntN(2) == 0, Left: side() / 3, Right: side(), Top: side() / 3, Bottom: side()}
+	}
+	return j
+}
+
+// Whatever the job and the shop, there is a plan of it: with words in every
+// sentence, no slip of the pen in them, no number that is none, the same each
+// time, and made while somebody types.
+func TestAnythingHasAPlan(t *testing.T) {
+	r := rand.New(rand.NewPCG(51, 52))
+	made := 0
+	for range 70 {
+		shop := anyShop(r)
+		j := anyJob(r, shop)
+		if len(shop.Check()) > 0 {
+			t.Fatalf("the shop does not pass: %v", shop.Check())
+		}
+		if len(j.Check(shop)) > 0 {
+			continue // thicker than wide, say
+		}
+		made++
+		p := plan.Make(j, shop)
+		raw, err := json.Marshal(p)
+		if err != nil {
+			t.Fatalf("%+v: %v", j, err) // NaN and infinity cannot be written
+		}
+		for _, slip := range []string{"%!", "NaN", "<nil>", "“”", "  "} {
+			if at := strings.Index(string(raw), slip); at >= 0 {
+				t.Errorf("%+v: the plan says %q: …%s…", j, slip, raw[max(0, at-80):min(len(raw), at+60)])
+			}
+		}
+		for name, s := range map[string]plan.Sentence{"card": p.Card.Sentence, "layers": p.Layers.Sentence, "blank": p.Envelope.Blank.Sentence, "post": p.Post.Sentence, "paper": p.Paper.Sentence} {
+			if s.Text == "" || len(s.Spans) == 0 {
+				t.Errorf("%+v: nothing is said of %s", j, name)
+			}
+		}
+		checkCutting(t, p)
+		if again, _ := json.Marshal(plan.Make(j, shop)); string(again) != string(raw) {
+			t.Errorf("%+v: planned again it is another plan", j)
+		}
+	}
+	if made < 30 {
+		t.Errorf("only %d of the jobs pass, which proves little", made)
+	}
+}
+
+// checkCutting holds the cutting as it is shown against itself: every cut of a
+// drawing is told of once, and what is drawn makes up what was ordered.
+func checkCutting(t *testing.T, p plan.Plan) {
+	t.Helper()
+	for _, s := range p.Paper.Stocks {
+		told := 0
+		for _, step := range s.Steps {
+			told += len(step.Cuts)
+		}
+		drawn, sheets, got := 0, 0, make([]int, len(s.Pieces))
+		for _, l := range s.Layouts {
+			drawn, sheets = drawn+len(l.Cuts), sheets+l.Times
+			for _, q := range l.Pieces {
+				got[q.Piece] += l.Times
+			}
+			for _, o := range l.Offcuts {
+				if o.Makes == "" || o.Size == "" {
+					t.Errorf("%s: nothing is said of an offcut %+v", s.Name, o)
+				}
+			}
+		}
+		if told != drawn || sheets != s.Sheets || len(s.Steps) != s.Settings {
+			t.Errorf("%s: %d cuts told, %d drawn; %d sheets, %d drawn", s.Name, told, drawn, s.Sheets, sheets)
+		}
+		for i, n := range got {
+			if n != 0 && n != s.Pieces[i].Count {
+				t.Errorf("%s: %d of %d “%s” are drawn", s.Name, n, s.Pieces[i].Count, s.Pieces[i].Name)
+			}
+		}
+	}
+}
+
+// Whatever is typed anywhere, the job stays one that can be planned, and what is
+// refused is told at its field in a sentence.
+func TestAnythingTyped(t *testing.T) {
+	r := rand.New(rand.NewPCG(61, 62))
+	texts := []string{"5 1/2", "140 mm", "0", "", "-3", "1/0", "9999", "5 1/", "moon", "1,000", "3 (76 mm)", "4 (90 mm)", "1e9", "½", "  7  ", strings.Repeat("9", 60)}
+	for range 24 {
+		shop := anyShop(r)
+		j := anyJob(r, shop)
+		if len(j.Check(shop)) > 0 {
+			continue
+		}
+		var paths []string
+		for path := range plan.Make(j, shop).Fields {
+			paths = append(paths, path)
+		}
+		slices.Sort(paths)
+		for range 40 {
+			e := plan.Edit{Path: pick(r, paths...)}
+			if r.IntN(3) == 0 {
+				e.Steps = r.IntN(40) - 20
+			} else {
+				text := pick(r, texts...)
+				e.Text = &text
+			}
+			changed, problems := plan.Apply(j, shop, []plan.Edit{e})
+			for _, p := range problems {
+				if p.Path != e.Path || !strings.HasSuffix(p.Message, ".") || len(p.Message) < 15 {
+					t.Errorf("%+v: %+v", e, p)
+				}
+			}
+			if list := changed.Check(shop); len(list) > 0 && !strings.Contains(list[0].Path, "thickness") && !strings.Contains(list[0].Message, "thicker") {
+				t.Fatalf("%s = %v leaves a job that cannot be planned: %v", e.Path, e.Text, list)
+			} else if len(list) == 0 {
+				j = changed
+			}
+		}
+	}
+}
+
+// Every fold of every construction is told of, and its seams are told of once.
+func TestFoldsAreTold(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	want := map[plan.Construction]string{
+		plan.Diamond: "1 Fold the 2 sides. | 2 Fold the bottom. Glue bottom onto side. | 3 Fold the closing flap. Glue closing flap onto side.",
+		plan.Pocket:  "1 Fold the 2 tabs. | 2 Fold the back. Glue tab onto back. | 3 Fold the closing flap. Glue closing flap onto back.",
+		plan.Tuck:    "1 Fold the 4 tabs. | 2 Fold the 4 walls. Glue tab onto wall. | 3 Fold the lid. | 4 Fold the tuck.",
+	}
+	for id, told := range want {
+		j.Envelope.Construction = id
+		var list []string
+		for _, f := range plan.Make(j, shop).Envelope.Blank.Folds {
+			list = append(list, strings.TrimSpace(fmt.Sprintf("%d %s %s", f.Order, f.Text, f.Glue)))
+		}
+		if got := strings.Join(list, " | "); !strings.HasPrefix(got, told) {
+			t.Errorf("%s:\n%s\nwant\n%s", id, got, told)
+		}
+	}
+}
+
+// An envelope of the shelf stands before one of the same size that is sold, and
+// one taken off the shelf is offered no more.
+func TestShelfComesFirst(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop() // 7 x 5; the cream ones are 7 1/4 x 5 1/4
+	first := plan.Make(j, shop).Envelope.Fits[0]
+	if first.ID != "own-1" || !first.Owned || first.Have != 34 || first.Verdict != envelope.Right {
+		t.Errorf("first comes %+v", first)
+	}
+	shop.Envelopes[0].Off = true
+	if first = plan.Make(j, shop).Envelope.Fits[0]; first.Owned {
+		t.Errorf("taken off the shelf, %s is offered still", first.Name)
+	}
+	j.Start = &plan.Start{Format: "own-1"}
+	if len(j.Check(shop)) > 0 || plan.Make(j, shop).Start == nil {
+		t.Error("an old job does not know its envelope any more")
+	}
+}
