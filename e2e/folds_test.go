@@ -32,5 +32,9 @@ func TestFolds(t *testing.T) {
 	w.fill("field-card.panels", "3")
 	w.see(test("headline"), "Cut 21 × 5")
 	w.see(test("sheet-12x12"), "too small: this base needs 21 × 5")
+	w.fill("field-card.own", "7, 7, 6 = 21")
+	w.see("#about-card\\.own", "The panels do not add up: together they are 20 in, not 21 in")
+	w.fill("field-card.own", "7, 7, 6 = 20")
+	w.see(test("headline"), "Cut 20 × 5. Outside up, score at 7; turn it over and score at 14")
 	w.quiet()
 }

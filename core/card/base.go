@@ -49,6 +49,9 @@ type Spec struct {
 	Width, Height measure.Length
 	// Panels is how many panels an accordion has.
 	Panels int
+	// Own are the widths of an accordion's panels where they differ, left to
+	// right; they take the place of Panels.
+	Own []measure.Length
 	// Spine is how far the two scores of a side or top fold lie apart, for a
 	// card that closes round thick contents; zero for one score.
 	Spine measure.Length
@@ -66,6 +69,9 @@ func (s Spec) Layers() int {
 	case RollFold:
 		return 3
 	case Accordion:
+		if len(s.Own) > 0 {
+			return len(s.Own)
+		}
 		return s.Panels
 	}
 	return 2
@@ -125,6 +131,9 @@ func (s Spec) panels() []measure.Length {
 		}
 		return []measure.Length{door, s.Width, door}
 	case Accordion:
+		if len(s.Own) > 0 {
+			return s.Own
+		}
 		list := make([]measure.Length, s.Panels)
 		for i := range list {
 			list[i] = s.Width

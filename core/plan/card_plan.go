@@ -45,7 +45,7 @@ func (j Job) panels() int {
 
 // spec is the base of the job in a fold.
 func (j Job) spec(fold card.Fold, shop Shop) card.Spec {
-	s := card.Spec{Fold: fold, Width: j.Card.Width, Height: j.Card.Height, Panels: j.panels(), Spine: j.Card.Spine, Tick: shop.Style().Tick}
+	s := card.Spec{Fold: fold, Width: j.Card.Width, Height: j.Card.Height, Panels: j.panels(), Own: j.Card.Own, Spine: j.Card.Spine, Tick: shop.Style().Tick}
 	if len(j.Parts) > 0 {
 		stock, _ := shop.stock(j.Parts[0].Stock)
 		s.Caliper = stock.Caliper
@@ -312,6 +312,11 @@ func (m maker) foldNotes(b card.Base) []Note {
 	var notes []Note
 	if gap := b.DoorGap(); gap > 0 {
 		notes = append(notes, Note{Fine, fmt.Sprintf("The doors leave %s %s between them, so that they meet and do not overlap.", m.fine().Show(gap), m.style.Unit)})
+	}
+	if b.Fold == card.Accordion && len(m.job.Card.Own) > 0 {
+		if err := checkPanelList(m.job.Card.Own, m.job, m.style); err != nil {
+			notes = append(notes, Note{Trouble, err.Error()})
+		}
 	}
 	if b.Fold == card.RollFold {
 		notes = append(notes, Note{Fine, fmt.Sprintf("The panel that folds in first is %s %s shorter, so that it lies flat inside.", m.fine().Show(b.Panels[2]-b.Panels[0]), m.style.Unit)})

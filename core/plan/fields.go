@@ -185,6 +185,8 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 	case "card.panels":
 		job.Card.Panels, err = wholeNumber(job.panels(), e, "panels", card.LeastPanels, card.MostPanels)
 		return job, err
+	case "card.own":
+		return applyPanelList(job, shop, e)
 	case "start.format":
 		return applyFormat(job, shop, e)
 	case "recipe.scores":
@@ -303,6 +305,7 @@ func (j Job) clone() Job {
 		}
 	}
 	j.Items = slices.Clone(j.Items)
+	j.Card.Own = slices.Clone(j.Card.Own)
 	j.Paper.Sheets = maps.Clone(j.Paper.Sheets)
 	if j.Card.Thickness != nil {
 		t := *j.Card.Thickness

@@ -73,3 +73,40 @@ func TestPanelsAreTyped(t *testing.T) {
 		t.Errorf("99 panels: %v", problems)
 	}
 }
+
+// An accordion's panels one by one: they must make an accordion, fit under the
+// card, and add up to what the note says.
+func TestPanelsOneByOne(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop()
+	j.Card.Fold, j.Card.Width = card.Accordion, 5*in
+	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "card.own", Text: text("5, 5, 4 1/2; 100 mm = 18 7/16")}})
+	p := plan.Make(got, shop)
+	if len(problems) > 0 || len(got.Check(shop)) > 0 || p.Fields["card.own"].Text != "5, 5, 4 1⁄2, ≈ 3 15⁄16" {
+		t.Fatalf("%v, %s", problems, p.Fields["card.own"].Text)
+	}
+	for _, b := range p.Card.Bases {
+		if b.Fold == card.Accordion && (len(b.Panels) != 4 || b.Scores[1].At.Nm != 10*in || p.Card.Parts[0].Layers != 4) {
+			t.Errorf("%+v", b)
+		}
+	}
+	for typed, want := range map[string]string{
+		"5, 5, 4 = 15":        "do not add up: together they are 14 in, not 15 in",
+		"5, 5":                "from 3 to 12 panels, and these are 2",
+		"5, 5 1/4, 5":         "Panel 2 of 5 1⁄4 in is wider than the card, 5 in",
+		"5, 1/16, 5":          "too narrow to fold",
+		"5, moon, 5":          "moon",
+		"5, 5, 5 = all of it": "all of it",
+	} {
+		same, problems := plan.Apply(got, shop, []plan.Edit{{Path: "card.own", Text: &typed}})
+		if len(problems) != 1 || !strings.Contains(problems[0].Message, want) || len(same.Card.Own) != 4 {
+			t.Errorf("%q: %v, want %q", typed, problems, want)
+		}
+	}
+	got.Card.Width = 4 * in
+	if n := notes(plan.Make(got, shop).Card.Notes); !strings.Contains(n, "Panel 1 of 5 in is wider than the card") {
+		t.Errorf("a card made narrower: %s", n)
+	}
+	if got, _ = plan.Apply(got, shop, []plan.Edit{{Path: "card.own", Text: text("")}}); got.Card.Own != nil {
+		t.Error("an empty list does not make the panels even again")
+	}
+}

@@ -43,6 +43,8 @@ type Card struct {
 	Fold   card.Fold      `json:"fold" enum:"side,top,gate,accordion,roll,flat"`
 	// Panels is how many an accordion has; zero for the usual four.
 	Panels int `json:"panels,omitempty"`
+	// Own are an accordion's panels one by one, where they differ.
+	Own []measure.Length `json:"own,omitempty" maxItems:"12"`
 	// Spine is the distance of two scores in place of one, for a card that
 	// closes round thick contents.
 	Spine measure.Length `json:"spine,omitempty"`

@@ -37,6 +37,9 @@ func (j Job) Check(shop Shop) []Problem {
 	if !j.Card.Fold.Valid() {
 		add("card.fold", refuse("The fold “%s” is not known: choose one of the list.", clip(string(j.Card.Fold))))
 	}
+	if len(j.Card.Own) > 0 && (len(j.Card.Own) < card.LeastPanels || len(j.Card.Own) > card.MostPanels || slices.Min(j.Card.Own) < leastPanel) {
+		add("card.own", refuse("An accordion has from %d to %d panels of at least %s: type their widths parted by commas.", card.LeastPanels, card.MostPanels, style.ShowUnit(leastPanel)))
+	}
 	if n := j.panels(); n < card.LeastPanels || n > card.MostPanels {
 		add("card.panels", refuse("From %d to %d panels can be planned: type a number between.", card.LeastPanels, card.MostPanels))
 	}

@@ -136,6 +136,7 @@ func (m maker) fields() Fields {
 			fields[fmt.Sprintf("parts.%d.ready", i)] = Field{Text: number(part.Ready)}
 		}
 	}
+	fields["card.own"] = Field{Text: m.panelList()}
 	fields["card.panels"] = Field{Text: number(m.job.panels())}
 	return fields
 }

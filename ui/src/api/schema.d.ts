@@ -173,6 +173,7 @@ export interface components {
             overHeight?: number;
             /** Format: int64 */
             overWidth?: number;
+            own?: number[];
             /** Format: int64 */
             panels?: number;
             room?: string;

@@ -121,7 +121,15 @@ function fold(id: string) {
       :model-value="wish.card.fold"
       @update:model-value="fold"
     />
-    <LengthField v-if="base.fold === 'accordion'" :job="job" path="card.panels" label="Panels" />
+    <template v-if="base.fold === 'accordion'">
+      <LengthField v-if="!wish.card.own?.length" :job="job" path="card.panels" label="Panels" />
+      <LengthField
+        :job="job"
+        path="card.own"
+        label="Panels one by one"
+        note="where they differ: 5, 5, 4 1/2; with their sum if the note gives it: = 14 1/2"
+      />
+    </template>
     <LengthField
       v-if="base.fold === 'side' || base.fold === 'top'"
       :job="job"
