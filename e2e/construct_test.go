@@ -21,7 +21,8 @@ func TestEveryConstructionIsDrawnTrue(t *testing.T) {
 		// 5 3/8, 0.85 mm of thickness and 1/4 of ease: 5.6585 up to 5 11/16.
 		{"pocket", "Cut 7 3/16 × ", "back", 5.6875},
 		{"gusset", "Score twice, 1/8 apart", "bottom wall", 5.625},
-		{"box", "square. From every corner of the sides score", "bottom wall", 5.625},
+		// Floor scores of 3 1/2 from the corners of an 8 15/16 square: 12.6395 - 7.
+		{"box", "square. From every corner of the sides score at 3 3/8 and 3 1/2", "bottom wall", 5.6395},
 		{"tuck", "from both sides, then from the bottom at 1/8", "front wall", 5.625},
 		// 5.6585 and two seams of 3/4 are 7.1585 of 9: 15/16 off either side, 7 1/8 …
 		{"cutdown", "off either side, and glue both sides", "back", 0},

@@ -15,7 +15,17 @@ func NewSquareBox(s Spec) Made {
 	w, h = (w + s.wider()).Up(s.Style.Tick), (h + s.wider()).Up(s.Style.Tick)
 	full := float64(w+h+4*d) / math.Sqrt2
 	side := measure.Round(math.Max(full, float64(w+h+2*d)/math.Sqrt2+float64(s.Seam))).Up(s.Style.Tick)
-	return squareBox(s, side, w, h, d).folded()
+	// Scores are set from the corners, in ticks: down, so that the floor is never
+	// smaller than wanted. A floor that grows by it may ask for a larger square.
+	for {
+		diag := float64(side) * math.Sqrt2
+		a, b := measure.Round((diag-float64(w))/2).Down(s.Style.Tick), measure.Round((diag-float64(h))/2).Down(s.Style.Tick)
+		fw, fh := measure.Round(diag-2*float64(a)), measure.Round(diag-2*float64(b))
+		if seam := side - measure.Round(float64(fw+fh+2*d)/math.Sqrt2); float64(fw+fh+4*d) <= diag && seam >= s.Seam {
+			return squareBox(s, side, fw, fh, d).folded()
+		}
+		side += s.Style.Tick
+	}
 }
 
 func squareBox(s Spec, side, w, h, d measure.Length) Made {

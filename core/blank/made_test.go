@@ -38,12 +38,12 @@ func TestWorkedPockets(t *testing.T) {
 func TestWorkedBox(t *testing.T) {
 	s := Spec{Width: 4 * in, Height: 4 * in, Thickness: 9 * in / 16, Ease: 3 * in / 4, Style: measure.Style{Unit: measure.Inches, Tick: in / 64}}
 	m := NewSquareBox(s)
-	near(t, "full squares", m.SheetWidth.Inches(), 8.485, 1.0/64)
-	if m.Depth != 5*in/8 || m.Width != 19*in/4 || m.faulty(GlueCorners) {
+	near(t, "full squares", m.SheetWidth.Inches(), 8.485, 2.5/64)
+	if m.Depth != 5*in/8 || m.Width < 19*in/4 || m.Width > 19*in/4+in/32 || m.faulty(GlueCorners) {
 		t.Errorf("%v deep, %v wide, %v", m.Depth, m.Width, m.Faults)
 	}
 	for side, open := range map[measure.Length]bool{measure.Round(7.59 * float64(in)): true, measure.Round(7.61 * float64(in)): false} {
-		if got := squareBox(s, side, m.Width, m.Height, m.Depth).folded(); (got.Folded.Hole > sliver) != open || got.faulty(GlueCorners) != true {
+		if got := squareBox(s, side, 19*in/4, 19*in/4, m.Depth).folded(); (got.Folded.Hole > sliver) != open || got.faulty(GlueCorners) != true {
 			t.Errorf("a square of %v: hole of %.2f mm²", side, got.Folded.Hole)
 		}
 	}
@@ -123,6 +123,13 @@ func TestEveryConstructionKeepsItsPromises(t *testing.T) {
 			}
 			if m.Kind != CutDownKind && (m.SheetWidth%s.Style.Tick != 0 || m.SheetHeight%s.Style.Tick != 0) {
 				t.Errorf("%s: the sheet %v x %v is no tick", name, m.SheetWidth, m.SheetHeight)
+			}
+			for _, score := range m.Scores {
+				// What is set on a tool is a tick; on the square box to a nanometre, since
+				// its diagonal is irrational.
+				if off := score.At - score.At.Near(s.Style.Tick); m.Kind != DiamondKind && m.Kind != CutDownKind && off.Abs() > 2 {
+					t.Errorf("%s: the score of the %s is %v, no tick", name, score.Name, score.At)
+				}
 			}
 			if least := min(m.EaseWidth, m.EaseHeight); m.Kind != DiamondKind && m.Kind != CutDownKind && least < min(s.Ease, in/8)-2*s.Caliper {
 				t.Errorf("%s: ease %v, wished %v", name, least, s.Ease)
