@@ -121,6 +121,33 @@ func TestCheckARecipe(t *testing.T) {
 	w.quiet()
 }
 
+// A note of a pocket, the limit that it names, and a diamond's options.
+func TestPocketRecipeAndDiamondOptions(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.station("Meteor-night thanks, square", "envelope")
+	w.click(test("check-recipe"))
+	w.pick("recipe-pocket")
+	w.see(test("recipe-sentence"), "It makes a pocket of 5 11/16 × 5 11/16 with tabs of 3/4")
+	w.fill("field-recipe.left", "1/4")
+	w.see(test("recipe")+" "+test("notes"), "The tabs differ, 1/4 and 3/4")
+	w.fill("field-recipe.quoted", "6 1/8")
+	w.see(test("recipe")+" "+test("notes"), "is the greatest height of a letter, United States, home post")
+	w.pick("quoted-thickness")
+	w.see(test("recipe")+" "+test("notes"), "No rulebook here has 6 1/8 in as a limit of thickness")
+
+	w.choose("pick-flap", "Blunt")
+	w.see(test("notes"), "The closing flap is blunted from")
+	w.choose("pick-tips", "folded in")
+	w.see(test("notes"), "fold the tip in and glue it")
+	w.choose("pick-liner", "Kraft")
+	w.see(test("reading-liner"), "×")
+	w.MustElement("[data-part=liner]")
+	w.choose("pick-pattern-side", "inside")
+	w.see(test("notes"), "shows inside: lay it up")
+	w.quiet()
+}
+
 // A pocket's scores in both ways of setting them, its options, and its liner.
 func TestPocketInDetail(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")

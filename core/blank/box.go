@@ -22,7 +22,7 @@ func NewSquareBox(s Spec) Made {
 		a, b := measure.Round((diag-float64(w))/2).Down(s.Style.Tick), measure.Round((diag-float64(h))/2).Down(s.Style.Tick)
 		fw, fh := measure.Round(diag-2*float64(a)), measure.Round(diag-2*float64(b))
 		if seam := side - measure.Round(float64(fw+fh+2*d)/math.Sqrt2); float64(fw+fh+4*d) <= diag && seam >= s.Seam {
-			return squareBox(s, side, fw, fh, d).folded()
+			return squareBox(s, side, fw, fh, d).folded(s)
 		}
 		side += s.Style.Tick
 	}
@@ -54,17 +54,47 @@ func squareBox(s Spec, side, w, h, d measure.Length) Made {
 	m.Cuts, m.Folds = 4+4*2+4, 8+4
 	t := s.Style.Tick / 2
 	m.EaseError, m.SeamError = Loss{measure.Round(float64(t) * (2 + math.Sqrt2)), root(3, t)}, Loss{measure.Round(float64(t) * (1 + 2*math.Sqrt2)), root(5, t)}
+	m.Ways = s.boxWays(m, diag, a, b)
 	if m.Seam < s.Adhesive {
 		m.fault(SeamUnderAdhesive, m.Seam, s.Adhesive)
 	}
 	if n < 2*d {
 		m.fault(GlueCorners, 2*d-n, d)
 	}
-	m.Net = squareBoxNet(diag, w, h, d, cut)
+	m.Net = squareBoxNet(diag, w, h, d, cut, s.Corner.Millimetres())
 	return m
 }
 
-func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps) Net {
+// boxWays are the ways to set the scores of a box from a square, as those of a
+// diamond; a and b are the distances of the floor's creases from the corners in
+// nanometres. Only those from each corner are ticks by design: elsewhere a score
+// is set to the nearest tick, up to t off, which the losses count.
+func (s Spec) boxWays(m Made, diag, a, b float64) []ScoreWay {
+	d, at, t := float64(m.Depth), float64(s.Board.CornerAt), float64(s.Style.Tick)/2
+	lines := func(edge string, floor func(score float64) (mark, wall float64), off float64) (list []ScoreLine) {
+		for _, pair := range []struct {
+			name  string
+			score float64
+		}{{"sides", a}, {"top and bottom", b}} {
+			mark, wall := floor(pair.score)
+			list = append(list, ScoreLine{pair.name + ", wall", edge, measure.Round(wall + off)}, ScoreLine{pair.name + ", floor", edge, measure.Round(mark + off)})
+		}
+		return list
+	}
+	loss := func(worst, rss, rounding float64) Loss {
+		return Loss{measure.Round((worst + 2*rounding) * t), measure.Round(math.Hypot(rss, rounding*math.Sqrt2) * t)}
+	}
+	near := lines("corner", func(x float64) (float64, float64) { return x, x - d }, at)
+	far := lines("same corner, far", func(x float64) (float64, float64) { return diag - x, diag - x + d }, at)
+	return []ScoreWay{
+		{"each corner", near, loss(3+math.Sqrt2, 2, 0), loss(1+2*math.Sqrt2, math.Sqrt(5), 0)},
+		{"one corner a pair", append(near, far...), loss(3, math.Sqrt(3), 1), loss(3+2*math.Sqrt2, 3, 1)},
+		{"from the centre", lines("centre", func(x float64) (float64, float64) { return diag/2 - x, diag/2 - x + d }, 0), loss(3, math.Sqrt(3), 1), loss(1+2*math.Sqrt2, math.Sqrt(5), 1)},
+		{"edge marks", lines("corner, on the edges", func(x float64) (float64, float64) { return x * math.Sqrt2, (x - d) * math.Sqrt2 }, 0), loss(1+2*math.Sqrt2, math.Sqrt(2.5), 1), loss(3, math.Sqrt(3), 1)},
+	}
+}
+
+func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, corner float64) Net {
 	mm := func(nm float64) float64 { return nm / float64(measure.Millimetre) }
 	d, wall := mm(diag), depth.Millimetres()
 	x0, x1 := (d-w.Millimetres())/2, (d+w.Millimetres())/2
@@ -100,6 +130,9 @@ func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps) Net {
 	} {
 		hang(f.id+" wall", "wall", "face", f.wall.meet(sheet), f.from, f.to, f.order)
 		flap := sheet.keep(f.beyond).keep(f.between...).keep(f.stop)
+		if rim := f.beyond; flap != nil {
+			flap = flap.rounded(corner, flap.farthest(rim)...)
+		}
 		hang(f.id, "flap", f.id+" wall", flap, Point{f.from.X + f.out.X, f.from.Y + f.out.Y}, Point{f.to.X + f.out.X, f.to.Y + f.out.Y}, f.closeWith)
 		hang(f.id+" square", "glue square", f.id+" wall", f.square.meet(sheet), f.sqFrom, f.sqTo, 1)
 	}
@@ -142,11 +175,11 @@ func NewTuckBox(s Spec) Made {
 	m.Cuts, m.Folds = 4+4*3+4, len(m.Scores)+4
 	t := s.Style.Tick / 2
 	m.EaseError, m.SeamError = Loss{3 * t, root(3, t)}, Loss{t, t}
-	m.Net = tuckNet(w, h, d, tab, tuck, side)
-	return m.folded()
+	m.Net = tuckNet(w, h, d, tab, tuck, side, s.Corner)
+	return m.folded(s)
 }
 
-func tuckNet(width, height, depth, tabs, tuck, side measure.Length) Net {
+func tuckNet(width, height, depth, tabs, tuck, side, corner measure.Length) Net {
 	mm := measure.Length.Millimetres
 	w, h, d, tab, edge := mm(width), mm(height), mm(depth), mm(tabs), mm(side)
 	x0, x1 := edge, edge+w
@@ -180,7 +213,7 @@ func tuckNet(width, height, depth, tabs, tuck, side measure.Length) Net {
 		hang(wall.id+" right", "tab", wall.id, rectangle(x1, top, x1+tab, low), Point{x1, top}, Point{x1, low}, 1)
 	}
 	hang("lid", "lid", "back wall", rectangle(x0+in, lid, x1-in, lid+h), Point{x0 + in, lid + h}, Point{x1 - in, lid + h}, 3)
-	hang("tuck", "tuck", "lid", Polygon{{x0 + in, lid}, {x1 - in, lid}, {x1 - in - lid/2, 0}, {x0 + in + lid/2, 0}}, Point{x0 + in, lid}, Point{x1 - in, lid}, 4)
+	hang("tuck", "tuck", "lid", Polygon{{x0 + in, lid}, {x1 - in, lid}, {x1 - in - lid/2, 0}, {x0 + in + lid/2, 0}}.rounded(mm(corner), 2, 3), Point{x0 + in, lid}, Point{x1 - in, lid}, 4)
 	n.cutOut()
 	n.Glue = n.glued([2]string{"front wall left", "left wall"}, [2]string{"front wall right", "right wall"}, [2]string{"back wall left", "left wall"}, [2]string{"back wall right", "right wall"})
 	return n

@@ -70,8 +70,12 @@ type Spec struct {
 	// TabsOnBack hangs a pocket's tabs on its back instead of its front.
 	TabsOnBack bool
 	// Double puts two creases the card's thickness apart in place of each single
-	// one of a pocket, centred on it, so that sheet and seams stay the same.
+	// one of a pocket or a diamond, centred on it, so that sheet and seams stay
+	// the same.
 	Double bool
+	// FoldTips folds the tip of a diamond's flap that is blunted in and glues it,
+	// where it is cut off otherwise.
+	FoldTips bool
 }
 
 // FlapShape is the shape of a closing flap.
@@ -101,6 +105,8 @@ type Diamond struct {
 	CreaseWidth, CreaseHeight measure.Length
 	// Ways are the ways of setting the scores; the first is the default.
 	Ways []Way
+
+	half float64 // of two creases in place of one, in nanometres; zero for one
 }
 
 // gainFrom is the crease gain that is made up by setting the creases wider;
@@ -113,6 +119,10 @@ func NewDiamond(s Spec) Diamond {
 	d := Diamond{Spec: s, Wider: s.wider()}
 	w, h := s.interior(0)
 	d.CreaseWidth, d.CreaseHeight = w+d.Wider, h+d.Wider
+	d.half = float64((s.Thickness / 2).Down(s.Style.Tick))
+	if !s.Double || s.School == NotchBoard || 2*d.half >= float64(min(w, h))/2 {
+		d.half = 0
+	}
 	d.Exact = measure.Round(d.exact())
 	d.Sheet = d.Exact.Up(s.Style.Tick)
 	if s.School == NotchBoard {
@@ -121,7 +131,7 @@ func NewDiamond(s Spec) Diamond {
 		return d
 	}
 	for _, set := range ways {
-		d.Ways = append(d.Ways, set(d))
+		d.Ways = append(d.Ways, d.doubled(set(d)))
 	}
 	return d
 }
@@ -155,10 +165,12 @@ func (d Diamond) Chosen() Way {
 	return d.Ways[0]
 }
 
-// Blunt is a flap whose tip is folded in or trimmed because it would pass a
-// crease or the throat.
+// Blunt is a flap whose tip is folded in or cut off: it would pass a crease or
+// the throat, or the maker wished it shorter.
 type Blunt struct {
 	Panel string
+	// Wished is set when nothing but the maker's wish asks for it.
+	Wished bool
 	// Full is the height of the flap from crease to tip, To what is left.
 	Full, To measure.Length
 }
@@ -170,8 +182,8 @@ type Flaps struct{ Left, Right, Top, Bottom float64 }
 // Envelope is a diamond as one way of setting its scores makes it.
 type Envelope struct {
 	// Width and Height are the distances of the creases as set, which is the
-	// closed outer size lying flat.
-	Width, Height measure.Length
+	// closed outer size lying flat; Depth that of two creases in place of one.
+	Width, Height, Depth measure.Length
 	// EaseWidth and EaseHeight are the room left round the card: creases less
 	// twice the caliper, less card and thickness.
 	EaseWidth, EaseHeight measure.Length
@@ -186,9 +198,10 @@ type Envelope struct {
 	// TipGap is the gap between the tips of the side flaps; negative when they
 	// overlap.
 	TipGap measure.Length
-	// TopFlap is the height of the closing flap, after blunting.
-	TopFlap measure.Length
-	Blunts  []Blunt
+	// TopFlap is the height of the closing flap, after blunting, Shortest the
+	// least that it may be before a hole opens, bare of adhesive.
+	TopFlap, Shortest measure.Length
+	Blunts            []Blunt
 	// Net and Folded are set by Build alone.
 	Net    Net
 	Folded Folded
@@ -200,35 +213,72 @@ type Envelope struct {
 func (d Diamond) Build(w Way) Envelope {
 	e := d.Measure(w)
 	side := d.Sheet.Millimetres() / math.Sqrt2
-	e.Net = diamondNet(onPoint(side, side), w.flaps, e.cut)
+	shape := pointed{wall: e.Depth.Millimetres(), corner: d.Spec.Corner.Millimetres(), foldTips: d.Spec.FoldTips}
+	if d.Spec.FlapShape == RoundFlap {
+		shape.round = e.Width.Millimetres() / 4
+	}
+	e.Net = shape.net(onPoint(side, side), w.flaps.less(w.half), e.cut)
 	e.Folded = e.Net.Fold()
 	return e
+}
+
+// less makes every flap shorter by half the distance of two creases.
+func (f Flaps) less(half float64) Flaps {
+	return Flaps{f.Left - half, f.Right - half, f.Top - half, f.Bottom - half}
 }
 
 // Measure works out the envelope that a way's scores give, without its net.
 func (d Diamond) Measure(w Way) Envelope {
 	f, diag, side := w.flaps, d.Diagonal(), float64(d.Sheet)
-	e := Envelope{}
-	width, height := diag-f.Left-f.Right, diag-f.Top-f.Bottom
-	e.Width, e.Height = measure.Round(width), measure.Round(height)
-	e.EaseWidth = e.Width - 2*d.Spec.Caliper - d.Spec.Width - d.Spec.Thickness
-	e.EaseHeight = e.Height - 2*d.Spec.Caliper - d.Spec.Height - d.Spec.Thickness
+	e := Envelope{Depth: measure.Round(2 * w.half)}
 	least := math.Min(f.Left, f.Right) + math.Min(f.Top, f.Bottom)
 	most := math.Max(f.Left, f.Right) + math.Max(f.Top, f.Bottom)
 	e.Seam = measure.Round(math.Sqrt2*least - side)
 	e.SeamMax = measure.Round(math.Sqrt2*most - side)
+
+	// Two creases in place of one leave a smaller face, and flaps that begin half
+	// their distance further out: as on a smaller square round the same notches.
+	width, height := diag-f.Left-f.Right-2*w.half, diag-f.Top-f.Bottom-2*w.half
+	f, diag = f.less(w.half), diag-4*w.half
+	e.Width, e.Height = measure.Round(width), measure.Round(height)
+	thick := max(0, d.Spec.Thickness-e.Depth)
+	e.EaseWidth = e.Width - 2*d.Spec.Caliper - d.Spec.Width - thick
+	e.EaseHeight = e.Height - 2*d.Spec.Caliper - d.Spec.Height - thick
 	e.SeamLength = measure.Round(side/2 - math.Abs(width-height)/(2*math.Sqrt2))
 
 	tick := float64(d.Spec.Style.Tick)
 	left := d.blunt(&e, "left", f.Left, width-tick)
 	right := d.blunt(&e, "right", f.Right, width-tick)
 	bottom := d.blunt(&e, "bottom", f.Bottom, height-math.Max(float64(d.Spec.ThumbGap), tick))
-	top := d.blunt(&e, "top", f.Top, height-tick)
+	// The bare shortest: it meets the side flaps where they meet each other, or,
+	// with the bottom flap, closes the middle by itself.
+	shortest := math.Max(height/2-(diag-width-height)/2, height-bottom)
+	if sides := height/2 - (diag/2 - width); diag >= 2*width && bottom >= sides {
+		shortest = math.Min(shortest, sides)
+	}
+	e.Shortest = measure.Round(math.Max(0, shortest))
+	top := d.blunt(&e, "top", f.Top, d.flapLimit(f.Top, height-tick, shortest))
+	if top < f.Top && f.Top <= height-tick {
+		e.Blunts[len(e.Blunts)-1].Wished = true
+	}
 	e.Overlap = measure.Round(top + bottom - height)
 	e.TopFlap = measure.Round(top)
 	e.TipGap = measure.Round(width - left - right)
 	e.cut = Flaps{left, right, top, bottom}
 	return e
+}
+
+// flapLimit is how high the closing flap may be: as wished, or, when it is to be
+// blunt, the shortest that still holds the adhesive.
+func (d Diamond) flapLimit(full, limit, shortest float64) float64 {
+	wish := float64(d.Spec.Flap)
+	if wish == 0 && d.Spec.FlapShape == BluntFlap {
+		wish = float64(measure.Round(shortest + float64(d.Spec.Adhesive)).Up(d.Spec.Style.Tick))
+	}
+	if wish == 0 || wish >= full {
+		return limit
+	}
+	return math.Min(limit, wish)
 }
 
 // blunt shortens a flap to the tick below a limit that its tip must not pass.
@@ -241,92 +291,14 @@ func (d Diamond) blunt(e *Envelope, panel string, full, limit float64) float64 {
 	return float64(to)
 }
 
-// onPoint is a rectangle standing on its point in the box round it; its sides
-// are given divided by √2, the one from the left to the top corner first.
-func onPoint(a, b float64) Polygon {
-	return Polygon{{a, 0}, {a + b, b}, {b, a + b}, {0, a}}
-}
-
-// diamondNet draws the net on a sheet standing on its point; flaps holds the
-// scores, cut the heights after blunting, both in nanometres.
-func diamondNet(sheet Polygon, flaps, cut Flaps) Net {
-	mm := func(nm float64) float64 { return nm / float64(measure.Millimetre) }
-	d := sheet[1].X
-	xl, xr, yt, yb := mm(flaps.Left), d-mm(flaps.Right), mm(flaps.Top), d-mm(flaps.Bottom)
-	across, down := []line{rightOf(xl), leftOf(xr)}, []line{below(yt), above(yb)}
-	n := Net{Sheet: sheet}
-	n.Panels = []Panel{{"face", "front", sheet.keep(append(across, down...)...)}}
-	for _, f := range []struct {
-		id, name  string
-		beyond    line   // the crease
-		between   []line // the two neighbouring creases
-		stop, cut line   // what is kept and what is cut off at the tip
-		from, to  Point
-		order     int
-	}{
-		{"left", "side", leftOf(xl), down, rightOf(xl - mm(cut.Left)), leftOf(xl - mm(cut.Left)), Point{xl, yb}, Point{xl, yt}, 1},
-		{"top", "closing flap", above(yt), across, below(yt - mm(cut.Top)), above(yt - mm(cut.Top)), Point{xl, yt}, Point{xr, yt}, 3},
-		{"right", "side", rightOf(xr), down, leftOf(xr + mm(cut.Right)), rightOf(xr + mm(cut.Right)), Point{xr, yt}, Point{xr, yb}, 1},
-		{"bottom", "bottom", below(yb), across, above(yb + mm(cut.Bottom)), below(yb + mm(cut.Bottom)), Point{xr, yb}, Point{xl, yb}, 2},
-	} {
-		whole := sheet.keep(f.beyond).keep(f.between...)
-		if whole == nil {
-			continue // scores so far off that nothing is left of the flap
-		}
-		n.Panels = append(n.Panels, Panel{f.id, f.name, whole.keep(f.stop)})
-		crease := Crease{Panel: f.id, From: f.from, To: f.to, Angle: 180, Order: f.order}
-		// Where the scores miss each other the crease ends at the sheet's edge.
-		crease.From, crease.To = whole.nearest(f.from), whole.nearest(f.to)
-		n.Creases = append(n.Creases, crease)
-		if tip := whole.keep(f.cut); tip != nil {
-			n.CutAway = append(n.CutAway, tip)
-		}
-	}
-	for _, x := range []line{leftOf(xl), rightOf(xr)} {
-		for _, y := range []line{above(yt), below(yb)} {
-			if corner := sheet.keep(x, y); corner != nil {
-				n.CutAway = append(n.CutAway, corner)
-			}
-		}
-	}
-	n.Outline = n.trace()
-	n.Glue = n.glued([2]string{"bottom", "left"}, [2]string{"bottom", "right"}, [2]string{"top", "left"}, [2]string{"top", "right"})
-	return n
-}
-
-// trace walks round the flaps in the order of their creases and returns the
-// outline that is cut.
-func (n Net) trace() Polygon {
-	var out Polygon
-	for i, c := range n.Creases {
-		flap := n.Panels[i+1].Outline
-		on := c.line()
-		// Start after the crease's first end and follow the flap to the last.
-		start := -1
-		for j := range flap {
-			next := flap[(j+1)%len(flap)]
-			if math.Abs(on.side(flap[j])) < hair*1e3 && math.Abs(on.side(next)) < hair*1e3 {
-				start = (j + 1) % len(flap)
-			}
-		}
-		if start < 0 {
-			continue
-		}
-		for k := range flap {
-			out = append(out, flap[(start+k)%len(flap)])
-		}
-	}
-	return out.tidy()
-}
-
 // Made is the diamond as its chosen way makes it, among the other constructions.
 func (d Diamond) Made() Made {
 	w := d.Chosen()
 	e := d.Build(w)
 	m := Made{
-		Kind: DiamondKind, SheetWidth: d.Sheet, SheetHeight: d.Sheet, Net: e.Net, Folded: e.Folded, Width: e.Width, Height: e.Height,
+		Kind: DiamondKind, SheetWidth: d.Sheet, SheetHeight: d.Sheet, Net: e.Net, Folded: e.Folded, Width: e.Width, Height: e.Height, Depth: e.Depth,
 		EaseWidth: e.EaseWidth, EaseHeight: e.EaseHeight, Seam: e.Seam, Overlap: e.Overlap, Flap: e.TopFlap,
-		Cuts: 4 + 8, Folds: 4, EaseError: w.Ease, SeamError: w.Seam,
+		Cuts: 4 + 8, Folds: len(e.Net.Creases), EaseError: w.Ease, SeamError: w.Seam,
 	}
 	for _, s := range w.Settings {
 		m.Scores = append(m.Scores, ScoreLine{s.Lines, s.Mark, s.At})
@@ -335,10 +307,16 @@ func (d Diamond) Made() Made {
 		m.fault(SeamUnderAdhesive, m.Seam, d.Spec.Adhesive)
 	}
 	for _, b := range e.Blunts {
-		m.fault(Blunted, b.Full, b.To)
+		if !b.Wished {
+			m.fault(Blunted, b.Full, b.To)
+		}
+	}
+	if d.Spec.Double && d.Spec.Thickness > 0 && e.Depth == 0 {
+		m.fault(SingleCrease, d.Spec.Thickness, 0)
 	}
 	if e.Folded.Hole > sliver {
 		m.fault(OpenBack, measure.Length(e.Folded.Hole*float64(measure.Millimetre)), 0)
 	}
+	m.line(d.Spec)
 	return m
 }

@@ -290,7 +290,7 @@ func TestShortestFlaps(t *testing.T) {
 			for _, p := range []*float64{&cut.Left, &cut.Right, &cut.Top, &cut.Bottom} {
 				*p *= mm
 			}
-			return diamondNet(onPoint(diag/2, diag/2), Flaps{a * mm, a * mm, b * mm, b * mm}, cut).Fold().Hole > 0
+			return pointed{}.net(onPoint(diag/2, diag/2), Flaps{a * mm, a * mm, b * mm, b * mm}, cut).Fold().Hole > 0
 		}
 		top := math.Max(least, both-least)
 		if open(least+.1, top+.1) {

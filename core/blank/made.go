@@ -44,9 +44,10 @@ type Made struct {
 	// Ease and SeamError say what is lost when cuts and scores are off.
 	EaseError, SeamError Loss
 	Faults               []Fault
-	// Liner is the paper that lines front and flap, clear of what is glued;
-	// nothing where a construction has none.
-	Liner Rectangle
+	// Lining is the paper that lines front and flap, or a box's floor, clear of
+	// what is glued, on the flat sheet; Liner is the rectangle to cut it from.
+	Lining Polygon
+	Liner  Rectangle
 	// Gap is how wide an opening the construction means to leave in the back.
 	Gap measure.Length
 }
@@ -87,6 +88,7 @@ const (
 	TooHigh           FaultID = "height" // A the ease in height
 	SlitCorners       FaultID = "slits"  // the corners of a gusset are open
 	GlueCorners       FaultID = "ears"   // A what the glue squares lack
+	SingleCrease      FaultID = "single" // A the thickness that asks for two creases
 )
 
 // Fault is one thing that goes wrong, with the two lengths that say so.
@@ -98,11 +100,12 @@ type Fault struct {
 func (m *Made) fault(id FaultID, a, b measure.Length) { m.Faults = append(m.Faults, Fault{id, a, b}) }
 
 // folded folds the net and holds it against the promises.
-func (m Made) folded() Made {
+func (m Made) folded(s Spec) Made {
 	m.Folded = m.Net.Fold()
 	if m.Folded.Hole > sliver && m.Gap == 0 {
 		m.fault(OpenBack, measure.Length(m.Folded.Hole*float64(measure.Millimetre)), 0)
 	}
+	m.line(s)
 	return m
 }
 
@@ -132,6 +135,16 @@ func (m Made) Prove() error {
 	}
 	if err := m.proveSeams(off); err != nil {
 		return err
+	}
+	for _, c := range m.Net.Creases {
+		if c.Panel != "top" {
+			continue
+		}
+		// A tip that is round stays below its flap's height.
+		round, high := len(m.Net.panel("top")) > arcSteps, m.Net.panel("top").height(c)
+		if more := high - m.Flap.Millimetres(); more > off || more < -off && !round {
+			return fmt.Errorf("the closing flap is %.3f mm high, promised %.3f", high, m.Flap.Millimetres())
+		}
 	}
 	if f.Overhang > sliver {
 		return fmt.Errorf("%.2f mm² of a panel stick out", f.Overhang)
@@ -177,7 +190,7 @@ func (m Made) joins(g Glue) bool { return g.Panel == "strip" || m.Kind == CutDow
 // the glue squares of a box are as wide as its walls when they are whole.
 func (m Made) promised(g Glue) measure.Length {
 	switch {
-	case g.Panel == "top":
+	case g.Panel == "top", strings.HasSuffix(g.Panel, tipName):
 		return 0
 	case strings.HasSuffix(g.Panel, "square"):
 		if m.faulty(GlueCorners) {

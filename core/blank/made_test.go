@@ -43,7 +43,7 @@ func TestWorkedBox(t *testing.T) {
 		t.Errorf("%v deep, %v wide, %v", m.Depth, m.Width, m.Faults)
 	}
 	for side, open := range map[measure.Length]bool{measure.Round(7.59 * float64(in)): true, measure.Round(7.61 * float64(in)): false} {
-		if got := squareBox(s, side, 19*in/4, 19*in/4, m.Depth).folded(); (got.Folded.Hole > sliver) != open || got.faulty(GlueCorners) != true {
+		if got := squareBox(s, side, 19*in/4, 19*in/4, m.Depth).folded(s); (got.Folded.Hole > sliver) != open || got.faulty(GlueCorners) != true {
 			t.Errorf("a square of %v: hole of %.2f mm²", side, got.Folded.Hole)
 		}
 	}
@@ -94,7 +94,15 @@ func constructions(s Spec) map[string]Made {
 	for _, school := range Schools() {
 		s.School = school
 		list["diamond "+string(school)] = NewDiamond(s).Made()
+		odd := s
+		odd.FoldTips, odd.FlapShape, odd.Double = true, BluntFlap, true
+		list["two creases, tips folded in, diamond "+string(school)] = NewDiamond(odd).Made()
+		odd.FoldTips, odd.FlapShape, odd.Corner, odd.Way = false, RoundFlap, in/8, EdgeWay
+		list["two creases on edge marks, round tips, diamond "+string(school)] = NewDiamond(odd).Made()
 	}
+	round := s
+	round.Corner = in / 8
+	list["square box, round corners"], list["tuck box, round corners"] = NewSquareBox(round), NewTuckBox(round)
 	return list
 }
 

@@ -21,6 +21,7 @@ func spotOf(p Point) spot { return spot{int64(math.Round(p.X * 1e3)), int64(math
 // around is the outline of panels that touch along their edges: the stretches
 // of edges that only one panel has, walked in order.
 func around(list []Polygon) Polygon {
+	list = joined(list)
 	next := map[spot][]Point{}
 	count := map[[2]spot]int{}
 	var stretches [][2]Point
@@ -53,6 +54,32 @@ func around(list []Polygon) Polygon {
 		at = to
 	}
 	return out.straight()
+}
+
+// joined makes corners that should be one the same point, even where rounding
+// puts them into two spots.
+func joined(list []Polygon) []Polygon {
+	seen := map[spot]Point{}
+	one := func(p Point) Point {
+		s := spotOf(p)
+		for x := s.x - 1; x <= s.x+1; x++ {
+			for y := s.y - 1; y <= s.y+1; y++ {
+				if q, ok := seen[spot{x, y}]; ok {
+					return q
+				}
+			}
+		}
+		seen[s] = p
+		return p
+	}
+	same := make([]Polygon, len(list))
+	for i, p := range list {
+		same[i] = make(Polygon, len(p))
+		for k, q := range p {
+			same[i][k] = one(q)
+		}
+	}
+	return same
 }
 
 // between is a stretch with all corners of the panels that lie on it, in order.

@@ -21,8 +21,9 @@ func PocketSchools() []PocketSchool {
 	return []PocketSchool{ThumbGapPocket, ClosePocket, ExactPocket}
 }
 
-// pocketSizes are the measures of a pocket before it is drawn.
-type pocketSizes struct{ width, front, back, tab, flap, wall measure.Length }
+// pocketSizes are the measures of a pocket before it is drawn; uneven is what
+// its right tab is wider than the left one, in somebody's recipe.
+type pocketSizes struct{ width, front, back, tab, uneven, flap, wall measure.Length }
 
 // flapClear is what a closing flap covers beyond its adhesive.
 const flapClear = measure.Inch / 8
@@ -107,9 +108,8 @@ func NewPocket(s Spec) Made {
 	if s.TabsOnBack && p.wall == 0 {
 		m.Seam = p.tab
 	}
-	m.Liner = Rectangle{p.width - measure.Inch/4, max(0, p.front+p.flap-s.Adhesive-measure.Inch/4)}
 	m.pocketFaults(s, p)
-	return m.folded()
+	return m.folded(s)
 }
 
 func (m *Made) pocketFaults(s Spec, p pocketSizes) {
@@ -158,7 +158,7 @@ func pocketNet(p pocketSizes, s Spec) Net {
 	mm := measure.Length.Millimetres
 	tab, wall, w, sl := mm(p.tab), mm(p.wall), mm(p.width), mm(s.Sliver)
 	x0 := tab + wall
-	x1, far := x0+w, 2*tab+2*wall+w
+	x1, far := x0+w, 2*tab+2*wall+w+mm(p.uneven)
 	y0 := mm(p.flap) + wall
 	y1 := y0 + mm(p.front)
 	end := y1 + wall + mm(p.back)

@@ -90,7 +90,7 @@ func (r Recipe) Make(sides, ends measure.Length) RecipeResult {
 		return measure.Round(math.Sqrt2*(a+b)) - edge
 	}
 	res.Seams = [4]measure.Length{seam(f.Left, f.Top, r.Side1), seam(f.Top, f.Right, r.Side2), seam(f.Right, f.Bottom, r.Side1), seam(f.Bottom, f.Left, r.Side2)}
-	res.Net = diamondNet(onPoint(r.Side1.Millimetres()/math.Sqrt2, r.Side2.Millimetres()/math.Sqrt2), f, f)
+	res.Net = pointed{}.net(onPoint(r.Side1.Millimetres()/math.Sqrt2, r.Side2.Millimetres()/math.Sqrt2), f, f)
 	res.Folded = res.Net.Fold()
 	return res
 }

@@ -61,7 +61,7 @@ func (p Polygon) rounded(radius float64, corners ...int) Polygon {
 			q = append(q, Point{centre.X + r*math.Cos(w), centre.Y + r*math.Sin(w)})
 		}
 	}
-	return q
+	return q.tidy() // two arcs may meet in a point
 }
 
 // notched cuts a half circle into the middle of the edge from corner i on.

@@ -7,11 +7,7 @@ import "yellowparcel/core/measure"
 // half of card, thickness and ease from the centre, and they end one adhesive
 // width below the flap's glue. It reports whether there is room for them.
 func (m *Made) HoldingStrips(s Spec) bool {
-	face := m.Net.Panels[0].Outline
-	x0, x1, y0, y1 := face[0].X, face[0].X, face[0].Y, face[0].Y
-	for _, p := range face {
-		x0, x1, y0, y1 = min(x0, p.X), max(x1, p.X), min(y0, p.Y), max(y1, p.Y)
-	}
+	x0, y0, x1, y1 := m.Net.Panels[0].Outline.box()
 	half := (s.Width + s.Thickness + s.Ease).Millimetres() / 2
 	wide, middle := s.Adhesive.Millimetres(), (x0+x1)/2
 	if middle-half-wide < x0 || wide == 0 {
@@ -24,31 +20,32 @@ func (m *Made) HoldingStrips(s Spec) bool {
 	for _, x := range []float64{middle - half - wide, middle + half} {
 		m.Net.Glue = append(m.Net.Glue, Glue{"strip", m.Net.Panels[0].ID, rectangle(x, top, x+wide, y1)})
 	}
+	m.line(s)
 	return true
 }
 
 // Throat is the clear width at the throat between the zones that glue front and
 // back together, in nanometres: a card and its thickness must pass.
 func (m Made) Throat() measure.Length {
-	face := m.Net.Panels[0]
-	x0, x1 := face.Outline[0].X, face.Outline[0].X
-	for _, p := range face.Outline {
-		x0, x1 = min(x0, p.X), max(x1, p.X)
-	}
+	x0, x1 := m.clear()
+	return measure.Round((x1 - x0) * float64(measure.Millimetre))
+}
+
+// clear is the stretch across the face between the zones that glue front and
+// back together.
+func (m Made) clear() (x0, x1 float64) {
+	x0, _, x1, _ = m.Net.Panels[0].Outline.box()
 	middle := (x0 + x1) / 2
 	for _, g := range m.Net.Glue {
 		if !m.joins(g) {
 			continue
 		}
-		low, high := g.Zone[0].X, g.Zone[0].X
-		for _, p := range g.Zone {
-			low, high = min(low, p.X), max(high, p.X)
-		}
+		low, _, high, _ := g.Zone.box()
 		if high <= middle {
 			x0 = max(x0, high)
 		} else {
 			x1 = min(x1, low)
 		}
 	}
-	return measure.Round((x1 - x0) * float64(measure.Millimetre))
+	return x0, x1
 }

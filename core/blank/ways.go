@@ -31,6 +31,8 @@ type Setting struct {
 	// At is the reading to set, a whole number of ticks; Exact what the sums
 	// ask for before rounding.
 	At, Exact measure.Length
+	// Beside is how far to either side two creases lie in place of one.
+	Beside measure.Length
 }
 
 // Way is one way of setting the scores, with what it costs when cuts and
@@ -42,6 +44,7 @@ type Way struct {
 	Ease, Seam Loss
 
 	flaps Flaps
+	half  float64 // half the distance of two creases, in nanometres
 }
 
 // Loss is what errors take off in the worst case and as root-sum-square.
@@ -59,6 +62,27 @@ func (d Diamond) easeLoss(worst, rss float64) Loss { return d.loss(worst+1, math
 
 var ways = []func(Diamond) Way{pair, corners, centre, edges}
 
+// doubled sets two creases in place of each. Marks on the edges lie √2 times as
+// far apart as the creases, so there the distance of the creases is what a tick
+// on the edge makes of it.
+func (d Diamond) doubled(w Way) Way {
+	if d.half == 0 {
+		return w
+	}
+	beside := measure.Round(d.half)
+	w.half = d.half
+	if w.ID == EdgeWay {
+		beside = measure.Round(d.half * math.Sqrt2).Down(d.Spec.Style.Tick)
+		w.half = float64(beside) / math.Sqrt2
+	}
+	for i := range w.Settings {
+		if w.Settings[i].Mark != "check" {
+			w.Settings[i].Beside = beside
+		}
+	}
+	return w
+}
+
 // pair sets both lines of a pair from the same corner: one set-up a pair, and
 // an ease that is free of the guide's error. The two readings are whole ticks
 // whose difference is the crease distance rounded up, centred as well as ticks
@@ -71,14 +95,14 @@ func pair(d Diamond) Way {
 		n := measure.Round((diag-float64(apart))/2 + float64(at)).Near(tick)
 		exact := (diag - float64(crease)) / 2
 		w.Settings = append(w.Settings,
-			Setting{lines, "near", n, measure.Round(exact) + at},
-			Setting{lines, "far", n + apart, measure.Round(diag-exact) + at})
+			Setting{lines, "near", n, measure.Round(exact) + at, 0},
+			Setting{lines, "far", n + apart, measure.Round(diag-exact) + at, 0})
 		return float64(n - at), diag - float64(n+apart-at)
 	}
 	w.flaps.Left, w.flaps.Right = set("sides", d.CreaseWidth)
 	w.flaps.Bottom, w.flaps.Top = set("ends", d.CreaseHeight)
 	half := measure.Round(diag/2) + at
-	w.Settings = append(w.Settings, Setting{"corners", "check", half.Near(tick), half})
+	w.Settings = append(w.Settings, Setting{"corners", "check", half.Near(tick), half, 0})
 	return w
 }
 
@@ -88,7 +112,7 @@ func corners(d Diamond) Way {
 	tick, at := d.Spec.Style.Tick, d.Spec.Board.CornerAt
 	set := func(lines string, crease measure.Length) float64 {
 		exact := measure.Round((d.Diagonal()-float64(crease))/2) + at
-		s := Setting{lines, "each", exact.Down(tick), exact}
+		s := Setting{lines, "each", exact.Down(tick), exact, 0}
 		w.Settings = append(w.Settings, s)
 		return float64(s.At - at)
 	}
@@ -102,7 +126,7 @@ func corners(d Diamond) Way {
 func centre(d Diamond) Way {
 	w := Way{ID: CentreWay, Ease: d.easeLoss(2, math.Sqrt2), Seam: d.loss(1+2*math.Sqrt2, math.Sqrt(5))}
 	set := func(lines string, crease measure.Length) float64 {
-		s := Setting{lines, "each", measure.Round(float64(crease) / 2).Up(d.Spec.Style.Tick), measure.Round(float64(crease) / 2)}
+		s := Setting{lines, "each", measure.Round(float64(crease) / 2).Up(d.Spec.Style.Tick), measure.Round(float64(crease) / 2), 0}
 		w.Settings = append(w.Settings, s)
 		return d.Diagonal()/2 - float64(s.At)
 	}
@@ -118,7 +142,7 @@ func edges(d Diamond) Way {
 	w := Way{ID: EdgeWay, Ease: d.easeLoss(2*math.Sqrt2, math.Sqrt(1.5)), Seam: d.loss(3, math.Sqrt(3))}
 	set := func(lines string, crease measure.Length) float64 {
 		exact := measure.Round((d.Diagonal() - float64(crease)) / math.Sqrt2)
-		s := Setting{lines, "each", exact.Down(d.Spec.Style.Tick), exact}
+		s := Setting{lines, "each", exact.Down(d.Spec.Style.Tick), exact, 0}
 		w.Settings = append(w.Settings, s)
 		return float64(s.At) / math.Sqrt2
 	}
@@ -163,8 +187,8 @@ func (d Diamond) notched() Way {
 	}
 	other := d.Sheet - at
 	w.Settings = []Setting{
-		{"sides", "punch", at, measure.Round((low + high) / 2)},
-		{"ends", "punch", other, d.Sheet - measure.Round((low+high)/2)},
+		{"sides", "punch", at, measure.Round((low + high) / 2), 0},
+		{"ends", "punch", other, d.Sheet - measure.Round((low+high)/2), 0},
 	}
 	w.flaps.Left = (float64(at) + k) / math.Sqrt2
 	w.flaps.Bottom = (float64(other) + k) / math.Sqrt2

@@ -68,6 +68,7 @@ func anyJob(r *rand.Rand, shop plan.Shop) plan.Job {
 	e := &j.Envelope
 	e.Construction, e.School, e.Pocket, e.FlapShape = pick(r, plan.Constructions()...), pick(r, blank.Schools()...), pick(r, blank.PocketSchools()...), pick(r, blank.FlapShapes()...)
 	e.Sort, e.Mailable, e.OneSide, e.TabsOnBack, e.Double = pick(r, plan.LeastPaper, plan.Quickest, plan.Neatest, plan.Cheapest), r.IntN(3) == 0, r.IntN(2) == 0, r.IntN(2) == 0, r.IntN(2) == 0
+	e.FoldTips, e.PatternInside, e.Corner, e.Flap = r.IntN(2) == 0, r.IntN(2) == 0, measure.Length(r.IntN(8))*in/8, measure.Length(r.IntN(12))*in/4
 	e.Stock, e.Liner, e.Adhesive = stock(), pick(r, "", stock()), pick(r, "tape-1-2", "tape-1-4", "glue")
 	j.Post.Destination = pick(r, "us-domestic", "uk-inland", "germany-home", plan.ByHand)
 	j.Paper.AlongGrain, j.Paper.Have = r.IntN(2) == 0, pick(r, "", "letter", "a4")
@@ -75,7 +76,7 @@ func anyJob(r *rand.Rand, shop plan.Shop) plan.Job {
 		j.Start = &plan.Start{Format: pick(r, "a7", "own-1", plan.OwnEnvelope), Width: side() + 2*in, Height: side() + 2*in}
 	}
 	if r.IntN(4) == 0 {
-		j.Recipe = &plan.Recipe{Side1: side(), Side2: side(), Paired: r.IntN(2) == 0, Left: side() / 3, Right: side(), Top: side() / 3, Bottom: side()}
+		j.Recipe = &plan.Recipe{Side1: side(), Side2: side(), Paired: r.IntN(2) == 0, Left: side() / 3, Right: side(), Top: side() / 3, Bottom: side(), Pocket: r.IntN(2) == 0, Quoted: side()}
 	}
 	return j
 }

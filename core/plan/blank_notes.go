@@ -12,7 +12,7 @@ var flapNames = map[string]string{"left": "left side flap", "right": "right side
 
 // blankNotes says what the trade knows to go wrong with this blank, what
 // matters most first.
-func (m maker) blankNotes(d blank.Diamond, e blank.Envelope) []Note {
+func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note {
 	notes := []Note{}
 	add := func(t Tone, format string, args ...any) { notes = append(notes, Note{t, fmt.Sprintf(format, args...)}) }
 	show, unit := m.style.Show, m.style.Unit
@@ -35,18 +35,34 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope) []Note {
 	if e.Folded.Hole > 0 && e.Seam >= 0 {
 		add(Trouble, "The back has a hole of %.0f mm² that no flap covers: give it a wider seam.", e.Folded.Hole)
 	}
-	for _, b := range e.Blunts {
-		add(Care, "The %s overshoots: blunt its tip from %s to %s, folded in and glued or trimmed.", flapNames[b.Panel], show(b.Full), show(b.To))
+	how := "cut the tip off"
+	if d.Spec.FoldTips {
+		how = "fold the tip in and glue it"
 	}
-	if d.Spec.Thickness > measure.Inch/8 {
-		add(Care, "At %s thick, score every crease twice, %s apart, so that the folds stand square.", show(d.Spec.Thickness), show(d.Spec.Thickness))
+	for _, b := range e.Blunts {
+		if b.Wished {
+			add(Fine, "The closing flap is blunted from %s to %s: %s.", show(b.Full), show(b.To), how)
+			continue
+		}
+		add(Care, "The %s overshoots: blunt its tip from %s to %s, %s.", flapNames[b.Panel], show(b.Full), show(b.To), how)
+	}
+	if top := e.TopFlap; e.Shortest < top && top < e.Shortest+a.Width {
+		add(Care, "The closing flap of %s is long enough to cover, but leaves less than %s for the adhesive.", show(top), show(a.Width))
+	}
+	for _, f := range c.made.Faults {
+		if f.ID == blank.SingleCrease {
+			tone, text := m.faultWords(f)
+			add(tone, "%s", text)
+		}
+	}
+	if d.Spec.Thickness > measure.Inch/8 && !d.Spec.Double {
+		add(Care, "At %s thick, score every crease twice, that far apart, so that the folds stand square: tick two creases.", show(d.Spec.Thickness))
 	}
 	if stock, _ := m.shop.stock(m.job.Envelope.Stock); stock.GSM > 170 {
 		add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 	}
 	stock, _ := m.shop.stock(m.job.Envelope.Stock)
-	notes = append(notes, m.stockNotes(stock)...)
-	return notes
+	return append(append(notes, m.stripNotes(c)...), m.stockNotes(stock, c.id)...)
 }
 
 // dimensions are the measures drawn on the net: the two crease distances and
@@ -54,7 +70,8 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope) []Note {
 func (m maker) dimensions(d blank.Diamond, e blank.Envelope) []Dimension {
 	at := func(id string) (from, to blank.Point) {
 		for _, c := range e.Net.Creases {
-			if c.Panel == id {
+			// The crease of the face is that of the wall where there are two.
+			if c.Panel == id || c.Panel == id+" wall" {
 				return c.From, c.To
 			}
 		}
@@ -73,12 +90,13 @@ func (m maker) dimensions(d blank.Diamond, e blank.Envelope) []Dimension {
 	}
 	diag := d.Diagonal() / float64(measure.Millimetre)
 	across, down := top.Y+(bottom.Y-top.Y)*0.3, left.X+(right.X-left.X)*0.2
-	tip := top.Y - float64(e.TopFlap)/float64(measure.Millimetre)
+	crease := top.Y - e.Depth.Millimetres()
+	tip := crease - e.TopFlap.Millimetres()
 	return []Dimension{
 		mark("width", blank.Point{X: left.X, Y: across}, blank.Point{X: right.X, Y: across}, 0),
 		mark("height", blank.Point{X: down, Y: top.Y}, blank.Point{X: down, Y: bottom.Y}, 0),
 		// Beside the closing flap, where the square's corner leaves room.
-		mark("flap", blank.Point{X: diag / 2, Y: tip}, blank.Point{X: diag / 2, Y: top.Y}, min(diag*0.44, top.Y+diag*0.06)),
+		mark("flap", blank.Point{X: diag / 2, Y: tip}, blank.Point{X: diag / 2, Y: crease}, min(diag*0.44, top.Y+diag*0.06)),
 	}
 }
 

@@ -33,6 +33,8 @@ type BlankPlan struct {
 	ScoreWays []ScoreWayPlan `json:"scoreWays"`
 	// Folds are the stages of folding it.
 	Folds []FoldStep `json:"folds"`
+	// Liner is what lines it, on the flat sheet; empty when none is wished for.
+	Liner blank.Polygon `json:"liner"`
 }
 
 // WayPlan is one way of setting the scores.
@@ -111,8 +113,9 @@ func (m maker) blank(c candidate, d blank.Diamond) BlankPlan {
 		p.Ways = append(p.Ways, m.way(d, w))
 	}
 	p.Sentence = m.blankSentence(d)
-	p.Readings = m.blankReadings(d, e)
-	p.Notes = append(m.blankNotes(d, e), m.whatWould(c)...)
+	p.Readings = append(m.blankReadings(d, e), m.optionReadings(c)...)
+	p.Notes = append(m.blankNotes(d, e, c), m.whatWould(c)...)
+	p.Liner = m.lining(c)
 	p.Dimensions = m.dimensions(d, e)
 	p.Drawing = m.blankDrawing(d, e)
 	p.Folds = foldSteps(e.Net)
@@ -148,14 +151,26 @@ func (m maker) way(d blank.Diamond, w blank.Way) WayPlan {
 		if square && s.Lines == "sides" {
 			label = squareNames[s.Mark]
 		}
+		if s.Beside > 0 {
+			label += ", twice"
+		}
 		exact := ""
 		if s.Exact != s.At {
 			exact = m.decimal(s.Exact)
 		}
-		p.Settings = append(p.Settings, SettingPlan{label, m.shown(s.At), exact})
+		p.Settings = append(p.Settings, SettingPlan{label, Shown{s.At, m.setting(s)}, exact})
 	}
 	p.Steps = m.waySteps(d, w)
 	return p
+}
+
+// setting writes what is set: one reading, or two for two creases in place of
+// one.
+func (m maker) setting(s blank.Setting) string {
+	if s.Beside == 0 {
+		return m.style.Show(s.At)
+	}
+	return m.style.Show(s.At-s.Beside) + " & " + m.style.Show(s.At+s.Beside)
 }
 
 // decimal writes a length to the thousandth of an inch or the hundredth of a
@@ -169,7 +184,7 @@ func (m maker) decimal(l measure.Length) string {
 
 // waySteps says how to set and score, one act a line.
 func (m maker) waySteps(d blank.Diamond, w blank.Way) []string {
-	at := func(i int) string { return m.style.Show(w.Settings[i].At) }
+	at := func(i int) string { return m.setting(w.Settings[i]) }
 	square := d.CreaseWidth == d.CreaseHeight
 	switch w.ID {
 	case blank.PairWay:
@@ -213,10 +228,16 @@ func (m maker) waySteps(d blank.Diamond, w blank.Way) []string {
 func (m maker) blankSentence(d blank.Diamond) Sentence {
 	w := d.Chosen()
 	s := say("Cut [%s] square.", m.style.Show(d.Sheet))
-	at := func(i int) string { return m.style.Show(w.Settings[i].At) }
+	at := func(i int) string { return m.setting(w.Settings[i]) }
 	square := d.CreaseWidth == d.CreaseHeight
 	switch w.ID {
 	case blank.PairWay:
+		if d.Spec.Double && w.Settings[0].Beside > 0 {
+			if square {
+				return s.and(say("Score from one corner, at [%s] and [%s]; turn a quarter and score the same again.", at(0), at(1)))
+			}
+			return s.and(say("Score from one corner, at [%s] and [%s]; turn a quarter and score at [%s] and [%s].", at(0), at(1), at(2), at(3)))
+		}
 		if square {
 			return s.and(say("Score twice from one corner, at [%s] and [%s]; turn a quarter and score the same two again.", at(0), at(1)))
 		}
@@ -242,8 +263,12 @@ func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
 	if e.SeamMax-e.Seam > measure.Micrometre {
 		seam.Note = fmt.Sprintf("to %s; %s", show(e.SeamMax), seam.Note)
 	}
+	closed := "lying flat"
+	if e.Depth > 0 {
+		closed = show(e.Depth) + " deep"
+	}
 	list := []Reading{
-		{"closed", "Closed size", m.by(e.Width, e.Height), "lying flat"},
+		{"closed", "Closed size", m.by(e.Width, e.Height), closed},
 		{"ease", "Ease", m.by(e.EaseWidth, e.EaseHeight), "across × down, thickness taken off"},
 		seam,
 		{"overlap", "Flap overlap", show(e.Overlap), "over the bottom flap, at the centre"},
@@ -252,6 +277,9 @@ func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
 	}
 	if e.Overlap < 0 {
 		list[3].Note = "short of the bottom flap: it seals on the sides"
+	}
+	if bare := e.Shortest; e.Shortest < e.TopFlap {
+		list = append(list, Reading{"flap", "Closing flap", show(e.TopFlap), fmt.Sprintf("at least %s, and %s for the adhesive, or a hole opens", show(bare.Up(m.style.Tick)), show(a.Width))})
 	}
 	return list
 }

@@ -35,7 +35,9 @@ type Choices struct {
 	// schools of the pocket.
 	Sorts   []Choice `json:"sorts"`
 	Pockets []Choice `json:"pockets"`
-	Flaps   []Choice `json:"flaps"`
+	// Flaps are the ends of a pocket's flap, DiamondFlaps those of a diamond's.
+	Flaps        []Choice `json:"flaps"`
+	DiamondFlaps []Choice `json:"diamondFlaps"`
 }
 
 // BorderChoice is a habit of bordering a layer.
@@ -90,6 +92,7 @@ func ChoicesIn(shop Shop) Choices {
 	c.Patterns = []Choice{{"", "has no top"}, {string(paper.AlongLong), "up the long side"}, {string(paper.AlongShort), "up the short side"}}
 	c.Sorts = []Choice{{string(LeastPaper), "Least paper"}, {string(Quickest), "Quickest"}, {string(Neatest), "Neatest"}, {string(Cheapest), "Cheapest to post"}}
 	c.Flaps = []Choice{{string(blank.SquareFlap), "Square"}, {string(blank.PointedFlap), "Pointed"}, {string(blank.BluntFlap), "Pointed, tip cut off"}, {string(blank.RoundFlap), "Rounded"}}
+	c.DiamondFlaps = []Choice{{string(blank.SquareFlap), "As the square gives it"}, {string(blank.BluntFlap), "Blunt"}, {string(blank.RoundFlap), "Rounded"}}
 	c.Pockets = []Choice{{string(blank.ExactPocket), "Ease, seam and gap as wished"}, {string(blank.ThumbGapPocket), "1⁄4 ease, 1⁄2 thumb gap"}, {string(blank.ClosePocket), "1⁄8 ease, wide tabs"}}
 	c.Rooms = []Choice{{string(AsBlock), "As a block"}, {string(AsHeap), "As it lies"}}
 	for _, a := range shop.Adhesives {

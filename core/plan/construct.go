@@ -27,6 +27,11 @@ func Constructions() []Construction {
 	return []Construction{Diamond, Pocket, Gusset, Box, Tuck, CutDown}
 }
 
+// hasTop reports whether a pattern runs upright on the face only when the blank
+// lies one way on the sheet; on a square that stands on its point it runs
+// slantwise whichever way it is turned.
+func (c Construction) hasTop() bool { return c == Pocket || c == Gusset || c == Tuck }
+
 // construction is the one that the job chose.
 func (j Job) construction() Construction {
 	if j.Envelope.Construction == "" {
@@ -46,7 +51,7 @@ func (m maker) blankSpec() blank.Spec {
 		Style: m.style, School: j.Envelope.School, Way: j.Envelope.Way,
 		Board:    blank.Board{CornerAt: m.shop.Tools.CornerAt, NotchDepth: m.shop.Tools.NotchDepth},
 		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: measure.Inch / 32,
-		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double,
+		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double, FoldTips: j.Envelope.FoldTips,
 	}
 	if s.Pocket == "" {
 		s.Pocket = blank.ExactPocket
@@ -68,12 +73,17 @@ func (m maker) blankSpec() blank.Spec {
 // plainRectangle is the envelope in which the card's shape costs nothing, in the
 // cheapest class of the destination.
 func (m maker) plainRectangle(caliper measure.Length) (mail.Rectangle, bool) {
+	need := m.thick.Used + m.job.Envelope.Ease
+	return m.rectangleFor(m.outer().Width+need, m.outer().Height+need, caliper)
+}
+
+// rectangleFor is the plain rectangle round an interior.
+func (m maker) rectangleFor(w, h, caliper measure.Length) (mail.Rectangle, bool) {
 	book, ok := mail.RulebookByID(m.job.Post.Destination)
 	if !ok || len(book.Classes) == 0 {
 		return mail.Rectangle{}, false
 	}
-	need := m.thick.Used + m.job.Envelope.Ease
-	r := book.Classes[0].PlainRectangle(m.outer().Width+need, m.outer().Height+need, m.thick.Used+4*caliper, m.style.Tick, m.style.Tick)
+	r := book.Classes[0].PlainRectangle(w, h, m.thick.Used+4*caliper, m.style.Tick, m.style.Tick)
 	return r, r.OK
 }
 
@@ -124,7 +134,7 @@ func (m maker) candidate(id Construction, diamond blank.Made) candidate {
 	if !c.ok {
 		return c
 	}
-	if (id == Diamond || id == Pocket) && s.LeastWidth > 0 {
+	if j := m.job.Envelope; j.Mailable && (id == CutDown || s.LeastWidth > 0) {
 		c.strip = c.made.HoldingStrips(s)
 	}
 	m.onSheet(&c)
@@ -153,11 +163,18 @@ func (m maker) choose(list []candidate) candidate {
 func (m maker) cutDown(s blank.Spec) (best blank.Made, from FitPlan, ok bool) {
 	caliper, _ := m.shop.stock(soldPaper)
 	s.Caliper, s.LeastWidth, s.LeastHeight = caliper.Caliper, 0, 0
+	wide := func(height measure.Length) measure.Length {
+		if r, ok := m.rectangleFor(s.Width+s.Thickness+s.Ease, height, s.Caliper); m.job.Envelope.Mailable && ok && r.Height == height {
+			return r.Width
+		}
+		return 0
+	}
 	var chosen blank.Bought
 	for _, f := range m.shop.formats() {
 		if id := m.job.Envelope.CutFrom; id != "" && id != f.ID {
 			continue
 		}
+		s.LeastWidth = wide(f.Height)
 		made, can := blank.MeasureCutDown(s, bought(f), m.job.Envelope.OneSide)
 		if !can {
 			continue
@@ -170,6 +187,7 @@ func (m maker) cutDown(s blank.Spec) (best blank.Made, from FitPlan, ok bool) {
 		}
 	}
 	if ok {
+		s.LeastWidth = wide(chosen.Height)
 		best, ok = blank.NewCutDown(s, chosen, m.job.Envelope.OneSide)
 	}
 	return best, from, ok
@@ -186,8 +204,14 @@ func (m maker) onSheet(c *candidate) {
 		return
 	}
 	stock, _ := m.shop.stock(m.job.Envelope.Stock)
-	piece := cutting.Piece{Width: c.made.SheetWidth, Height: c.made.SheetHeight, Count: 1, Turn: true}
 	for _, s := range m.sheetsFor(stock) {
+		piece := cutting.Piece{Width: c.made.SheetWidth, Height: c.made.SheetHeight, Count: 1, Turn: true}
+		if stock.Pattern != paper.Unknown && c.id.hasTop() {
+			piece.Turn = false
+			if !stock.Pattern.Upright(s) {
+				piece.Width, piece.Height = piece.Height, piece.Width
+			}
+		}
 		if (cutting.Sheet{Width: s.Width, Height: s.Height}).Possible(piece) == cutting.Possible {
 			if !c.found || s.Width.Inches()*s.Height.Inches() < c.fits.Width.Inches()*c.fits.Height.Inches() {
 				c.fits, c.found = s, true

@@ -179,7 +179,7 @@ func (m maker) row(c candidate) ConstructionPlan {
 	row.Work = fmt.Sprintf("%d cuts, %d folds", c.made.Cuts, c.made.Folds)
 	// Without walls folds stand square up to a quarter inch, creased twice.
 	takes := min(m.thick.Used+min(c.made.EaseWidth, c.made.EaseHeight), measure.Inch/4)
-	if c.made.Depth > 0 && c.id != Pocket {
+	if c.made.Depth > 0 && c.id != Pocket && c.id != Diamond {
 		takes = c.made.Depth - measure.Inch/16
 	}
 	row.Depth = m.fine().Show(max(0, takes).Down(m.fine().Tick))

@@ -120,7 +120,7 @@ func TestWhatWouldDo(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	j.Envelope.Construction = plan.Pocket // 1/8 too large for 12 x 12
 	n := notes(plan.Make(j, shop).Envelope.Blank.Notes)
-	for _, want := range []string{"1⁄8 too large for 12 × 12. What would do: an ease of 1⁄8", "a diamond", "a card of at most", "two sheets joined"} {
+	for _, want := range []string{"1⁄8 too large for 12 × 12. What would do: an ease of 1⁄8", "a diamond", "a card of at most", "two pieces from 12 × 12, ", "the joint runs over the back"} {
 		if !strings.Contains(n, want) {
 			t.Errorf("nothing is said of %q: %s", want, n)
 		}

@@ -157,6 +157,10 @@ type EnvelopeWish struct {
 	TabsOnBack bool            `json:"tabsOnBack,omitempty"`
 	// Double puts two creases in place of each, the card's thickness apart.
 	Double bool `json:"double,omitempty"`
+	// FoldTips folds the blunted tips of a diamond in instead of cutting them off.
+	FoldTips bool `json:"foldTips,omitempty"`
+	// PatternInside turns the patterned side of the paper inside.
+	PatternInside bool `json:"patternInside,omitempty"`
 	// Liner is the stock of a liner; empty for none.
 	Liner string `json:"liner,omitempty" maxLength:"40"`
 	// Mailable makes the envelope a plain rectangle, the card held by strips.

@@ -43,6 +43,9 @@ func (j Job) Check(shop Shop) []Problem {
 	if n := j.panels(); n < card.LeastPanels || n > card.MostPanels {
 		add("card.panels", refuse("From %d to %d panels can be planned: type a number between.", card.LeastPanels, card.MostPanels))
 	}
+	if r := j.Recipe; r != nil && !slices.Contains([]mail.Measure{mail.Length, mail.Height, mail.Thickness}, r.quotedOf()) {
+		add("recipe.quoted", refuse("A note's limit is one of length, height or thickness, not of “%s”: choose one.", clip(string(r.QuotedOf))))
+	}
 	if !slices.Contains(Constructions(), j.construction()) {
 		add("envelope.construction", refuse("The construction “%s” is not known: choose one of the list.", clip(string(j.Envelope.Construction))))
 	}

@@ -33,17 +33,48 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 		{"worst", "Worst case", show(worst), fmt.Sprintf("ease left, if all is %s off; %s at root-sum-square", m.fine().Show(m.style.Tick/2), show(min(made.EaseWidth, made.EaseHeight)-made.EaseError.RSS))},
 		m.layersReading(made.Net, made.Folded.Layers),
 	}
-	if c.strip {
-		p.Readings = append(p.Readings, Reading{"throat", "Between the strips", show(made.Throat()), "clear at the throat"})
-	}
-	if liner, ok := m.shop.stock(m.job.Envelope.Liner); ok && made.Liner.Width > 0 {
-		p.Readings = append(p.Readings, Reading{"liner", "Liner", m.by(made.Liner.Width.Down(m.style.Tick), made.Liner.Height.Down(m.style.Tick)), "of " + liner.Name + ", clear of what is glued"})
-	}
+	p.Readings, p.Liner = append(p.Readings, m.optionReadings(c)...), m.lining(c)
 	p.Notes = m.madeNotes(c)
 	p.Dimensions = m.madeDimensions(made)
 	p.Drawing = fmt.Sprintf("%s, %s %s, lying flat with its inside up: %s. The folds are made in the order of their numbers.", constructionNames[c.id], m.by(made.SheetWidth, made.SheetHeight), m.style.Unit, m.partsWords(made))
 	p.Folds = foldSteps(made.Net)
 	return p
+}
+
+// optionReadings are those of what a maker may add to any construction.
+func (m maker) optionReadings(c candidate) (list []Reading) {
+	if c.strip {
+		list = append(list, Reading{"throat", "Between the strips", m.style.Show(c.made.Throat()), "clear at the throat"})
+	}
+	if liner, ok := m.shop.stock(m.job.Envelope.Liner); ok && c.made.Liner.Width > 0 {
+		where := "front and flap"
+		if c.id == Box || c.id == Tuck {
+			where = "the floor"
+		}
+		list = append(list, Reading{"liner", "Liner", m.by(c.made.Liner.Width.Down(m.style.Tick), c.made.Liner.Height.Down(m.style.Tick)), fmt.Sprintf("of %s for %s, clear of what is glued", lower(liner.Name), where)})
+	}
+	return list
+}
+
+// lining is the liner as it is drawn, when there is one.
+func (m maker) lining(c candidate) blank.Polygon {
+	if m.job.Envelope.Liner == "" || c.made.Lining == nil {
+		return blank.Polygon{}
+	}
+	return c.made.Lining
+}
+
+// stripNotes says how a card is held in an envelope that is wider than it.
+func (m maker) stripNotes(c candidate) []Note {
+	switch {
+	case !m.job.Envelope.Mailable:
+		return nil
+	case !c.strip:
+		return []Note{{Care, "There is no room beside the card for holding strips: it needs none, or a wider envelope."}}
+	case c.made.Depth > 0:
+		return []Note{{Fine, fmt.Sprintf("Front and back do not touch here: in place of glue strips, fold two rails from scrap, %s high, and glue them down beside the card.", m.style.Show(c.made.Depth))}}
+	}
+	return []Note{{Fine, "Press the holding strips together before the card goes in, and let it slide down between them."}}
 }
 
 func scoreTexts(m maker, scores []blank.ScoreLine) []ScoreText {
@@ -137,8 +168,9 @@ func (m maker) madeNotes(c candidate) []Note {
 		if stock.GSM > 170 && c.made.Depth == 0 {
 			add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 		}
-		notes = append(notes, m.stockNotes(stock)...)
+		notes = append(notes, m.stockNotes(stock, c.id)...)
 	}
+	notes = append(notes, m.stripNotes(c)...)
 	if c.id == CutDown {
 		add(Fine, "Without sums: lay the card in the middle, mark %s beyond each of its sides (one seam and half of ease and thickness), and cut on the marks.", show(c.made.Seam+(m.job.Envelope.Ease+m.thick.Used)/2))
 		if whole := m.judge(closed{width: c.from.Outer.Width, height: c.from.Outer.Height, thickness: m.closed(c).thickness, stock: m.closed(c).stock, area: c.made.Net.Sheet.Area()}); whole.rank < c.post.rank {
@@ -149,7 +181,7 @@ func (m maker) madeNotes(c candidate) []Note {
 }
 
 // stockNotes says what a stock asks for when an envelope is made of it.
-func (m maker) stockNotes(stock paper.Stock) (notes []Note) {
+func (m maker) stockNotes(stock paper.Stock, id Construction) (notes []Note) {
 	if len(m.job.Card.Outline) > 0 {
 		notes = append(notes, Note{Fine, fmt.Sprintf("The card is an odd shape: cut its rectangle of %s from scrap, and fold the envelope round both together.", m.by(m.job.Card.Width, m.job.Card.Height))})
 	}
@@ -164,8 +196,20 @@ func (m maker) stockNotes(stock paper.Stock) (notes []Note) {
 		}
 		notes = append(notes, Note{Trouble, fmt.Sprintf("%s does not hold on a face that is %s: %s.", a.Name, stock.Surface, better)})
 	}
+	if stock.Pattern == paper.Unknown && !m.job.Envelope.PatternInside {
+		return notes
+	}
+	if m.job.Envelope.PatternInside {
+		notes = append(notes, Note{Fine, "The patterned side shows inside: lay it up when you score, and write the address on the plain outside."})
+	} else {
+		notes = append(notes, Note{Fine, "The patterned side shows outside: lay it down when you score. A dark or busy outside wants a plain label for the address."})
+	}
 	if stock.Pattern != paper.Unknown {
-		notes = append(notes, Note{Fine, "Its pattern has a top: the closing flap is the top. A dark or busy outside wants a plain label for the address."})
+		if id.hasTop() {
+			notes = append(notes, Note{Fine, "Its pattern has a top: the closing flap is the top, so the blank lies on the sheet one way only."})
+		} else {
+			notes = append(notes, Note{Care, "Its pattern has a top, and on a square that stands on its point it runs slantwise over the face: for an upright one take a pocket. Pencil TOP on the throat's corner."})
+		}
 	}
 	return notes
 }
@@ -192,6 +236,8 @@ func (m maker) faultWords(f blank.Fault) (Tone, string) {
 		return Care, "Its deep flap is cut at the sides with it: round the corners that are left."
 	case blank.TooHigh:
 		return Care, fmt.Sprintf("It stays %s too high for the card, which slides: a lower envelope would hold it.", show(f.A))
+	case blank.SingleCrease:
+		return Care, fmt.Sprintf("Two creases for a thickness of %s cannot be set here: the punch board makes one, or they would lie closer than a tick.", show(f.A))
 	case blank.SlitCorners:
 		return Care, "The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in."
 	}
@@ -229,7 +275,11 @@ func (m maker) whatWould(c candidate) []Note {
 	if size, ok := m.largestServed(c.id); ok {
 		ways = append(ways, "a card of at most "+m.by(size.Width, size.Height))
 	}
-	ways = append(ways, fmt.Sprintf("two sheets joined under the middle of the back with %s overlapping", m.style.Show(a.Width)))
+	if j, ok := m.joined(c); ok {
+		ways = append(ways, m.jointWords(c, j))
+	} else {
+		ways = append(ways, "a larger sheet: two of yours joined would not do either")
+	}
 	name := c.fits.Name
 	if name == "" {
 		return []Note{{Trouble, "There is no sheet on your shelf to make it from: enter one there."}}

@@ -70,7 +70,7 @@ func (m maker) orders(made candidate) []stockOrder {
 		}
 	}
 	if m.blanks() && made.id != CutDown {
-		put(m.job.Envelope.Stock, orderedPiece{name: "Envelope blank", size: card.Size{Width: made.made.SheetWidth, Height: made.made.SheetHeight}, count: m.job.Count})
+		put(m.job.Envelope.Stock, orderedPiece{name: "Envelope blank", size: card.Size{Width: made.made.SheetWidth, Height: made.made.SheetHeight}, count: m.job.Count, upright: made.id.hasTop()})
 	}
 	if l := made.made.Liner; m.blanks() && m.job.Envelope.Liner != "" && l.Width > 0 {
 		put(m.job.Envelope.Liner, orderedPiece{name: "Envelope liner", size: card.Size{Width: l.Width.Down(m.style.Tick), Height: l.Height.Down(m.style.Tick)}, count: m.job.Count, upright: true})

@@ -121,7 +121,7 @@ func (m maker) fields() Fields {
 			continue
 		}
 		style := m.style
-		if f.path == "card.thickness" || strings.HasSuffix(f.path, ".foam") {
+		if f.path == "card.thickness" || strings.HasSuffix(f.path, ".foam") || f.path == "recipe.quoted" {
 			style = m.fine()
 		}
 		field := Field{Text: style.Show(*at)}

@@ -6,10 +6,11 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 )
 
-// Recipe is a diamond as somebody's note gives it.
+// Recipe is a diamond or a pocket as somebody's note gives it.
 type Recipe struct {
 	Side1 measure.Length `json:"side1"`
 	Side2 measure.Length `json:"side2"`
@@ -20,9 +21,19 @@ type Recipe struct {
 	Right  measure.Length `json:"right"`
 	Top    measure.Length `json:"top"`
 	Bottom measure.Length `json:"bottom"`
+	// Pocket says that it is a tabbed pocket: Side1 and Side2 are then width and
+	// length of its sheet, Left and Right the tabs, Top the flap and Bottom the
+	// back, each from the edge next to it.
+	Pocket bool `json:"pocket,omitempty"`
+	// Quoted is a postal limit that the note names, of the measure QuotedOf; zero
+	// for none.
+	Quoted   measure.Length `json:"quoted,omitempty"`
+	QuotedOf mail.Measure   `json:"quotedOf,omitempty"`
 }
 
-func (r Recipe) blank() blank.Recipe { return blank.Recipe(r) }
+func (r Recipe) blank() blank.Recipe {
+	return blank.Recipe{Side1: r.Side1, Side2: r.Side2, Paired: r.Paired, Left: r.Left, Right: r.Right, Top: r.Top, Bottom: r.Bottom}
+}
 
 // RecipePlan says what a note really makes.
 type RecipePlan struct {
@@ -41,8 +52,10 @@ type RecipeReading struct {
 	Inside string   `json:"inside"`
 	Ease   string   `json:"ease"`
 	Seams  []string `json:"seams"`
-	Hole   string   `json:"hole"`
-	Fits   bool     `json:"fits"`
+	// SeamNames says where each of the seams is.
+	SeamNames []string `json:"seamNames"`
+	Hole      string   `json:"hole"`
+	Fits      bool     `json:"fits"`
 	// Suits is set when it closes, and the card goes in.
 	Suits      bool        `json:"suits"`
 	Net        blank.Net   `json:"net"`
@@ -54,6 +67,9 @@ type RecipeReading struct {
 func (m maker) recipe() *RecipePlan {
 	if m.job.Recipe == nil {
 		return nil
+	}
+	if m.job.Recipe.Pocket {
+		return m.pocketRecipe(m.job.Recipe.pocket())
 	}
 	r := m.job.Recipe.blank()
 	p := &RecipePlan{Readings: []RecipeReading{}, Notes: []Note{}, Rescaled: m.rescaled(r)}
@@ -77,16 +93,23 @@ func (m maker) recipe() *RecipePlan {
 		p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("Its scores lie off the centre: in the middle they would be if the guide reads %s at the sheet's corner. Look where the corner sits on yours.", m.style.Show(-sides))})
 	}
 	p.Notes = append(p.Notes, m.recipeNotes(best)...)
+	p.Notes = append(p.Notes, m.stretched(best.Width, best.Height, best.Seam())...)
+	p.Notes = append(p.Notes, m.quoted()...)
 	p.Sentence = m.recipeSentence(best)
 	return p
 }
 
 // inside is the room of a recipe's envelope for the card, each way.
 func (m maker) recipeEase(res blank.RecipeResult) (w, h measure.Length) {
+	return m.easeIn(res.Width, res.Height)
+}
+
+// easeIn is the room for the card between creases, the way round it fits better.
+func (m maker) easeIn(width, height measure.Length) (w, h measure.Length) {
 	stock, _ := m.shop.stock(m.job.Envelope.Stock)
 	outer := m.outer()
 	ease := func(c card.Size) (measure.Length, measure.Length) {
-		return res.Width - 2*stock.Caliper - c.Width - m.thick.Used, res.Height - 2*stock.Caliper - c.Height - m.thick.Used
+		return width - 2*stock.Caliper - c.Width - m.thick.Used, height - 2*stock.Caliper - c.Height - m.thick.Used
 	}
 	w, h = ease(outer)
 	if tw, th := ease(card.Size{Width: outer.Height, Height: outer.Width}); min(tw, th) > min(w, h) {
@@ -99,6 +122,7 @@ func (m maker) recipeReading(name string, res blank.RecipeResult) RecipeReading 
 	w, h := m.recipeEase(res)
 	reading := RecipeReading{
 		Name: name, Inside: m.by(res.Width, res.Height), Ease: m.by(w, h), Fits: min(w, h) >= 0, Hole: "none", Net: res.Net,
+		SeamNames:  []string{"left to top", "top to right", "right to bottom", "bottom to left"},
 		Dimensions: []Dimension{}, Suits: min(w, h) >= 0 && res.Seam() > 0 && res.Folded.Hole < 1,
 	}
 	for _, s := range res.Seams {
@@ -161,79 +185,4 @@ func (m maker) rescaled(r blank.Recipe) string {
 	w := d.Chosen()
 	at := func(i int) string { return m.style.Show(w.Settings[i].At) }
 	return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", m.style.Show(s.Seam), m.style.Show(d.Sheet), at(0), at(1), at(2), at(3))
-}
-
-// recipeAt is a length of the note, or nil when there is none.
-func recipeAt(of func(*Recipe) *measure.Length) func(*Job) *measure.Length {
-	return func(j *Job) *measure.Length {
-		if j.Recipe == nil {
-			return nil
-		}
-		return of(j.Recipe)
-	}
-}
-
-// recipeFields are the lengths of a note.
-var recipeFields = []lengthField{
-	{"recipe.side1", "edge of the sheet", measure.Inch, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Side1 }), nil},
-	{"recipe.side2", "other edge of the sheet", measure.Inch, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Side2 }), nil},
-	{"recipe.left", "score", 0, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Left }), nil},
-	{"recipe.right", "score", 0, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Right }), nil},
-	{"recipe.top", "score", 0, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Top }), nil},
-	{"recipe.bottom", "score", 0, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Bottom }), nil},
-}
-
-// applyRecipe begins a note, in one of its two ways of giving scores, or ends it
-// with an empty text. A new one begins as the job's own diamond.
-func applyRecipe(job Job, shop Shop, e Edit) (Job, error) {
-	if e.Text == nil || *e.Text == "" {
-		job.Recipe = nil
-		return job, nil
-	}
-	if *e.Text != "pair" && *e.Text != "corners" {
-		return job, refuse("Scores are read from one corner or from each: choose one.")
-	}
-	paired := *e.Text == "pair"
-	r := Recipe{Paired: paired}
-	if job.Recipe != nil {
-		r = *job.Recipe
-		if d := measure.Round(float64(r.Side1+r.Side2) / 1.4142135623730951); r.Paired != paired {
-			r.Paired, r.Right, r.Bottom = paired, d-r.Right, d-r.Bottom
-		}
-	} else {
-		m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
-		s := m.blankSpec()
-		s.School, s.Way = blank.ExactSeam, blank.PairWay
-		d := blank.NewDiamond(s)
-		set := d.Ways[0].Settings
-		r = Recipe{d.Sheet, d.Sheet, true, set[0].At, set[1].At, set[2].At, set[3].At}
-		if !paired {
-			diagonal := measure.Round(d.Diagonal())
-			r.Paired, r.Right, r.Bottom = false, diagonal-r.Right, diagonal-r.Bottom
-		}
-	}
-	job.Recipe = &r
-	return job, nil
-}
-
-// bothUnits reads a value that a note gives twice, as "5 1/2 (140 mm)": the two
-// must agree to a tick. It returns the text to read.
-func bothUnits(text string, s measure.Style) (string, error) {
-	first, second, found := strings.Cut(text, "(")
-	if !found {
-		return text, nil
-	}
-	second = strings.TrimSuffix(strings.TrimSpace(second), ")")
-	a, err := measure.Parse(first, s.Unit)
-	if err != nil {
-		return first, nil // told when it is read
-	}
-	b, err := measure.Parse(second, s.Unit)
-	if err != nil {
-		return "", err
-	}
-	if (a - b).Abs() > s.Tick {
-		return "", refuse("The note says %s and %s, which is not the same: the second is %s %s. Find out which one it means, and type that.", strings.TrimSpace(first), second, s.Show(b), s.Unit)
-	}
-	return first, nil
 }

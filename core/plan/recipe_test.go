@@ -4,6 +4,7 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/mail"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 )
@@ -65,5 +66,83 @@ func TestCheckARecipe(t *testing.T) {
 	}
 	if _, problems := plan.Apply(got, shop, []plan.Edit{{Path: "recipe.left", Text: text("3")}}); len(problems) != 1 {
 		t.Errorf("a score of no note: %v", problems)
+	}
+}
+
+// The note of a pocket is worked backwards too, and says which number to change.
+func TestCheckAPocketRecipe(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop()
+	j, problems := plan.Apply(j, shop, []plan.Edit{{Path: "recipe.scores", Text: text("pocket")}})
+	r := plan.Make(j, shop).Recipe
+	if len(problems) > 0 || len(j.Check(shop)) > 0 || len(r.Readings) != 1 || !r.Readings[0].Suits || len(r.Notes) > 0 {
+		t.Fatalf("the job's own pocket: %v, %+v, %s", problems, r.Readings, notes(r.Notes))
+	}
+	// 6 1/4 x 4 1/2 by the thumb gap: 7 1/2 x 10 3/4, scored 1/2, 1/2, 1 3/4, 4 1/4.
+	for path, typed := range map[string]string{"side1": "7 1/2", "side2": "10 3/4", "left": "1/2", "right": "1/2", "top": "1 3/4", "bottom": "4 1/4"} {
+		if j, problems = plan.Apply(j, shop, []plan.Edit{{Path: "recipe." + path, Text: &typed}}); len(problems) > 0 {
+			t.Fatal(problems)
+		}
+	}
+	j.Card.Width, j.Card.Height, j.Parts = 6*in+in/4, 4*in+in/2, j.Parts[:1]
+	r = plan.Make(j, shop).Recipe
+	if got := r.Readings[0]; got.Inside != "6 1⁄2 × 4 3⁄4" || got.Seams[2] != "1 1⁄4" || got.Hole != "1⁄2 at the throat" || !got.Suits {
+		t.Errorf("%+v", got)
+	}
+	if !strings.Contains(r.Rescaled, "with tabs of 1⁄2: cut ") {
+		t.Errorf("%s", r.Rescaled)
+	}
+	for _, tt := range []struct{ path, typed, want string }{
+		{"left", "1/4", "The tabs differ, 1⁄4 and 1⁄2"},
+		{"left", "1/4", "A tab of 1⁄4 is narrower than the double-sided tape, 1⁄2"},
+		{"right", "1", "too tight across: set the two tabs' scores together"},
+		{"top", "3", "too tight down: set the scores of flap and back"},
+		{"bottom", "5", "The back is 1 higher than the front"},
+		{"top", "3/4", "The closing flap covers"},
+		{"left", "7", "The scores of the two tabs cross"},
+		{"side2", "6", "The scores of flap and back cross"},
+	} {
+		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "recipe." + tt.path, Text: &tt.typed}})
+		if n := notes(plan.Make(got, shop).Recipe.Notes); len(problems) > 0 || !strings.Contains(n, tt.want) {
+			t.Errorf("%s = %s: %s, want %q", tt.path, tt.typed, n, tt.want)
+		}
+	}
+	back, problems := plan.Apply(j, shop, []plan.Edit{{Path: "recipe.scores", Text: text("pair")}})
+	if len(problems) > 0 || back.Recipe.Pocket || !plan.Make(back, shop).Recipe.Readings[0].Suits {
+		t.Errorf("back to a square: %v, %+v", problems, back.Recipe)
+	}
+}
+
+// A limit that a note names is held against every rulebook, and a stretched
+// outline is told from a solved one.
+func TestNotesQuoteLimitsAndStretch(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop()
+	j.Post.Destination = "us-domestic"
+	j, _ = plan.Apply(j, shop, []plan.Edit{{Path: "recipe.scores", Text: text("pair")}})
+	for _, tt := range []struct {
+		typed string
+		of    mail.Measure
+		want  string
+	}{
+		{"6 1/8", "", "The limit of 6 1⁄8 in is the greatest height of a letter, United States, home post"},
+		{"5 mm", mail.Thickness, "of a letter, United Kingdom, inland post"},
+		{"6", mail.Height, "No rulebook here has 6 in as a limit of height. Where this job goes, the greatest height of a letter, United States, home post is 6 1⁄8 in."},
+	} {
+		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "recipe.quoted", Text: &tt.typed}})
+		got.Recipe.QuotedOf = tt.of
+		if n := notes(plan.Make(got, shop).Recipe.Notes); len(problems) > 0 || !strings.Contains(n, tt.want) {
+			t.Errorf("%s: %s", tt.typed, n)
+		}
+	}
+	j.Recipe.QuotedOf = "smell"
+	if list := j.Check(shop); len(list) != 1 || list[0].Path != "recipe.quoted" {
+		t.Errorf("a limit of smell: %v", list)
+	}
+	j.Recipe.QuotedOf = ""
+	if n := notes(plan.Make(j, shop).Recipe.Notes); strings.Contains(n, "Stretched") {
+		t.Errorf("a note that suits is stretched: %s", n)
+	}
+	j.Card.Width += in
+	if n := notes(plan.Make(j, shop).Recipe.Notes); !strings.Contains(n, "Stretched as a whole to 11") || !strings.Contains(n, "solve it anew") {
+		t.Errorf("%s", n)
 	}
 }

@@ -141,6 +141,7 @@ export interface components {
             easeWidth: components["schemas"]["Shown"];
             exact: components["schemas"]["Shown"];
             folds: components["schemas"]["FoldStep"][];
+            liner: components["schemas"]["Point"][];
             net: components["schemas"]["Net"];
             notes: components["schemas"]["Note"][];
             overlap: components["schemas"]["Shown"];
@@ -221,6 +222,7 @@ export interface components {
             adhesives: components["schemas"]["Choice"][];
             borders: components["schemas"]["BorderChoice"][];
             destinations: components["schemas"]["Choice"][];
+            diamondFlaps: components["schemas"]["Choice"][];
             flaps: components["schemas"]["Choice"][];
             folds: components["schemas"]["Choice"][];
             formats: components["schemas"]["Choice"][];
@@ -340,11 +342,13 @@ export interface components {
             /** Format: int64 */
             flap?: number;
             flapShape?: string;
+            foldTips?: boolean;
             liner?: string;
             mailable?: boolean;
             /** Format: int64 */
             notch?: number;
             oneSide?: boolean;
+            patternInside?: boolean;
             pocket?: string;
             /** @enum {string} */
             school: "exact" | "diagonal" | "notch";
@@ -783,6 +787,10 @@ export interface components {
             /** Format: int64 */
             left: number;
             paired: boolean;
+            pocket?: boolean;
+            /** Format: int64 */
+            quoted?: number;
+            quotedOf?: string;
             /** Format: int64 */
             right: number;
             /** Format: int64 */
@@ -807,6 +815,7 @@ export interface components {
             inside: string;
             name: string;
             net: components["schemas"]["Net"];
+            seamNames: string[];
             seams: string[];
             suits: boolean;
         };

@@ -8,6 +8,7 @@ const names: Record<string, string> = {
   away: 'cut away',
   glue: 'glue',
   card: 'card',
+  liner: 'liner',
 }
 </script>
 

@@ -12,11 +12,13 @@ const props = withDefaults(
     dimensions: Dimension[]
     /** The card lying on the face, in millimetres. */
     card: { width: number; height: number }
+    /** The liner as it lies on the sheet; none when it has no corners. */
+    liner?: Net['outline']
     unit: 'in' | 'mm'
     words: string
     maxHeight?: number
   }>(),
-  { maxHeight: 540 },
+  { maxHeight: 540, liner: () => [] },
 )
 
 type Point = Net['outline'][number]
@@ -88,6 +90,7 @@ const flaps = computed(() =>
         :fill="`url(#${hatch})`"
         data-part="glue"
       />
+      <path v-if="liner.length" class="drawn drawn-liner" :d="path(liner, s)" data-part="liner" />
       <rect
         class="drawn drawn-card"
         :x="(face.x - card.width / 2) * s"
@@ -133,7 +136,9 @@ const flaps = computed(() =>
         :along="d.id === 'height' ? card.height * 0.1 * s : 0"
       />
     </template>
-    <template #legend><LineKey :kinds="['cut', 'score', 'away', 'glue', 'card']" /></template>
+    <template #legend
+      ><LineKey :kinds="['cut', 'score', 'away', 'glue', 'card', ...(liner.length ? ['liner'] : [])]"
+    /></template>
   </ScaleDrawing>
 </template>
 

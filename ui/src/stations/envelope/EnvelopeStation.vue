@@ -14,6 +14,7 @@ import { useShop } from '../../job/useShop'
 import StationLayout from '../StationLayout.vue'
 import BoughtList from './BoughtList.vue'
 import ComparisonStrip from './ComparisonStrip.vue'
+import EnvelopeOptions from './EnvelopeOptions.vue'
 import RecipeCheck from './RecipeCheck.vue'
 import ScoreTable from './ScoreTable.vue'
 import WaysOfScoring from './WaysOfScoring.vue'
@@ -53,6 +54,7 @@ function set(change: Partial<Job['envelope']>) {
         :net="blank.net"
         :dimensions="blank.dimensions"
         :card="card"
+        :liner="blank.liner"
         :unit="plan.unit"
         :words="blank.drawing"
       />
@@ -76,7 +78,7 @@ function set(change: Partial<Job['envelope']>) {
       />
       <LengthField :job="job" path="envelope.thumbGap" label="Thumb gap" note="back stays below the throat" />
       <LengthField
-        v-if="kind === 'pocket' || kind === 'gusset'"
+        v-if="kind === 'pocket' || kind === 'gusset' || kind === 'diamond'"
         :job="job"
         path="envelope.flap"
         label="Closing flap"
@@ -99,50 +101,6 @@ function set(change: Partial<Job['envelope']>) {
       :model-value="wish.envelope.pocket || 'exact'"
       @update:model-value="set({ pocket: $event as Job['envelope']['pocket'] })"
     />
-    <template v-if="kind === 'pocket' || kind === 'gusset'">
-      <PickRow
-        label="Flap ends"
-        name="flap"
-        :choices="shop?.choices.flaps ?? []"
-        :model-value="wish.envelope.flapShape || 'square'"
-        @update:model-value="set({ flapShape: $event as Job['envelope']['flapShape'] })"
-      />
-      <div class="wishes">
-        <LengthField
-          :job="job"
-          path="envelope.corner"
-          label="Round corners"
-          note="radius, of flap and back"
-        />
-        <LengthField
-          :job="job"
-          path="envelope.notch"
-          label="Thumb notch"
-          note="radius, in the back; 0 for none"
-        />
-      </div>
-      <v-checkbox
-        v-if="kind === 'pocket'"
-        :model-value="!!wish.envelope.tabsOnBack"
-        label="Tabs on the back, glued inside the front"
-        data-test="tabs-on-back"
-        @update:model-value="set({ tabsOnBack: !!$event })"
-      />
-      <v-checkbox
-        v-if="kind === 'pocket'"
-        :model-value="!!wish.envelope.double"
-        label="Two creases in place of each, as far apart as the card is thick"
-        data-test="double"
-        @update:model-value="set({ double: !!$event })"
-      />
-      <PickRow
-        label="Liner"
-        name="liner"
-        :choices="[{ id: '', name: 'none' }, ...(shop?.choices.stocks ?? [])]"
-        :model-value="wish.envelope.liner ?? ''"
-        @update:model-value="set({ liner: $event })"
-      />
-    </template>
     <v-checkbox
       v-if="kind === 'cutdown'"
       :model-value="!!wish.envelope.oneSide"
@@ -172,6 +130,7 @@ function set(change: Partial<Job['envelope']>) {
       :model-value="wish.envelope.adhesive"
       @update:model-value="set({ adhesive: $event })"
     />
+    <EnvelopeOptions :job="job" :kind="kind" />
     <template #below>
       <ComparisonStrip
         :comparison="envelope.comparison"

@@ -14,14 +14,26 @@ const plan = computed(() => props.job.plan.value?.recipe)
 const ways = [
   { id: 'pair', name: 'Both of a pair from one corner' },
   { id: 'corners', name: 'Each from its own corner' },
+  { id: 'pocket', name: 'A pocket, each from its edge' },
+]
+const kind = computed(() => (recipe.value?.pocket ? 'pocket' : recipe.value?.paired ? 'pair' : 'corners'))
+const limits = [
+  { id: 'height', name: 'height' },
+  { id: 'length', name: 'length' },
+  { id: 'thickness', name: 'thickness' },
 ]
 const labels = computed(() =>
-  recipe.value?.paired
-    ? ['sides, near', 'sides, far', 'top and bottom, near', 'top and bottom, far']
-    : ['left corner', 'right corner', 'top corner', 'bottom corner'],
+  recipe.value?.pocket
+    ? ['left tab', 'right tab', 'flap', 'back']
+    : recipe.value?.paired
+      ? ['sides, near', 'sides, far', 'top and bottom, near', 'top and bottom, far']
+      : ['left corner', 'right corner', 'top corner', 'bottom corner'],
 )
 const paths = ['left', 'right', 'top', 'bottom']
-const edges = ['left to top', 'top to right', 'right to bottom', 'bottom to left']
+
+function quote(of: string) {
+  props.job.choose((j) => ({ ...j, recipe: j.recipe && { ...j.recipe, quotedOf: of as 'height' } }))
+}
 </script>
 
 <template>
@@ -40,7 +52,7 @@ const edges = ['left to top', 'top to right', 'right to bottom', 'bottom to left
             label="How its scores are read"
             name="recipe"
             :choices="ways"
-            :model-value="recipe.paired ? 'pair' : 'corners'"
+            :model-value="kind"
             @update:model-value="job.tell('recipe.scores', $event)"
           />
           <LengthField :job="job" path="recipe.side1" label="Sheet" />
@@ -56,6 +68,20 @@ const edges = ['left to top', 'top to right', 'right to bottom', 'bottom to left
             :job="job"
             :path="`recipe.${p}`"
             :label="labels[i]!"
+          />
+          <LengthField
+            :job="job"
+            path="recipe.quoted"
+            label="Limit it names"
+            note="a postal limit, to see whose it is; 0 for none"
+          />
+          <ChoiceRow
+            v-if="recipe.quoted"
+            label="which is a limit of"
+            name="quoted"
+            :choices="limits"
+            :model-value="recipe.quotedOf || 'height'"
+            @update:model-value="quote($event)"
           />
           <v-btn variant="outlined" size="small" class="away" @click="job.tell('recipe.scores', '')"
             >Put the note away</v-btn
@@ -77,7 +103,8 @@ const edges = ['left to top', 'top to right', 'right to bottom', 'bottom to left
             </p>
             <p class="soft">
               seams
-              <template v-for="(s, i) in r.seams" :key="i">{{ i ? ', ' : '' }}{{ edges[i] }} {{ s }}</template
+              <template v-for="(s, i) in r.seams" :key="i"
+                >{{ i ? ', ' : '' }}{{ r.seamNames[i] }} {{ s }}</template
               >; open: {{ r.hole }}
             </p>
           </article>

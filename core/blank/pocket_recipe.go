@@ -1,0 +1,47 @@
+package blank
+
+import "yellowparcel/core/measure"
+
+// PocketRecipe is a tabbed pocket as somebody's note gives it: a sheet, and its
+// scores each from the edge next to it.
+type PocketRecipe struct {
+	Width, Length             measure.Length // of the sheet; the flap is at one end of the length
+	Left, Right, Flap, Bottom measure.Length
+}
+
+// PocketResult is the envelope that it makes.
+type PocketResult struct {
+	// Width and Height are the distances of the creases, the height that of the
+	// front.
+	Width, Height measure.Length
+	// Tab is the narrower tab, Gap how much lower the back is than the front, and
+	// Overlap what the flap covers of the back.
+	Tab, Gap, Overlap measure.Length
+	Net               Net
+	Folded            Folded
+}
+
+// Fault says why a recipe makes no envelope at all; empty when it does.
+func (r PocketRecipe) Fault() string {
+	front := r.Length - r.Flap - r.Bottom
+	switch {
+	case min(r.Left, r.Right, r.Flap, r.Bottom) <= 0:
+		return "a score lies on the edge of the sheet"
+	case r.Left+r.Right >= r.Width:
+		return "the scores of the two tabs cross, so that no room is left between them"
+	case front <= 0:
+		return "the scores of flap and back cross, so that no front is left between them"
+	}
+	return ""
+}
+
+// Make works a recipe backwards: the front is what flap and back leave of the
+// length, the width what the tabs leave.
+func (r PocketRecipe) Make() PocketResult {
+	p := pocketSizes{width: r.Width - r.Left - r.Right, front: r.Length - r.Flap - r.Bottom, back: r.Bottom, tab: r.Left, uneven: r.Right - r.Left, flap: r.Flap}
+	res := PocketResult{Width: p.width, Height: p.front, Tab: min(r.Left, r.Right), Gap: p.front - p.back}
+	res.Overlap = p.flap - max(0, res.Gap)
+	res.Net = pocketNet(p, Spec{})
+	res.Folded = res.Net.Fold()
+	return res
+}

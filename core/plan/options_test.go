@@ -1,0 +1,115 @@
+package plan_test
+
+import (
+	"strings"
+	"testing"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/paper"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+)
+
+func reading(t *testing.T, b plan.BlankPlan, id string) plan.Reading {
+	t.Helper()
+	for _, r := range b.Readings {
+		if r.ID == id {
+			return r
+		}
+	}
+	t.Fatalf("no reading %q among %+v", id, b.Readings)
+	return plan.Reading{}
+}
+
+// A liner, round corners and holding strips are carried by every construction.
+func TestOptionsOnEveryConstruction(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	j.Envelope.Liner, j.Envelope.Corner, j.Envelope.Adhesive, j.Envelope.Mailable = "pattern-130", in/4, "tape-1-4", true
+	for _, id := range plan.Constructions() {
+		j.Envelope.Construction = id
+		p := plan.Make(j, shop)
+		if p.Envelope.Construction != id {
+			t.Errorf("%s cannot be made", id)
+			continue
+		}
+		b := p.Envelope.Blank
+		if r := reading(t, b, "liner"); r.Value == "" || len(b.Liner) < 4 {
+			t.Errorf("%s: the liner is %q, drawn with %d corners", id, r.Value, len(b.Liner))
+		}
+		if r := reading(t, b, "throat"); r.Value == "" {
+			t.Errorf("%s: no strips", id)
+		}
+		strips := 0
+		for _, g := range b.Net.Glue {
+			if g.Panel == "strip" {
+				strips++
+			}
+		}
+		n := notes(b.Notes)
+		if walled := id == plan.Gusset || id == plan.Box || id == plan.Tuck; strips != 2 || walled != strings.Contains(n, "fold two rails from scrap") {
+			t.Errorf("%s: %d strips; %s", id, strips, n)
+		}
+	}
+}
+
+func TestDiamondOptions(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	j.Envelope.Construction = plan.Diamond
+	thick := in / 4
+	j.Card.Thickness = &thick
+	b := plan.Make(j, shop).Envelope.Blank
+	if !strings.Contains(notes(b.Notes), "tick two creases") {
+		t.Errorf("a thick card: %s", notes(b.Notes))
+	}
+	j.Envelope.Double = true
+	b = plan.Make(j, shop).Envelope.Blank
+	if got := reading(t, b, "closed"); got.Note != "1⁄4 deep" || strings.Contains(notes(b.Notes), "tick two creases") {
+		t.Errorf("two creases: %+v, %s", got, notes(b.Notes))
+	}
+	if s := b.Ways[0].Settings[0]; !strings.Contains(s.At.Text, " & ") || !strings.Contains(s.Label, "twice") || !strings.Contains(b.Sentence.Text, " & ") {
+		t.Errorf("%+v: %s", s, b.Sentence.Text)
+	}
+	j.Envelope.School = blank.NotchBoard
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "the punch board makes one") {
+		t.Errorf("punch board: %s", n)
+	}
+	j.Envelope.School, j.Envelope.Double, j.Card.Thickness = blank.ExactSeam, false, nil
+	j.Envelope.FlapShape = blank.BluntFlap
+	b = plan.Make(j, shop).Envelope.Blank
+	if n := notes(b.Notes); !strings.Contains(n, "The closing flap is blunted from") || !strings.Contains(n, "cut the tip off") {
+		t.Errorf("blunt: %s", n)
+	}
+	short := reading(t, b, "flap")
+	if !strings.Contains(short.Note, "at least ") || !strings.Contains(short.Note, "or a hole opens") {
+		t.Errorf("%+v", short)
+	}
+	j.Envelope.FoldTips = true
+	b = plan.Make(j, shop).Envelope.Blank
+	if n := notes(b.Notes); !strings.Contains(n, "fold the tip in and glue it") || b.Folds[0].Text != "Fold the tip." {
+		t.Errorf("folded in: %s, %+v", n, b.Folds)
+	}
+	j.Envelope.Flap = in
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "The back has a hole") {
+		t.Errorf("far too short: %s", n)
+	}
+}
+
+// A pattern with a top lies one way on the sheet, and one side of it shows.
+func TestPatternSideAndDirection(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop()
+	for i := range shop.Stocks {
+		if shop.Stocks[i].ID == j.Envelope.Stock {
+			shop.Stocks[i].Pattern = paper.AlongShort
+		}
+	}
+	j.Envelope.Construction, j.Card.Width, j.Card.Height = plan.Pocket, 6*in, 4*in
+	p := plan.Make(j, shop)
+	if n := notes(p.Envelope.Blank.Notes); !strings.Contains(n, "shows outside: lay it down") || !strings.Contains(n, "lies on the sheet one way only") {
+		t.Errorf("%s", n)
+	}
+	j.Envelope.PatternInside = true
+	j.Envelope.Construction = plan.Diamond
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "shows inside: lay it up") || !strings.Contains(n, "runs slantwise over the face") {
+		t.Errorf("%s", n)
+	}
+}
