@@ -21,8 +21,12 @@ type Rectangle struct {
 func (c Class) PlainRectangle(w, h, thickness, e, tick measure.Length) Rectangle {
 	bound := map[Measure]Limit{}
 	for _, l := range append(append([]Limit(nil), c.Limits...), c.SurchargeLimits...) {
-		if len(l.When) == 0 && (l.Measure != Thickness) {
-			bound[l.Measure] = l
+		of := l.Measure
+		if of == AddressAspect {
+			of = Aspect // the address runs along the length
+		}
+		if len(l.When) == 0 && of != Thickness {
+			bound[of] = l
 		}
 	}
 	least := func(m Measure) measure.Length {

@@ -1,79 +1,33 @@
 // Package mail judges whether a finished piece posts: it holds the limits of a
-// post as data, measures a piece against every one of them, and says what a
-// measuring error would change. A verdict is advice, never a promise.
+// post as data, maps how thick the piece is where, how heavy and how stiff,
+// measures it against every limit, and finds what to leave off. A verdict is
+// advice, never a promise.
 //
-// Lengths are nanometres, weights grams, aspect is length over height. Limits
-// are data files beside this one; see "Post" in docs/sums.md.
+// Lengths are nanometres (measure.Length), those of the relief and of stiffness
+// millimetres; weights grams, forces newtons, moduli GPa. Limits are data files
+// beside this one; see "Post" and "Stiffness" in docs/sums.md.
 //
 //	book, _ := mail.RulebookByID("us-domestic")
-//	verdict := book.Judge(mail.Piece{Length: l, Height: h, Thickness: t, Weight: 20})
+//	verdict := book.Judge(mail.Piece{Width: w, Height: h, Thickness: t, Weight: 20})
 //	verdict.Class // "letter"
 package mail
 
 import (
 	"embed"
-	"encoding/json"
 	"fmt"
 	"io/fs"
 	"path"
-	"strconv"
-	"strings"
+	"time"
 
 	"yellowparcel/core/measure"
 )
-
-// Measure is something of a piece that a rule limits.
-type Measure string
-
-// The measures that rules speak of.
-const (
-	Length    Measure = "length"    // the longest edge
-	Height    Measure = "height"    // the other edge
-	Thickness Measure = "thickness" // over everything
-	Weight    Measure = "weight"
-	Aspect    Measure = "aspect" // length over height
-)
-
-// Quantity is a limit as a rulebook writes it ("6 1/8 in", "3.5 oz", "1.3") in
-// the base unit of its measure: nanometres, grams or a plain ratio.
-type Quantity float64
-
-// Gram weights of the units a rulebook may use.
-const (
-	ounce    = 28.349523125
-	kilogram = 1000
-)
-
-func quantity(m Measure, text string) (Quantity, error) {
-	switch m {
-	case Length, Height, Thickness:
-		var w measure.Written
-		if err := w.UnmarshalText([]byte(text)); err != nil {
-			return 0, err
-		}
-		return Quantity(w), nil
-	case Weight:
-		number, unit, _ := strings.Cut(text, " ")
-		v, err := strconv.ParseFloat(number, 64)
-		grams, ok := map[string]float64{"g": 1, "kg": kilogram, "oz": ounce}[unit]
-		if err != nil || !ok {
-			return 0, fmt.Errorf("the weight %q is not a number with g, kg or oz", text)
-		}
-		return Quantity(v * grams), nil
-	case Aspect:
-		v, err := strconv.ParseFloat(text, 64)
-		if err != nil {
-			return 0, fmt.Errorf("the aspect %q is not a number", text)
-		}
-		return Quantity(v), nil
-	}
-	return 0, fmt.Errorf("%q is not something that is measured of a piece", m)
-}
 
 // Limit bounds one measure. A bound that is nil is not known or not set.
 type Limit struct {
 	Measure  Measure
 	Min, Max *Quantity
+	// Guidance is set where the post does not say the number.
+	Guidance bool
 	// When lists conditions of which one must hold for the limit to count.
 	When []Over
 }
@@ -109,18 +63,27 @@ type Rulebook struct {
 }
 
 //go:embed *.json
-var files embed.FS
+var embedded embed.FS
 
-var rulebooks = func() []Rulebook {
-	list, err := readAll(files)
+var (
+	shipped   = must(readAll(embedded))
+	rulebooks = must(compileAll(shipped))
+)
+
+// must stops the program at its start when an embedded rulebook is broken, which
+// the tests of this package rule out.
+func must[T any](v T, err error) T {
 	if err != nil {
-		panic(err) // ruled out by the tests of this package
+		panic(err)
 	}
-	return list
-}()
+	return v
+}
 
 // Rulebooks lists the rulebooks that ship.
 func Rulebooks() []Rulebook { return append([]Rulebook(nil), rulebooks...) }
+
+// Files lists the files of the rulebooks that ship.
+func Files() []File { return append([]File(nil), shipped...) }
 
 // RulebookByID finds a rulebook that ships.
 func RulebookByID(id string) (Rulebook, bool) {
@@ -132,110 +95,50 @@ func RulebookByID(id string) (Rulebook, bool) {
 	return Rulebook{}, false
 }
 
-func readAll(dir fs.FS) ([]Rulebook, error) {
+func readAll(dir fs.FS) ([]File, error) {
 	names, err := fs.Glob(dir, "*.json")
 	if err != nil {
 		return nil, err
 	}
-	var list []Rulebook
+	var list []File
 	for _, name := range names {
-		file, err := fs.ReadFile(dir, name)
+		text, err := fs.ReadFile(dir, name)
 		if err != nil {
 			return nil, err
 		}
-		book, err := readRulebook(file)
+		f, err := ReadFile(text)
 		if err != nil {
 			return nil, fmt.Errorf("%s: %w", path.Base(name), err)
 		}
-		list = append(list, book)
+		list = append(list, f)
 	}
 	return list, nil
 }
 
-type limitRow struct {
-	Measure  Measure
-	Min, Max string
-	When     []struct {
-		Measure Measure
-		Over    string
-	}
-}
-
-func readRulebook(file []byte) (Rulebook, error) {
-	var row struct {
-		ID, Region, Service, Source, Published, LastChecked, Confidence string
-		Floor                                                           struct {
-			UpToThickness measure.Written
-			Limits        []limitRow
+func compileAll(files []File) ([]Rulebook, error) {
+	var list []Rulebook
+	for _, f := range files {
+		b, err := f.Rulebook()
+		if err != nil {
+			return nil, err
 		}
-		Classes []struct {
-			ID, Name, Over string
-			Limits         []limitRow
-			Surcharge      struct {
-				Name   string
-				Limits []limitRow
-			}
-		}
-	}
-	if err := json.Unmarshal(file, &row); err != nil {
-		return Rulebook{}, err
-	}
-	book := Rulebook{
-		ID: row.ID, Region: row.Region, Service: row.Service, Source: row.Source,
-		Published: row.Published, LastChecked: row.LastChecked, Confidence: row.Confidence,
-		FloorThickness: measure.Length(row.Floor.UpToThickness),
-	}
-	if len(row.Classes) == 0 {
-		return Rulebook{}, fmt.Errorf("the rulebook %q has no class", row.ID)
-	}
-	var err error
-	if book.Floor, err = readLimits("floor", row.Floor.Limits); err != nil {
-		return Rulebook{}, err
-	}
-	for _, c := range row.Classes {
-		class := Class{ID: c.ID, Name: c.Name, BeyondClass: c.Over, Surcharge: c.Surcharge.Name}
-		if class.Limits, err = readLimits(c.ID, c.Limits); err != nil {
-			return Rulebook{}, err
-		}
-		if class.SurchargeLimits, err = readLimits(c.ID+", surcharge", c.Surcharge.Limits); err != nil {
-			return Rulebook{}, err
-		}
-		book.Classes = append(book.Classes, class)
-	}
-	return book, nil
-}
-
-func readLimits(where string, rows []limitRow) ([]Limit, error) {
-	var list []Limit
-	for _, r := range rows {
-		l := Limit{Measure: r.Measure}
-		for _, bound := range []struct {
-			text string
-			into **Quantity
-		}{{r.Min, &l.Min}, {r.Max, &l.Max}} {
-			if bound.text == "" {
-				continue
-			}
-			q, err := quantity(r.Measure, bound.text)
-			if err != nil {
-				return nil, fmt.Errorf("%s, %s: %w", where, r.Measure, err)
-			}
-			*bound.into = &q
-		}
-		if l.Min == nil && l.Max == nil {
-			return nil, fmt.Errorf("%s, %s: there is no limit", where, r.Measure)
-		}
-		if l.Min != nil && l.Max != nil && *l.Min > *l.Max {
-			return nil, fmt.Errorf("%s, %s: the least, %s, is more than the most, %s", where, r.Measure, r.Min, r.Max)
-		}
-		for _, w := range r.When {
-			q, err := quantity(w.Measure, w.Over)
-			if err != nil {
-				return nil, fmt.Errorf("%s, %s, when %s: %w", where, r.Measure, w.Measure, err)
-			}
-			l.When = append(l.When, Over{w.Measure, q})
-		}
-		list = append(list, l)
+		list = append(list, b)
 	}
 	return list, nil
+}
+
+func day(s string) bool {
+	_, err := time.Parse(time.DateOnly, s)
+	return err == nil
+}
+
+// YearOld reports whether a day lies more than a year before another; false
+// when either is not known.
+func YearOld(then, today string) bool {
+	a, err := time.Parse(time.DateOnly, then)
+	if err != nil {
+		return false
+	}
+	b, err := time.Parse(time.DateOnly, today)
+	return err == nil && a.AddDate(1, 0, 0).Before(b)
 }

@@ -6,17 +6,32 @@ import (
 	"yellowparcel/core/measure"
 )
 
-// Piece is a closed envelope ready for the post.
+// Piece is a closed envelope ready for the post, or a bare card.
 type Piece struct {
-	// Width and Height are the closed outer size lying flat, width along the
-	// address.
+	// Width and Height are the closed outer size lying flat.
 	Width, Height measure.Length
 	// Thickness over everything, the envelope's own layers included.
 	Thickness measure.Length
 	// Weight in grams.
 	Weight float64
-	// SizeError is how far each outer size may be off.
-	SizeError measure.Length
+	// SizeError is how far each outer size may be off, ThicknessError and
+	// WeightError what was predicted or measured of the others.
+	SizeError, ThicknessError measure.Length
+	WeightError               float64
+	// AddressShort is set when the address runs along the shorter edge.
+	AddressShort bool
+	// Lump is the greatest rise within an inch, Uneven the thickest less the
+	// thinnest an inch in from the edges.
+	Lump, Uneven measure.Length
+	// Pull is that of a belt round a drum in newtons, with what it may be at most;
+	// Strain that of the outermost fibre.
+	Pull, PullAtMost, Strain float64
+	// Odd is set when it is no rectangle, Clasp when a clasp, a string or a button
+	// closes it, Plastic when its outside is not paper, Bare when there is no
+	// envelope, Folded when a bare card is folded.
+	Odd, Clasp, Plastic, Bare, Folded bool
+	// Radius is that of the corners of a bare card.
+	Radius measure.Length
 }
 
 // Check is one measure of a piece held against one limit.
@@ -35,6 +50,9 @@ type Check struct {
 	// Surcharge is set when breaking the limit costs a surcharge but does not
 	// refuse the class.
 	Surcharge bool
+	// Guidance is set where the post does not say the number: breaking it makes
+	// the class doubtful.
+	Guidance bool
 }
 
 // Outcome is what a class says of a piece.
@@ -44,6 +62,7 @@ type Outcome string
 const (
 	Goes       Outcome = "goes"
 	Surcharged Outcome = "surcharged"
+	Doubtful   Outcome = "ask" // it breaks guidance only: ask first
 	Refused    Outcome = "refused"
 	NotNeeded  Outcome = "not needed" // a smaller class takes the piece
 )
@@ -100,7 +119,7 @@ func (b Rulebook) Judge(p Piece) Verdict {
 			r.Outcome = NotNeeded
 		}
 		refused[c.ID] = exceeds(r.Checks)
-		if v.Class == "" && v.Mailable && !v.AskFirst && (r.Outcome == Goes || r.Outcome == Surcharged) {
+		if v.Class == "" && v.Mailable && !v.AskFirst && r.Outcome.taken() {
 			v.Class = c.ID
 		}
 		v.Results = append(v.Results, r)
@@ -108,24 +127,35 @@ func (b Rulebook) Judge(p Piece) Verdict {
 	return v
 }
 
+func (o Outcome) taken() bool { return o == Goes || o == Surcharged || o == Doubtful }
+
+// outcome puts what refuses before what makes doubtful, and that before what
+// costs more.
 func outcome(checks []Check) Outcome {
 	o := Goes
 	for _, c := range checks {
 		switch {
-		case !c.OK && !c.Surcharge:
+		case c.OK:
+		case !c.Surcharge && !c.Guidance:
 			return Refused
-		case !c.OK:
+		case !c.Surcharge:
+			o = Doubtful
+		case o == Goes:
 			o = Surcharged
 		}
 	}
 	return o
 }
 
-// exceeds reports whether a class is refused because the piece is over a limit.
+// exceeds reports whether a piece is over a class's limit in size, thickness or
+// weight.
 func exceeds(checks []Check) bool {
 	for _, c := range checks {
-		if !c.Surcharge && c.Max != nil && c.Measured > float64(*c.Max) {
-			return true
+		switch c.Measure {
+		case Length, Height, Thickness, Weight:
+			if !c.Surcharge && c.Max != nil && c.Measured > float64(*c.Max) {
+				return true
+			}
 		}
 	}
 	return false
@@ -140,32 +170,80 @@ func allOK(checks []Check) bool {
 	return true
 }
 
-// of returns a measure of the flat piece and of the filled one. Aspect is held
-// against both ends with each in the state that is worse for it.
+// of returns a measure of the flat piece and of the filled one.
 func (p Piece) of(m Measure) (flat, filled float64) {
 	long, short := float64(max(p.Width, p.Height)), float64(min(p.Width, p.Height))
 	t := float64(p.Thickness)
+	one := func(v float64) (float64, float64) { return v, v }
+	flag := func(set bool) (float64, float64) {
+		if set {
+			return 1, 1
+		}
+		return 0, 0
+	}
 	switch m {
 	case Length:
 		return long, math.Max(0, long-t)
 	case Height:
 		return short, math.Max(0, short-t)
+	case Sum:
+		return one(long + short + t)
 	case Thickness:
-		return t, t
+		return one(t)
 	case Weight:
-		return p.Weight, p.Weight
+		return one(p.Weight)
+	case AddressAspect:
+		if p.AddressShort {
+			return one(short / long)
+		}
+	case Radius:
+		if p.Bare {
+			return one(float64(p.Radius))
+		}
+		return 0, 0
+	case Lump:
+		return one(float64(p.Lump))
+	case Uneven:
+		return one(float64(p.Uneven))
+	case Pull:
+		return one(p.Pull)
+	case Strain:
+		return one(p.Strain)
+	case Odd:
+		return flag(p.Odd)
+	case Square:
+		return flag(long-short <= float64(p.SizeError))
+	case Clasp:
+		return flag(p.Clasp)
+	case Plastic:
+		return flag(p.Plastic)
+	case Bare:
+		return flag(p.Bare)
+	case Folded:
+		return flag(p.Bare && p.Folded)
 	}
-	return long / short, long / short
+	return one(long / short)
 }
 
-// errorOf is how far a measure may be off because the outer sizes may be.
+// errorOf is how far a measure may be off because what it is made of may be.
 func (p Piece) errorOf(m Measure) float64 {
-	e := float64(p.SizeError)
+	e, t := float64(p.SizeError), float64(p.ThicknessError)
 	switch m {
 	case Length, Height:
 		return e
-	case Aspect:
+	case Sum:
+		return 2*e + t
+	case Thickness, Lump, Uneven:
+		return t
+	case Weight:
+		return p.WeightError
+	case Pull:
+		return math.Max(0, p.PullAtMost-p.Pull)
+	case Aspect, AddressAspect:
 		long, short := float64(max(p.Width, p.Height)), float64(min(p.Width, p.Height))
+		if m == AddressAspect && p.AddressShort {
+			long, short = short, long
+		}
 		return e * (1 + long/short) / short
 	}
 	return 0
@@ -178,7 +256,7 @@ func (p Piece) checks(limits []Limit, surcharge bool) []Check {
 			continue
 		}
 		flat, filled := p.of(l.Measure)
-		c := Check{Measure: l.Measure, Measured: flat, Min: l.Min, Max: l.Max, Margin: math.Inf(1), Surcharge: surcharge}
+		c := Check{Measure: l.Measure, Measured: flat, Min: l.Min, Max: l.Max, Margin: math.Inf(1), Surcharge: surcharge, Guidance: l.Guidance}
 		if l.Min != nil {
 			if low := filled - float64(*l.Min); low < c.Margin {
 				c.Margin, c.Measured, c.Filled = low, filled, filled != flat

@@ -1,0 +1,23 @@
+package mail
+
+import "testing"
+
+func TestPrices(t *testing.T) {
+	c := ExampleRates()
+	for _, tt := range []struct {
+		class      string
+		grams      float64
+		surcharged bool
+		cents      int
+		ok         bool
+	}{
+		{"letter", 20, false, 100, true}, {"letter", 28.35, false, 100, true}, {"letter", 28.36, false, 130, true},
+		{"letter", 20, true, 150, true}, {"letter", 120, false, 0, false}, {"postcard", 900, false, 50, true},
+		{"large-envelope", 20, true, 200, false}, {"parcel", 20, false, 0, false},
+	} {
+		cents, ok := c.Price(tt.class, tt.grams, tt.surcharged)
+		if ok != tt.ok || ok && cents != tt.cents {
+			t.Errorf("%+v: %d, %v", tt, cents, ok)
+		}
+	}
+}
