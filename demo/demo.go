@@ -77,6 +77,17 @@ func Jobs() []plan.Job {
 			Envelope: envelope("copy-80"),
 			Post:     plan.PostWish{Destination: plan.ByHand},
 		},
+		{
+			Name: "Moon-watch invitation, brass and knot", Count: 10,
+			Card: plan.Card{Width: 7 * in, Height: 5 * in, Fold: card.TopFold},
+			Parts: []plan.Part{
+				base("cover-100"), layer("mat", "Night mat", "cover-80", in/8, 0), layer("moon", "Moon panel on foam", "cover-100", in/2, in/16),
+				thing("ribbon", "ribbon", 0, 4*in, 7*in, 3*in/8), thing("knot", "knot", in, 15*in/4, 0, 0), thing("star-1", "brad", 5*in, 3*in/4, 0, 0),
+				thing("star-2", "brad", 5*in+3*in/4, 5*in/4, 0, 0), thing("gem", "gem-2", 4*in+in/2, 3*in/2, 0, 0),
+			},
+			Envelope: envelope("text-105"),
+			Post:     plan.PostWish{Destination: "us-domestic"},
+		},
 	}
 }
 
@@ -97,6 +108,19 @@ func base(stock string) plan.Part {
 
 func layer(id, name, stock string, border, foam measure.Length) plan.Part {
 	return plan.Part{ID: id, Name: name, Kind: plan.LayerPart, Stock: stock, Border: border, Foam: foam}
+}
+
+// thing is a thing of the table at a place on the face; with sizes of its own
+// where they are not zero.
+func thing(id, kind string, x, y, w, h measure.Length) plan.Part {
+	t, _ := paper.ThingByID(kind)
+	part := plan.Part{ID: id, Name: t.Name, Kind: plan.ThingPart, Thing: &plan.Thing{
+		Type: kind, Disc: t.Disc, X: x, Y: y, Width: t.Width, Height: t.Height, Caliper: t.Caliper, Grams: t.Grams, Draping: t.Draping, Crushable: t.Crushable, Inside: t.Inside, Over: t.Over,
+	}}
+	if w > 0 {
+		part.Thing.Width, part.Thing.Height = w, h
+	}
+	return part
 }
 
 func envelope(stock string) plan.EnvelopeWish {

@@ -12,6 +12,23 @@ type Region struct {
 	Outline Polygon
 }
 
+// Lying are the panels of the folded envelope that lie over each other, the face
+// among them, as they are seen from above.
+func (n Net) Lying() (list []Polygon) {
+	for i, pose := range n.poses(all) {
+		if math.Abs(math.Abs(pose.z.Z)-1) >= level {
+			continue // a wall
+		}
+		seen := make(Polygon, len(n.Panels[i].Outline))
+		for k, q := range n.Panels[i].Outline {
+			v := pose.at(q)
+			seen[k] = Point{v.X, v.Y}
+		}
+		list = append(list, seen)
+	}
+	return list
+}
+
 // Regions divides the face by how many layers of paper lie there. Panels that
 // are not convex count as their hull, which is at most a thumb notch too much.
 func (n Net) Regions() []Region {

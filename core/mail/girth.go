@@ -1,7 +1,6 @@
 package mail
 
 import (
-	"cmp"
 	"math"
 	"slices"
 )
@@ -54,64 +53,109 @@ func (r Relief) Girths(wide bool) Girths {
 		slabs, low, high = r.down, r.Parts[0].X0, r.Parts[0].X1
 	}
 	base := r.Tops[0]
-	var g Girths
-	var all []Step
+	g := Girths{EndOn: r.EndOn(wide)}
 	for _, s := range slabs {
-		for _, at := range []float64{s.from + touch, (s.from + s.to) / 2, s.to - touch} {
-			steps := r.steps(at, wide)
+		middle := (s.from + s.to) / 2
+		places := []float64{middle}
+		if _, round := r.under(middle, !wide); round {
+			places = []float64{s.from + touch, middle, s.to - touch}
+		}
+		for _, at := range places {
+			steps := r.steps(s, at, wide)
 			if len(steps) == 0 {
 				continue
 			}
-			all = append(all, steps...)
 			sec := section(at, steps, low, high, base)
 			if sec.Girth > g.Worst.Girth {
 				g.Worst = sec
 			}
 		}
 	}
-	g.EndOn = section(0, all, low, high, base)
 	return g
 }
 
-// steps are the heights along a line.
-func (r Relief) steps(at float64, wide bool) (list []Step) {
-	slabs := r.across
+// EndOn is the card as it is seen from its end: every place of one height ends
+// where its box does.
+func (r Relief) EndOn(wide bool) Section {
+	low, high := r.Parts[0].Y0, r.Parts[0].Y1
 	if wide {
-		slabs = r.down
+		low, high = r.Parts[0].X0, r.Parts[0].X1
 	}
-	for _, s := range slabs {
-		if at <= s.from || at >= s.to {
+	var steps []Step
+	for _, c := range r.cells {
+		from, to := c.y0, c.y1
+		if wide {
+			from, to = c.x0, c.x1
+		}
+		if c.height > 0 && to > from {
+			steps = append(steps, Step{from, to, c.height})
+		}
+	}
+	return section(0, steps, low, high, r.Tops[0])
+}
+
+// steps are the heights along a line in a slab: between the same edges as along
+// its middle, each moved to where its part ends here.
+func (r Relief) steps(s slab, at float64, wide bool) (list []Step) {
+	type stretch struct {
+		low, high float64
+		bit       uint64
+	}
+	var here []stretch
+	for k := range r.Parts {
+		if low, high, ok := r.Parts[k].span(at, wide); ok {
+			here = append(here, stretch{low, high, 1 << k})
+		}
+	}
+	for _, n := range s.runs {
+		c := r.cells[n.cell]
+		if c.height == 0 {
 			continue
 		}
-		// Between the same edges as along the middle, each moved to where its part
-		// ends here.
-		for _, n := range s.runs {
-			c := r.cells[n.cell]
-			if c.height == 0 {
-				continue
+		from, to := math.Inf(-1), math.Inf(1)
+		for _, p := range here {
+			switch {
+			case c.parts&p.bit != 0:
+				from, to = math.Max(from, p.low), math.Min(to, p.high)
+			case p.high < (n.from+n.to)/2:
+				from = math.Max(from, p.high)
+			case p.low > (n.from+n.to)/2:
+				to = math.Min(to, p.low)
 			}
-			from, to := math.Inf(-1), math.Inf(1)
-			for k, p := range r.Parts {
-				low, high, ok := p.span(at, wide)
-				if !ok {
-					continue
-				}
-				in := c.parts&(1<<k) != 0
-				switch {
-				case in:
-					from, to = math.Max(from, low), math.Min(to, high)
-				case high <= n.from+touch || high < (n.from+n.to)/2:
-					from = math.Max(from, high)
-				case low >= n.to-touch || low > (n.from+n.to)/2:
-					to = math.Min(to, low)
-				}
-			}
-			if to > from {
-				list = append(list, Step{from, to, c.height})
-			}
+		}
+		if to > from {
+			list = append(list, Step{from, to, c.height})
 		}
 	}
 	return list
+}
+
+// Costly is the part without which the card, as it is seen from its end, takes
+// least of the envelope, and how much it saves in millimetres; -1 when none does.
+// Only parts that the hull touches, and those that carry them, can.
+func (r Relief) Costly(wide bool, whole Section) (part int, saved float64) {
+	part = -1
+	look := map[int]bool{}
+	for _, p := range whole.Hull {
+		for _, c := range r.cells {
+			if math.Abs(c.height-p.Y) < touch {
+				for _, i := range set(c.chain) {
+					look[i] = i > 0
+				}
+			}
+		}
+	}
+	less := Relief{Parts: r.Parts, cells: slices.Clone(r.cells), on: r.on, across: r.across, down: r.down}
+	for i := range r.Parts {
+		if !look[i] {
+			continue
+		}
+		less.lay(allParts &^ (1 << i))
+		if s := (whole.Girth - less.EndOn(wide).Girth) / 2; s > saved+touch {
+			part, saved = i, s
+		}
+	}
+	return part, saved
 }
 
 // section finds the hull of the base with steps on it.
@@ -130,7 +174,15 @@ func section(at float64, steps []Step, low, high, base float64) Section {
 
 // hull is the convex hull of points (Andrew's monotone chain).
 func hull(points []Spot) []Spot {
-	slices.SortFunc(points, func(a, b Spot) int { return cmp.Or(cmp.Compare(a.X, b.X), cmp.Compare(a.Y, b.Y)) })
+	slices.SortFunc(points, func(a, b Spot) int {
+		switch {
+		case a.X < b.X || a.X == b.X && a.Y < b.Y:
+			return -1
+		case a == b:
+			return 0
+		}
+		return 1
+	})
 	var out []Spot
 	for pass := range 2 {
 		start := len(out)

@@ -183,3 +183,14 @@ func set(parts uint64) (list []int) {
 	}
 	return list
 }
+
+// Without is the greatest height when some parts are left off.
+func (r Relief) Without(parts []int) float64 {
+	kept := allParts
+	for _, i := range parts {
+		kept &^= 1 << i
+	}
+	less := Relief{Parts: r.Parts, cells: slices.Clone(r.cells), on: r.on}
+	less.lay(kept)
+	return less.Max
+}

@@ -67,6 +67,8 @@ type cell struct {
 	at     Spot   // a place in it
 	height float64
 	chain  uint64
+	// x0, y0, x1 and y1 are the box round it.
+	x0, y0, x1, y1 float64
 }
 
 // slab is a strip of the face between two places at which the order of edges
@@ -92,6 +94,22 @@ func NewRelief(parts []Part) Relief {
 	byParts := map[uint64]int{}
 	r.across = r.slabs(byParts, false)
 	r.down = r.slabs(byParts, true)
+	for i := range r.cells {
+		c := &r.cells[i]
+		c.x0, c.y0, c.x1, c.y1 = math.Inf(1), math.Inf(1), math.Inf(-1), math.Inf(-1)
+	}
+	for _, s := range r.across {
+		for _, n := range s.runs {
+			c := &r.cells[n.cell]
+			c.x0, c.x1 = math.Min(c.x0, s.from), math.Max(c.x1, s.to)
+		}
+	}
+	for _, s := range r.down {
+		for _, n := range s.runs {
+			c := &r.cells[n.cell]
+			c.y0, c.y1 = math.Min(c.y0, s.from), math.Max(c.y1, s.to)
+		}
+	}
 	r.on = make([][]int32, len(parts))
 	for k, c := range r.cells {
 		for b := c.parts; b != 0; b &= b - 1 {
@@ -156,8 +174,16 @@ func (r *Relief) lay(kept uint64) {
 	}
 }
 
+// within reports whether a line at u meets a part.
+func (p *Part) within(u float64, turned bool) bool {
+	if turned {
+		return u > p.Y0 && u < p.Y1
+	}
+	return u > p.X0 && u < p.X1
+}
+
 // span is the stretch of a part along a line at u, in the direction of v.
-func (p Part) span(u float64, turned bool) (low, high float64, ok bool) {
+func (p *Part) span(u float64, turned bool) (low, high float64, ok bool) {
 	u0, u1, v0, v1 := p.X0, p.X1, p.Y0, p.Y1
 	if turned {
 		u0, u1, v0, v1 = v0, v1, u0, u1
@@ -187,8 +213,10 @@ func (r *Relief) slabs(byParts map[uint64]int, turned bool) []slab {
 		if p.Disc {
 			at = append(at, (u0+u1)/2)
 		}
-		for _, q := range r.Parts[:i] {
-			at = append(at, crossings(p, q, turned)...)
+		for k := range i {
+			if q := &r.Parts[k]; (p.Disc || q.Disc) && p.X1 > q.X0 && q.X1 > p.X0 && p.Y1 > q.Y0 && q.Y1 > p.Y0 {
+				at = append(at, crossings(p, *q, turned)...)
+			}
 		}
 	}
 	slices.Sort(at)
@@ -205,8 +233,8 @@ func (r *Relief) slabs(byParts map[uint64]int, turned bool) []slab {
 		s := slab{from: at[i-1], to: at[i]}
 		middle := (s.from + s.to) / 2
 		edges = edges[:0]
-		for k, p := range r.Parts {
-			if low, high, ok := p.span(middle, turned); ok {
+		for k := range r.Parts {
+			if low, high, ok := r.Parts[k].span(middle, turned); ok {
 				edges = append(edges, edge{low, 1 << k}, edge{high, 1 << k})
 			}
 		}
@@ -241,12 +269,9 @@ func (r *Relief) slabs(byParts map[uint64]int, turned bool) []slab {
 	return list
 }
 
-// crossings are the places along u at which the edges of two parts cross; two
-// rectangles cross only where one of them begins or ends.
+// crossings are the places along u at which the edges of two parts cross, one of
+// them a disc; two rectangles cross only where one of them begins or ends.
 func crossings(p, q Part, turned bool) (at []float64) {
-	if !p.Disc && !q.Disc || p.X1 <= q.X0 || q.X1 <= p.X0 || p.Y1 <= q.Y0 || q.Y1 <= p.Y0 {
-		return nil
-	}
 	if turned {
 		p, q = p.turned(), q.turned()
 	}

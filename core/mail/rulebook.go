@@ -79,6 +79,20 @@ func must[T any](v T, err error) T {
 	return v
 }
 
+// Enveloped is the cheapest class that takes closed envelopes.
+func (b Rulebook) Enveloped() Class {
+	for _, c := range b.Classes {
+		bare := false
+		for _, l := range c.Limits {
+			bare = bare || l.Measure == Bare && l.Min != nil
+		}
+		if !bare {
+			return c
+		}
+	}
+	return b.Classes[0]
+}
+
 // Rulebooks lists the rulebooks that ship.
 func Rulebooks() []Rulebook { return append([]Rulebook(nil), rulebooks...) }
 

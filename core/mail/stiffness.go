@@ -40,7 +40,7 @@ type Sheet struct {
 
 // stations is how many stretches a beam is divided into; docs/sums.md shows how
 // the pull converges.
-const stations = 120
+const stations = 60
 
 // rigidOver is how much stiffer than the card under it a part is that does not
 // bend with it.
@@ -114,9 +114,18 @@ func NewBeam(r Relief, sheets []Sheet, length float64, wide bool, panels int) Be
 	}
 	shift := low - (length-along)/2 // from the piece's own length to the face's
 	card := math.Inf(1)             // the softest station within the card
+	// Where no disc lies, all places with the same parts are alike.
+	type alike struct{ ei, strain float64 }
+	known := map[uint64]alike{}
 	for i := range stations {
 		x := length * (float64(i) + 0.5) / stations
-		ei, strain := r.station(x+shift, length, wide, panels)
+		here, round := r.under(x+shift, wide)
+		one, ok := known[here]
+		if !ok || round {
+			one.ei, one.strain = r.station(x+shift, length, wide, panels)
+			known[here] = one
+		}
+		ei, strain := one.ei, one.strain
 		if x+shift > low && x+shift < low+along {
 			card = math.Min(card, ei)
 		}
@@ -141,13 +150,26 @@ func NewBeam(r Relief, sheets []Sheet, length float64, wide bool, panels int) Be
 	return b
 }
 
+// under are the parts at a place along the length, and whether a disc is among
+// them.
+func (r Relief) under(x float64, wide bool) (parts uint64, round bool) {
+	for i := range r.Parts {
+		if p := &r.Parts[i]; p.within(x, !wide) {
+			parts |= 1 << i
+			round = round || p.Disc
+		}
+	}
+	return parts, round
+}
+
 // station is the stiffness of the card at a place along its length, and the
 // strain of its outermost fibre on the drum. Parts glued to what they lie on
 // bend with it about one neutral axis, loose ones by themselves; a part on foam
 // begins a face of its own.
 func (r Relief) station(x, length float64, wide bool, panels int) (ei, strain float64) {
 	var stacks [][]group // loose stacks of glued groups, parted by foam
-	for i, p := range r.Parts {
+	for i := range r.Parts {
+		p := &r.Parts[i]
 		low, high, ok := p.span(x, !wide)
 		if !ok {
 			continue

@@ -62,6 +62,19 @@ func anyJob(r *rand.Rand, shop plan.Shop) plan.Job {
 		}
 		j.Parts = append(j.Parts, p)
 	}
+	for i := range r.IntN(5) {
+		kind := pick(r, paper.Things()...)
+		x, y := measure.Length(r.IntN(60)-10)*in/8, measure.Length(r.IntN(40)-10)*in/8
+		j.Parts = append(j.Parts, plan.Part{ID: fmt.Sprint("thing", i), Name: kind.Name, Kind: plan.ThingPart, Thing: &plan.Thing{
+			Type: kind.ID, Disc: kind.Disc, X: x, Y: y, Width: kind.Width, Height: kind.Height, Caliper: kind.Caliper, Grams: kind.Grams,
+			Draping: kind.Draping, Crushable: kind.Crushable, Inside: kind.Inside, Over: kind.Over, Keep: r.IntN(3) == 0,
+		}})
+	}
+	p := &j.Post
+	p.Closure, p.AddressShort, p.Bare, p.HandCancel, p.Radius = pick(r, paper.Closures()...).ID, r.IntN(3) == 0, r.IntN(5) == 0, r.IntN(4) == 0, measure.Length(r.IntN(4))*in/8
+	if r.IntN(3) == 0 {
+		p.Measured = plan.Measured{Thickness: measure.Length(r.IntN(9)) * measure.Millimetre, Grams: float64(r.IntN(90)), Overhang: side(), Droop: measure.Length(r.IntN(40)) * measure.Millimetre, Apart: side(), Load: float64(r.IntN(200)), Sag: measure.Length(r.IntN(9)) * measure.Millimetre}
+	}
 	for i := range r.IntN(4) {
 		j.Items = append(j.Items, plan.Item{ID: fmt.Sprint(i), Name: "Thing", Width: measure.Length(r.IntN(80)) * in / 16, Height: side() / 4})
 	}
@@ -70,7 +83,7 @@ func anyJob(r *rand.Rand, shop plan.Shop) plan.Job {
 	e.Sort, e.Mailable, e.OneSide, e.TabsOnBack, e.Double = pick(r, plan.LeastPaper, plan.Quickest, plan.Neatest, plan.Cheapest), r.IntN(3) == 0, r.IntN(2) == 0, r.IntN(2) == 0, r.IntN(2) == 0
 	e.FoldTips, e.PatternInside, e.Corner, e.Flap = r.IntN(2) == 0, r.IntN(2) == 0, measure.Length(r.IntN(8))*in/8, measure.Length(r.IntN(12))*in/4
 	e.Stock, e.Liner, e.Adhesive = stock(), pick(r, "", stock()), pick(r, "tape-1-2", "tape-1-4", "glue")
-	j.Post.Destination = pick(r, "us-domestic", "uk-inland", "germany-home", plan.ByHand)
+	j.Post.Destination = pick(r, "us-domestic", "us-abroad", "uk-inland", "germany-home", "canada-home", "australia-home", "universal", plan.ByHand)
 	j.Paper.AlongGrain, j.Paper.Have = r.IntN(2) == 0, pick(r, "", "letter", "a4")
 	if r.IntN(4) == 0 {
 		j.Start = &plan.Start{Format: pick(r, "a7", "own-1", plan.OwnEnvelope), Width: side() + 2*in, Height: side() + 2*in}

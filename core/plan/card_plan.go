@@ -18,21 +18,6 @@ type Thickness struct {
 	Measured  bool
 }
 
-// thickness adds up the parts: the base once for every panel, each layer with
-// the foam below it.
-func thickness(job Job, shop Shop) Thickness {
-	var t Thickness
-	for _, p := range job.Parts {
-		stock, _ := shop.stock(p.Stock)
-		t.Predicted += stock.Caliper*measure.Length(layersOf(job, p)) + p.Foam
-	}
-	t.Used = t.Predicted
-	if job.Card.Thickness != nil {
-		t.Used, t.Measured = *job.Card.Thickness, true
-	}
-	return t
-}
-
 // usualPanels is what an accordion has when nobody says.
 const usualPanels = 4
 
@@ -214,6 +199,11 @@ func (j Job) partSizes() []card.Size {
 	for i, l := range j.stacked() {
 		sizes[places[i]] = l.Size
 	}
+	for i, p := range j.Parts {
+		if p.Thing != nil {
+			sizes[i] = card.Size{Width: p.Thing.Width, Height: p.Thing.Height}
+		}
+	}
 	for _, at := range j.partsOf(LinerPart) {
 		if l, _, ok := card.Stack(j.page(), []card.Mount{j.Parts[at].mount()}); ok {
 			sizes[at] = l[0].Size
@@ -230,6 +220,10 @@ func (m maker) parts() []PartPlan {
 			continue
 		}
 		p := m.job.Parts[i]
+		if t := p.Thing; t != nil {
+			list = append(list, PartPlan{ID: p.ID, Name: p.Name, Stock: "", Size: m.by(t.Width, t.Height), Caliper: measure.Decimal(t.Caliper, measure.Millimetre) + " mm", Layers: 1, Grams: t.Grams})
+			continue
+		}
 		stock, _ := m.shop.stock(p.Stock)
 		n := layersOf(m.job, p)
 		list = append(list, PartPlan{

@@ -3,7 +3,6 @@ package plan
 import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
-	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
@@ -25,6 +24,11 @@ type Choices struct {
 	// Borders are the habits of bordering a layer, by their width.
 	Borders []BorderChoice `json:"borders"`
 	Ticks   []TickChoice   `json:"ticks"`
+	// Things are kinds of embellishments and inserts, Closures what closes an
+	// envelope, Contents what may hurt.
+	Things   []Choice `json:"things"`
+	Closures []Choice `json:"closures"`
+	Contents []Choice `json:"contents"`
 	// Sheets, Surfaces, Grains and Patterns are for the shelf.
 	Sheets   []Choice `json:"sheets"`
 	Surfaces []Choice `json:"surfaces"`
@@ -110,7 +114,16 @@ func ChoicesIn(shop Shop) Choices {
 		}
 		c.Formats = append(c.Formats, Choice{f.ID, name})
 	}
-	for _, b := range mail.Rulebooks() {
+	for _, b := range shop.rulebooks() {
+		for _, t := range paper.Things() {
+			c.Things = append(c.Things, Choice{t.ID, t.Name})
+		}
+		for _, k := range paper.Closures() {
+			c.Closures = append(c.Closures, Choice{k.ID, k.Name})
+		}
+		for _, k := range paper.Cautions() {
+			c.Contents = append(c.Contents, Choice{string(k), cautionNames[k]})
+		}
 		c.Destinations = append(c.Destinations, Choice{b.ID, b.Region + ", " + b.Service})
 	}
 	c.Destinations = append(c.Destinations, Choice{ByHand, "By hand"})

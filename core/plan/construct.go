@@ -79,11 +79,11 @@ func (m maker) plainRectangle(caliper measure.Length) (mail.Rectangle, bool) {
 
 // rectangleFor is the plain rectangle round an interior.
 func (m maker) rectangleFor(w, h, caliper measure.Length) (mail.Rectangle, bool) {
-	book, ok := mail.RulebookByID(m.job.Post.Destination)
+	book, ok := m.book()
 	if !ok || len(book.Classes) == 0 {
 		return mail.Rectangle{}, false
 	}
-	r := book.Classes[0].PlainRectangle(w, h, m.thick.Used+4*caliper, m.style.Tick, m.style.Tick)
+	r := book.Enveloped().PlainRectangle(w, h, m.thick.Used+4*caliper, m.style.Tick, m.style.Tick)
 	return r, r.OK
 }
 
@@ -107,7 +107,11 @@ type candidate struct {
 func (m maker) candidates(diamond blank.Made) []candidate {
 	list := make([]candidate, 0, len(Constructions()))
 	for _, id := range Constructions() {
-		list = append(list, m.candidate(id, diamond))
+		c := m.candidate(id, diamond)
+		if c.ok {
+			c.post = m.judge(m.closed(c))
+		}
+		list = append(list, c)
 	}
 	return list
 }
@@ -138,7 +142,6 @@ func (m maker) candidate(id Construction, diamond blank.Made) candidate {
 		c.strip = c.made.HoldingStrips(s)
 	}
 	m.onSheet(&c)
-	c.post = m.judge(m.closed(c))
 	return c
 }
 
@@ -225,67 +228,4 @@ func (m maker) onSheet(c *candidate) {
 			c.fits = s
 		}
 	}
-}
-
-// closed is a filled envelope as the post sees it.
-type closed struct {
-	width, height, thickness measure.Length
-	layers                   int
-	// area of the envelope's paper in mm², and its stock.
-	area  float64
-	stock paper.Stock
-}
-
-// wider is what its creases are set apart because a folded crease eats paper.
-func (c closed) wider() measure.Length { return blank.Wider(c.stock.Caliper) }
-
-func (m maker) closed(c candidate) closed {
-	id := m.job.Envelope.Stock
-	if c.id == CutDown {
-		id = soldPaper
-	}
-	stock, _ := m.shop.stock(id)
-	return closed{
-		width: c.made.Width, height: c.made.Height, layers: c.made.Folded.Layers, area: c.made.Net.Area(), stock: stock,
-		thickness: max(m.thick.Used, c.made.Depth) + stock.Caliper*measure.Length(c.made.Folded.Layers),
-	}
-}
-
-// posted is the forecast for a closed envelope.
-type posted struct {
-	short string
-	tone  Tone
-	rank  int // cheaper classes first
-}
-
-func (m maker) judge(c closed) posted {
-	book, ok := mail.RulebookByID(m.job.Post.Destination)
-	if !ok {
-		return posted{"by hand", Fine, 0}
-	}
-	v := book.Judge(m.piece(c))
-	r, taken := v.Result()
-	const worst = 99
-	switch {
-	case !v.Mailable:
-		return posted{"not mailable", Trouble, worst}
-	case !taken && v.AskFirst:
-		return posted{"ask first", Care, worst - 1}
-	case !taken:
-		return posted{"no letter", Trouble, worst - 1}
-	}
-	for i, class := range v.Results {
-		if class.Class.ID != r.Class.ID {
-			continue
-		}
-		if r.Outcome == mail.Surcharged {
-			return posted{r.Class.Name + " + surcharge", Care, 2*i + 1}
-		}
-		tone := Fine
-		if i > 0 {
-			tone = Care
-		}
-		return posted{r.Class.Name, tone, 2 * i}
-	}
-	return posted{r.Class.Name, Fine, 0}
 }

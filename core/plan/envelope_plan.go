@@ -75,8 +75,8 @@ func (m maker) envelope(d blank.Diamond, chosen candidate, all []candidate) Enve
 
 // outer is the card over all that sticks out.
 func (m maker) outer() card.Size {
-	c := m.job.Card
-	return card.Size{Width: c.Width + c.OverWidth, Height: c.Height + c.OverHeight}
+	c, over := m.job.Card, m.overhang()
+	return card.Size{Width: c.Width + over.Width, Height: c.Height + over.Height}
 }
 
 // goesIn is the card as envelopes are fitted to it, its thickness counted in a

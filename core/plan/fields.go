@@ -45,6 +45,11 @@ type lengthField struct {
 	at         func(*Job) *measure.Length
 	// check holds the changed job against what the bounds cannot say.
 	check func(Job, Shop, measure.Style) error
+	// follow changes what depends on the field.
+	follow func(*Job)
+	// signed fields take a minus; fine ones are shown at the finest tick, and an
+	// empty one takes the value away where that is allowed.
+	signed, fine, empty bool
 }
 
 const (
@@ -55,71 +60,71 @@ const (
 // lengthFields lists every length of a job that is typed, once: reading,
 // stepping, bounds and display all follow from this table.
 func (j Job) lengthFields() []lengthField {
-	return append(append(slices.Clone(fixedFields), recipeFields...), partFields(j)...)
+	return slices.Concat(fixedFields, recipeFields, postFields, partFields(j), thingFields(j))
 }
 
 // fixedFields are the lengths that every job has.
 var fixedFields = []lengthField{
 	{
-		"card.width", "card width", leastCard, mostCard,
-		func(j *Job) *measure.Length { return &j.Card.Width }, thicknessFits,
+		path: "card.width", name: "card width", least: leastCard, most: mostCard,
+		at: func(j *Job) *measure.Length { return &j.Card.Width }, check: thicknessFits,
 	},
 	{
-		"card.height", "card height", leastCard, mostCard,
-		func(j *Job) *measure.Length { return &j.Card.Height }, thicknessFits,
+		path: "card.height", name: "card height", least: leastCard, most: mostCard,
+		at: func(j *Job) *measure.Length { return &j.Card.Height }, check: thicknessFits,
 	},
 	{
-		"card.thickness", "thickness", 10 * measure.Micrometre, mostCard,
-		func(j *Job) *measure.Length { return j.Card.Thickness }, thicknessFits,
+		path: "card.thickness", name: "thickness", least: 10 * measure.Micrometre, most: mostCard,
+		at: func(j *Job) *measure.Length { return j.Card.Thickness }, check: thicknessFits,
 	},
 	{
-		"start.width", "envelope across", 2 * leastCard, mostCard,
-		func(j *Job) *measure.Length { return startAt(j, func(s *Start) *measure.Length { return &s.Width }) }, nil,
+		path: "start.width", name: "envelope across", least: 2 * leastCard, most: mostCard,
+		at: func(j *Job) *measure.Length { return startAt(j, func(s *Start) *measure.Length { return &s.Width }) },
 	},
 	{
-		"start.height", "envelope down", 2 * leastCard, mostCard,
-		func(j *Job) *measure.Length { return startAt(j, func(s *Start) *measure.Length { return &s.Height }) }, nil,
+		path: "start.height", name: "envelope down", least: 2 * leastCard, most: mostCard,
+		at: func(j *Job) *measure.Length { return startAt(j, func(s *Start) *measure.Length { return &s.Height }) },
 	},
 	{
-		"card.spine", "distance of the two scores", 0, 4 * measure.Inch,
-		func(j *Job) *measure.Length { return &j.Card.Spine }, nil,
+		path: "card.spine", name: "distance of the two scores", least: 0, most: 4 * measure.Inch,
+		at: func(j *Job) *measure.Length { return &j.Card.Spine },
 	},
 	{
-		"card.overWidth", "what sticks out across", 0, mostCard / 2,
-		func(j *Job) *measure.Length { return &j.Card.OverWidth }, nil,
+		path: "card.overWidth", name: "what sticks out across", least: 0, most: mostCard / 2,
+		at: func(j *Job) *measure.Length { return &j.Card.OverWidth },
 	},
 	{
-		"card.overHeight", "what sticks out down", 0, mostCard / 2,
-		func(j *Job) *measure.Length { return &j.Card.OverHeight }, nil,
+		path: "card.overHeight", name: "what sticks out down", least: 0, most: mostCard / 2,
+		at: func(j *Job) *measure.Length { return &j.Card.OverHeight },
 	},
 	{
-		"envelope.ease", "ease", 0, 2 * measure.Inch,
-		func(j *Job) *measure.Length { return &j.Envelope.Ease }, nil,
+		path: "envelope.ease", name: "ease", least: 0, most: 2 * measure.Inch,
+		at: func(j *Job) *measure.Length { return &j.Envelope.Ease },
 	},
 	{
-		"envelope.seam", "seam", measure.Millimetre, 4 * measure.Inch,
-		func(j *Job) *measure.Length { return &j.Envelope.Seam }, nil,
+		path: "envelope.seam", name: "seam", least: measure.Millimetre, most: 4 * measure.Inch,
+		at: func(j *Job) *measure.Length { return &j.Envelope.Seam },
 	},
 	{
-		"envelope.depth", "depth of the walls", 0, 8 * measure.Inch,
-		func(j *Job) *measure.Length { return &j.Envelope.Depth }, nil,
+		path: "envelope.depth", name: "depth of the walls", least: 0, most: 8 * measure.Inch,
+		at: func(j *Job) *measure.Length { return &j.Envelope.Depth },
 	},
 	{
-		"envelope.corner", "radius of the corners", 0, 3 * measure.Inch,
-		func(j *Job) *measure.Length { return &j.Envelope.Corner }, nil,
+		path: "envelope.corner", name: "radius of the corners", least: 0, most: 3 * measure.Inch,
+		at: func(j *Job) *measure.Length { return &j.Envelope.Corner },
 	},
 	{
-		"envelope.notch", "radius of the thumb notch", 0, 2 * measure.Inch,
-		func(j *Job) *measure.Length { return &j.Envelope.Notch }, nil,
+		path: "envelope.notch", name: "radius of the thumb notch", least: 0, most: 2 * measure.Inch,
+		at: func(j *Job) *measure.Length { return &j.Envelope.Notch },
 	},
 	{
-		"envelope.flap", "closing flap", 0, 12 * measure.Inch,
-		func(j *Job) *measure.Length { return &j.Envelope.Flap }, nil,
+		path: "envelope.flap", name: "closing flap", least: 0, most: 12 * measure.Inch,
+		at: func(j *Job) *measure.Length { return &j.Envelope.Flap },
 	},
 	{
-		"envelope.thumbGap", "thumb gap", 0, 4 * measure.Inch,
-		func(j *Job) *measure.Length { return &j.Envelope.ThumbGap },
-		func(j Job, _ Shop, s measure.Style) error {
+		path: "envelope.thumbGap", name: "thumb gap", least: 0, most: 4 * measure.Inch,
+		at: func(j *Job) *measure.Length { return &j.Envelope.ThumbGap },
+		check: func(j Job, _ Shop, s measure.Style) error {
 			if j.Envelope.ThumbGap > j.Card.Height/2 {
 				return refuse("The thumb gap takes more than half of the card's height of %s: type less.", s.ShowUnit(j.Card.Height))
 			}
@@ -134,15 +139,6 @@ func startAt(j *Job, of func(*Start) *measure.Length) *measure.Length {
 		return nil
 	}
 	return of(j.Start)
-}
-
-// thicknessFits refuses a card thicker than its shorter side.
-func thicknessFits(j Job, shop Shop, s measure.Style) error {
-	t, short := thickness(j, shop).Used, min(j.Card.Width, j.Card.Height)
-	if t >= short {
-		return refuse("The card would be thicker (%s) than it is wide or high (%s): check the unit, or type a smaller thickness.", s.ShowUnit(t), s.ShowUnit(short))
-	}
-	return nil
 }
 
 func (f lengthField) bounds(l measure.Length, s measure.Style) error {
@@ -191,6 +187,8 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 		return applyFormat(job, shop, e)
 	case "recipe.scores":
 		return applyRecipe(job, shop, e)
+	case "post.remedy":
+		return applyRemedy(job, shop, e)
 	case "paper.take":
 		return takeCard(job, shop, e)
 	case "start.school":
@@ -200,6 +198,11 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 		job = job.clone()
 		job.Parts[i].Ready, err = wholeNumber(job.Parts[i].Ready, e, "ready-cut pieces", 0, mostCount)
 		return job, err
+	}
+	for _, f := range job.weightFields() {
+		if f.path == e.Path {
+			return f.apply(job, shop, e)
+		}
 	}
 	style := shop.Style()
 	for _, f := range job.lengthFields() {
@@ -212,7 +215,7 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 				job.Card.Thickness = nil // back to the sum of the parts
 				return job, nil
 			}
-			t := thickness(job, shop).Used
+			t := job.thickness(job.relief(shop)).Used
 			job.Card.Thickness = &t
 		}
 		if f.at(&job) == nil {
@@ -225,7 +228,11 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 			}
 			e.Text = &text
 		}
-		l, err := e.length(*f.at(&job), style)
+		if f.empty && e.Text != nil && strings.TrimSpace(*e.Text) == "" {
+			*f.at(&job) = 0
+			return job, nil
+		}
+		l, err := e.length(*f.at(&job), style, f.signed)
 		if err == nil {
 			err = f.bounds(l, style)
 		}
@@ -233,6 +240,9 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 			return job, err
 		}
 		*f.at(&job) = l
+		if f.follow != nil {
+			f.follow(&job)
+		}
 		if f.check != nil {
 			err = f.check(job, shop, style)
 		}
@@ -252,15 +262,32 @@ func readyField(j Job, path string) (part int, ok bool) {
 }
 
 // length is the value after the edit; a step lands on a tick.
-func (e Edit) length(now measure.Length, s measure.Style) (measure.Length, error) {
+func (e Edit) length(now measure.Length, s measure.Style, signed bool) (measure.Length, error) {
+	if e.Text != nil && signed {
+		return parseSigned(*e.Text, s.Unit)
+	}
 	if e.Text != nil {
 		return measure.Parse(*e.Text, s.Unit)
 	}
 	n := measure.Length(e.Steps)
+	to := now.Up(s.Tick) + n*s.Tick
 	if n >= 0 {
-		return now.Down(s.Tick) + n*s.Tick, nil
+		to = now.Down(s.Tick) + n*s.Tick
 	}
-	return max(0, now.Up(s.Tick)+n*s.Tick), nil
+	if signed {
+		return to, nil
+	}
+	return max(0, to), nil
+}
+
+// parseSigned reads a length before which a minus may stand.
+func parseSigned(text string, unit measure.Unit) (measure.Length, error) {
+	bare, negative := strings.CutPrefix(strings.TrimSpace(strings.NewReplacer("−", "-", "–", "-").Replace(text)), "-")
+	v, err := measure.Parse(bare, unit)
+	if negative {
+		v = -v
+	}
+	return v, err
 }
 
 // wholeNumber reads or steps a count of things.
@@ -303,9 +330,13 @@ func (j Job) clone() Job {
 			size := *p.Own
 			j.Parts[i].Own = &size
 		}
+		if p.Thing != nil {
+			thing := *p.Thing
+			j.Parts[i].Thing = &thing
+		}
 	}
 	j.Items = slices.Clone(j.Items)
-	j.Card.Own = slices.Clone(j.Card.Own)
+	j.Card.Own, j.Post.Contents = slices.Clone(j.Card.Own), slices.Clone(j.Post.Contents)
 	j.Paper.Sheets = maps.Clone(j.Paper.Sheets)
 	if j.Card.Thickness != nil {
 		t := *j.Card.Thickness

@@ -208,7 +208,7 @@ func (m maker) haveRow(sheet paper.Sheet, f envelope.Format, size card.Size, fol
 
 // postIn is the forecast for the card alone in a bought envelope.
 func (m maker) postIn(f envelope.Format) string {
-	book, ok := mail.RulebookByID(m.job.Post.Destination)
+	book, ok := m.book()
 	if !ok {
 		return "by hand"
 	}
@@ -217,20 +217,10 @@ func (m maker) postIn(f envelope.Format) string {
 	base, _ := m.shop.stock(m.job.Parts[0].Stock)
 	layers := m.job.spec(m.job.Card.Fold, m.shop).Layers()
 	grams += base.Weight(m.job.Card.Width, m.job.Card.Height) * float64(layers)
-	v := book.Judge(mail.Piece{
+	return m.forecast(book.Judge(mail.Piece{
 		Width: f.Width, Height: f.Height, Thickness: base.Caliper*measure.Length(layers) + 3*stock.Caliper,
 		Weight: grams * (1 + glueShare), SizeError: m.style.Tick,
-	})
-	r, taken := v.Result()
-	switch {
-	case !v.Mailable:
-		return "not mailable"
-	case !taken:
-		return "no letter"
-	case r.Outcome == mail.Surcharged:
-		return r.Class.Name + " + surcharge"
-	}
-	return r.Class.Name
+	})).short
 }
 
 // largest are the largest cards with one fold that the sheet gives one, two and
@@ -255,7 +245,7 @@ func (m maker) largest(sheet paper.Sheet) (list []HaveRow) {
 
 // takeCard makes the job's card one that the maker's sheet gives.
 func takeCard(job Job, shop Shop, e Edit) (Job, error) {
-	m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
+	m := newMaker(job, shop)
 	have := m.have()
 	if have == nil || e.Text == nil {
 		return job, refuse("There is no sheet to make the card from: choose one first.")

@@ -15,6 +15,7 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 )
 
 // Job is what the maker knows and wants.
@@ -82,14 +83,15 @@ const (
 	BasePart  PartKind = "base"  // the folded card itself
 	LayerPart PartKind = "layer" // a smaller piece mounted on the one below
 	LinerPart PartKind = "liner" // a sheet to write on, glued inside
+	ThingPart PartKind = "thing" // an embellishment or an insert
 )
 
 // Part is one thing the card is made of, in the order they are stacked.
 type Part struct {
 	ID   string   `json:"id" maxLength:"40"`
 	Name string   `json:"name" maxLength:"80"`
-	Kind PartKind `json:"kind" enum:"base,layer,liner"`
-	// Stock is the ID of a stock of the shop.
+	Kind PartKind `json:"kind" enum:"base,layer,liner,thing"`
+	// Stock is the ID of a stock of the shop; empty for a thing.
 	Stock string `json:"stock" maxLength:"40"`
 	// Border is what is left showing of the part below on every side, for a
 	// layer.
@@ -106,6 +108,32 @@ type Part struct {
 	Window bool `json:"window,omitempty"`
 	// Ready is how many are cut already.
 	Ready int `json:"ready,omitempty"`
+	// Thing is what a part is that is no paper of the card.
+	Thing *Thing `json:"thing,omitempty"`
+}
+
+// Thing is an embellishment on the face, or an insert that lies in the card.
+type Thing struct {
+	// Type is the kind of thing of the table it began as.
+	Type string `json:"type" maxLength:"40"`
+	Disc bool   `json:"disc,omitempty"`
+	// X and Y are from the face's left and top edge to the thing's; below zero
+	// where it sticks out.
+	X       measure.Length `json:"x"`
+	Y       measure.Length `json:"y"`
+	Width   measure.Length `json:"width"`
+	Height  measure.Length `json:"height"`
+	Caliper measure.Length `json:"caliper"`
+	Grams   float64        `json:"grams"`
+	// Draping things follow what lies under them; crushable ones want a box; inside
+	// ones lie loose in the card.
+	Draping   bool `json:"draping,omitempty"`
+	Crushable bool `json:"crushable,omitempty"`
+	Inside    bool `json:"inside,omitempty"`
+	// Over things lie on everything, as a shield does.
+	Over bool `json:"over,omitempty"`
+	// Keep says that it is not to be left off.
+	Keep bool `json:"keep,omitempty"`
 }
 
 // Item is something for the panel, by the room it takes.
@@ -178,4 +206,37 @@ const ByHand = "hand"
 type PostWish struct {
 	// Destination is the ID of a rulebook, or ByHand.
 	Destination string `json:"destination" maxLength:"40"`
+	// Class is the least class that it is to go as; empty for the cheapest.
+	Class string `json:"class,omitempty" maxLength:"40"`
+	// AddressShort is set when the address runs along the shorter edge.
+	AddressShort bool `json:"addressShort,omitempty"`
+	// Closure is the ID of what closes the envelope.
+	Closure string `json:"closure,omitempty" maxLength:"40"`
+	// Bare sends a card without an envelope.
+	Bare bool `json:"bare,omitempty"`
+	// Radius is that of a bare card's corners.
+	Radius measure.Length `json:"radius,omitempty"`
+	// HandCancel asks for cancelling by hand at the counter.
+	HandCancel bool `json:"handCancel,omitempty"`
+	// Contents are the cautions that the maker ticked.
+	Contents []paper.Caution `json:"contents,omitempty" maxItems:"10"`
+	// Measured is what was measured of the finished piece.
+	Measured Measured `json:"measured,omitzero"`
+	// GaugeWidth and GaugeHeight are the piece of card for a thickness gauge.
+	GaugeWidth  measure.Length `json:"gaugeWidth,omitempty"`
+	GaugeHeight measure.Length `json:"gaugeHeight,omitempty"`
+}
+
+// Measured is what was measured of the closed, filled piece; zero for what was
+// not.
+type Measured struct {
+	Thickness measure.Length `json:"thickness,omitempty"`
+	Grams     float64        `json:"grams,omitempty"`
+	// Droop is how far the end hangs with Overhang standing out over a table.
+	Overhang measure.Length `json:"overhang,omitempty"`
+	Droop    measure.Length `json:"droop,omitempty"`
+	// Sag is how far the middle sinks under Load grams, on supports Apart.
+	Apart measure.Length `json:"apart,omitempty"`
+	Load  float64        `json:"load,omitempty"`
+	Sag   measure.Length `json:"sag,omitempty"`
 }

@@ -8,6 +8,7 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
 	"yellowparcel/core/mail"
+	"yellowparcel/core/paper"
 )
 
 // Check refuses a job that no plan can be made of, naming each field.
@@ -81,7 +82,18 @@ func (j Job) Check(shop Shop) []Problem {
 	if _, ok := shop.adhesive(j.Envelope.Adhesive); !ok {
 		add("envelope.adhesive", refuse("The adhesive “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Adhesive)))
 	}
-	if _, ok := mail.RulebookByID(j.Post.Destination); !ok && j.Post.Destination != ByHand {
+	if _, ok := paper.ClosureByID(j.Post.Closure); !ok {
+		add("post.closure", refuse("There is no closure “%s”: choose one of the list.", clip(j.Post.Closure)))
+	}
+	for _, c := range j.Post.Contents {
+		if !slices.Contains(paper.Cautions(), c) {
+			add("post.contents", refuse("There is no caution “%s”: choose from the list.", clip(string(c))))
+		}
+	}
+	if g := j.Post.Measured; !(g.Grams >= 0 && g.Grams <= mostGrams && g.Load >= 0 && g.Load <= mostGrams) {
+		add("post.grams", refuse("What was weighed lies out of all bounds: type from 0 to 5 kg."))
+	}
+	if _, ok := shop.rulebook(j.Post.Destination); !ok && j.Post.Destination != ByHand {
 		add("post.destination", refuse("There is no rulebook “%s”: choose another destination.", clip(j.Post.Destination)))
 	}
 	return append(append(list, j.checkStart(shop)...), j.checkParts(shop)...)
@@ -91,8 +103,12 @@ func (j Job) checkParts(shop Shop) []Problem {
 	var list []Problem
 	for i, p := range j.Parts {
 		path := fmt.Sprintf("parts.%d.", i)
-		if (p.Kind != BasePart && p.Kind != LayerPart && p.Kind != LinerPart) || (p.Kind == BasePart) != (i == 0) {
-			list = append(list, Problem{Path: path + "kind", Message: "The first part is the base and every other one a layer or a liner: change the order."})
+		if (p.Kind != BasePart && p.Kind != LayerPart && p.Kind != LinerPart && p.Kind != ThingPart) || (p.Kind == BasePart) != (i == 0) || (p.Kind == ThingPart) != (p.Thing != nil) {
+			list = append(list, Problem{Path: path + "kind", Message: "The first part is the base and every other one a layer, a liner or a thing: change the order."})
+		}
+		if t := p.Thing; t != nil {
+			list = append(list, t.problems(path, p.Name, j, shop.Style())...)
+			continue
 		}
 		if _, ok := shop.stock(p.Stock); !ok {
 			list = append(list, Problem{Path: path + "stock", Message: fmt.Sprintf("The paper “%s” of part “%s” is not on the shelf: choose one that is.", clip(p.Stock), clip(p.Name))})

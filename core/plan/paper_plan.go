@@ -290,7 +290,7 @@ func (m maker) paperSentence(p *PaperPlan) {
 // is whole, and marked unfinished. It is false when the job cuts nothing from
 // that stock, or the stock from no such sheet.
 func CutStock(ctx context.Context, job Job, shop Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
-	m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
+	m := newMaker(job, shop)
 	for _, o := range m.orders(m.chosen()) {
 		if s, ok := shop.sheet(sheet); ok && o.stock.ID == stock && slices.Contains(m.sheetsFor(o.stock), s) {
 			// The other sheets keep the plans that a quick look gives.

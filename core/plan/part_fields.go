@@ -12,17 +12,17 @@ import (
 func partFields(j Job) []lengthField {
 	var list []lengthField
 	for i, p := range j.Parts {
-		if p.Kind == BasePart {
+		if p.Kind == BasePart || p.Kind == ThingPart {
 			continue
 		}
 		// A part's field is there as long as the part and what it belongs to are.
 		at := func(name, label string, least, most measure.Length, of func(*Part) *measure.Length) lengthField {
-			return lengthField{fmt.Sprintf("parts.%d.%s", i, name), label, least, most, func(j *Job) *measure.Length {
+			return lengthField{path: fmt.Sprintf("parts.%d.%s", i, name), name: label, least: least, most: most, check: bordersFit, at: func(j *Job) *measure.Length {
 				if i >= len(j.Parts) {
 					return nil
 				}
 				return of(&j.Parts[i])
-			}, bordersFit}
+			}}
 		}
 		foam := at("foam", "foam", 0, 2*measure.Inch, func(p *Part) *measure.Length { return &p.Foam })
 		foam.check = thicknessFits
@@ -50,8 +50,8 @@ func partFields(j Job) []lengthField {
 			}
 		}
 		list = append(list,
-			lengthField{fmt.Sprintf("items.%d.width", i), "width", 0, mostCard, at(func(t *Item) *measure.Length { return &t.Width }), nil},
-			lengthField{fmt.Sprintf("items.%d.height", i), "height", measure.Millimetre, mostCard, at(func(t *Item) *measure.Length { return &t.Height }), nil})
+			lengthField{path: fmt.Sprintf("items.%d.width", i), name: "width", least: 0, most: mostCard, at: at(func(t *Item) *measure.Length { return &t.Width })},
+			lengthField{path: fmt.Sprintf("items.%d.height", i), name: "height", least: measure.Millimetre, most: mostCard, at: at(func(t *Item) *measure.Length { return &t.Height })})
 	}
 	return list
 }

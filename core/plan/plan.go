@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 
+	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 )
 
@@ -75,6 +76,12 @@ type maker struct {
 	shop  Shop
 	style measure.Style
 	thick Thickness
+	// relief is the card's parts laid on each other, pieces their places in the
+	// list of parts.
+	relief mail.Relief
+	pieces []int
+	// rise is the greatest rise within an inch.
+	rise measure.Length
 }
 
 func (m maker) shown(l measure.Length) Shown { return Shown{l, m.style.Show(l)} }
@@ -99,13 +106,13 @@ func (m maker) by(w, h measure.Length) string {
 // Make works out the plan. The job must pass Job.Check and the shop
 // Shop.Check; what a maker types goes through Apply, which sees to it.
 func Make(job Job, shop Shop) Plan {
-	m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
+	m := newMaker(job, shop)
 	p := Plan{Unit: shop.Unit, Fields: m.fields(), Start: m.start(), Card: m.card(), Layers: m.layers()}
 	diamond, made := m.diamond()
 	all := m.candidates(made)
 	chosen := m.choose(all)
 	p.Envelope = m.envelope(diamond, chosen, all)
-	p.Post = m.post(m.closed(chosen))
+	p.Post = m.post(m.closed(chosen), chosen, all)
 	p.Paper = m.paper(chosen)
 	p.Recipe = m.recipe()
 	p.Ticket = m.ticket(p, chosen)
@@ -121,7 +128,11 @@ func (m maker) fields() Fields {
 			continue
 		}
 		style := m.style
-		if f.path == "card.thickness" || strings.HasSuffix(f.path, ".foam") || f.path == "recipe.quoted" {
+		if f.empty && *at == 0 {
+			fields[f.path] = Field{}
+			continue
+		}
+		if f.fine || f.path == "card.thickness" || strings.HasSuffix(f.path, ".foam") || f.path == "recipe.quoted" {
 			style = m.fine()
 		}
 		field := Field{Text: style.Show(*at)}
@@ -129,6 +140,9 @@ func (m maker) fields() Fields {
 			field.Exact = m.exact(*at)
 		}
 		fields[f.path] = field
+	}
+	for _, f := range m.job.weightFields() {
+		fields[f.path] = Field{Text: f.text(m.job, m.style.Unit)}
 	}
 	fields["count"] = Field{Text: number(m.job.Count)}
 	for i, part := range m.job.Parts {

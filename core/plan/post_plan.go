@@ -2,8 +2,6 @@ package plan
 
 import (
 	"fmt"
-	"math"
-	"strings"
 
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
@@ -29,6 +27,17 @@ type PostPlan struct {
 	// Rectangle is the plain envelope that a surcharged card would go in, when
 	// there is one.
 	Rectangle *RectanglePlan `json:"rectangle,omitempty"`
+	// Everywhere is the verdict of every rulebook, side by side.
+	Everywhere []DestinationPlan `json:"everywhere"`
+	Relief     ReliefPlan        `json:"relief"`
+	Beam       BeamPlan          `json:"beam"`
+	Weights    []WeightPlan      `json:"weights"`
+	// Measured sets what was measured beside what was predicted.
+	Measured []MeasuredPlan `json:"measured"`
+	Remedies []RemedyPlan   `json:"remedies"`
+	Postage  PostagePlan    `json:"postage"`
+	Cautions []CautionPlan  `json:"cautions"`
+	Gauge    *GaugePlan     `json:"gauge,omitempty"`
 }
 
 // RectanglePlan is an envelope whose aspect passes.
@@ -41,274 +50,227 @@ type RectanglePlan struct {
 type ClassPlan struct {
 	ID      string       `json:"id"`
 	Name    string       `json:"name"`
-	Outcome mail.Outcome `json:"outcome" enum:"goes,surcharged,refused,not needed"`
+	Outcome mail.Outcome `json:"outcome" enum:"goes,surcharged,ask,refused,not needed"`
 	Chosen  bool         `json:"chosen"`
 	Checks  []CheckPlan  `json:"checks"`
 }
 
-// CheckPlan is one measure against its limit, as text and as places on a gauge
-// that runs from 0 to 1.
-type CheckPlan struct {
-	Measure   mail.Measure `json:"measure" enum:"length,height,thickness,weight,aspect"`
-	Label     string       `json:"label"`
-	About     string       `json:"about"` // which state was measured, or what breaking it costs
-	Measured  string       `json:"measured"`
-	Limit     string       `json:"limit"`
-	Margin    string       `json:"margin"`
-	OK        bool         `json:"ok"`
-	Close     bool         `json:"close"` // within measuring error of the limit
-	Surcharge bool         `json:"surcharge"`
-	Gauge     Gauge        `json:"gauge"`
+// DestinationPlan is what one rulebook says of the piece.
+type DestinationPlan struct {
+	ID     string `json:"id"`
+	Name   string `json:"name"`
+	Short  string `json:"short"`
+	Tone   Tone   `json:"tone"`
+	Why    string `json:"why"`
+	Price  string `json:"price"`
+	Chosen bool   `json:"chosen"`
 }
 
-// Gauge places the allowed range and the value on a scale from 0 to 1.
-type Gauge struct {
-	From float64 `json:"from"`
-	To   float64 `json:"to"`
-	At   float64 `json:"at"`
+// WeightPlan is what one thing of the piece weighs.
+type WeightPlan struct {
+	Name  string `json:"name"`
+	Grams string `json:"grams"`
+	Share string `json:"share"`
 }
 
-// glueShare is what adhesive adds to the weight of the paper.
-const glueShare = 0.03
-
-// piece is the closed envelope with the card in it.
-func (m maker) piece(e closed) mail.Piece {
-	grams := 0.0
-	for _, p := range m.parts() {
-		grams += p.Grams
-	}
-	grams += e.area / 1e6 * e.stock.GSM
-	return mail.Piece{
-		Width: e.width, Height: e.height, Thickness: e.thickness,
-		Weight:    grams * (1 + glueShare),
-		SizeError: m.style.Tick, // two creases, each half a tick off
-	}
+// MeasuredPlan is one measure as it was predicted and as it was measured.
+type MeasuredPlan struct {
+	ID        string `json:"id"`
+	Label     string `json:"label"`
+	Predicted string `json:"predicted"`
+	Measured  string `json:"measured"`
+	// Off is how far the prediction was off; empty when nothing was measured.
+	Off string `json:"off"`
 }
 
-func (m maker) post(e closed) PostPlan {
+func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
 	piece := m.piece(e)
+	about := fmt.Sprintf("card and %s of envelope", plural(e.layers, "layer"))
+	drawing := fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.style.Unit, m.fine().Show(piece.Thickness))
+	if e.bare {
+		about = "the bare card"
+		drawing = fmt.Sprintf("The bare card, %s %s, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.style.Unit, m.fine().Show(piece.Thickness))
+	}
 	p := PostPlan{
-		Destination: m.job.Post.Destination, Notes: []Note{}, Classes: []ClassPlan{},
+		Destination: m.job.Post.Destination, Notes: []Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{},
 		Width: m.shown(e.width), Height: m.shown(e.height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
-		Drawing: fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.style.Unit, m.fine().Show(piece.Thickness)),
+		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(),
 		Readings: []Reading{
 			{"closed", "Closed size", m.by(e.width, e.height), "lying flat"},
-			{"thickness", "Thickness", m.fine().Show(piece.Thickness), fmt.Sprintf("card and %s of envelope", plural(e.layers, "layer"))},
-			{"weight", "Weight", m.weight(piece.Weight), "predicted from the papers"},
+			{"thickness", "Thickness", m.fine().Show(piece.Thickness), about},
+			{"weight", "Weight", m.weight(piece.Weight), "predicted from the parts"},
 		},
 	}
-	book, ok := mail.RulebookByID(m.job.Post.Destination)
+	t := m.job.Post.Measured
+	if t.Thickness > 0 {
+		p.Readings[1].Note = "as measured"
+	}
+	if t.Grams > 0 {
+		p.Readings[2].Note = "as weighed"
+	}
+	p.Weights = m.weightPlans(e)
+	p.Measured = m.measuredPlans(e)
+	p.Everywhere = m.everywhere(piece)
+	p.Beam = m.beamPlan(e, piece)
+	book, ok := m.book()
 	if !ok {
 		p.Title, p.Short, p.Tone = "By hand", "by hand", Fine
 		p.Sentence = say("Given by hand, it needs to meet no post's rules. A dot at the tip of the flap lets it be opened again.")
 		return p
 	}
-	v := book.Judge(piece)
+	v := m.verdictOf(book, piece)
 	p.Title = book.Region + ", " + book.Service
-	p.Source = fmt.Sprintf("%s; as published around %s, %s.", book.Source, book.Published, book.Confidence)
+	p.Source = fmt.Sprintf("%s; as published around %s, %s.", book.Source, orUnknown(book.Published), book.Confidence)
 	if !allPass(v.Floor) {
 		p.Classes = append(p.Classes, ClassPlan{ID: "floor", Name: "least for any mail", Outcome: mail.Refused, Checks: m.checks(v.Floor)})
 	}
 	for _, r := range v.Results {
 		p.Classes = append(p.Classes, ClassPlan{ID: r.Class.ID, Name: r.Class.Name, Outcome: r.Outcome, Chosen: r.Class.ID == v.Class, Checks: m.checks(r.Checks)})
 	}
+	f := m.forecast(v)
+	p.Short, p.Tone = f.short, f.tone
 	m.verdict(&p, v, e, piece)
+	p.Notes = append(p.Notes, m.bookNotes(book)...)
+	p.Notes = append(m.pieceNotes(c), p.Notes...)
+	p.Postage = m.postage(v, piece)
+	p.Remedies = m.remedyPlans(c, all, v)
+	p.Gauge = m.gaugePlan(book, e)
 	return p
 }
 
-func allPass(checks []mail.Check) bool {
-	for _, c := range checks {
-		if !c.OK {
-			return false
-		}
+func orUnknown(s string) string {
+	if s == "" {
+		return "an unknown day"
 	}
-	return true
+	return s
 }
 
-// verdict puts the verdict in words: what it goes as, why, and what would be
-// better.
-func (m maker) verdict(p *PostPlan, v mail.Verdict, e closed, piece mail.Piece) {
-	r, taken := v.Result()
+// bookNotes reminds that a rulebook was not looked at for a year.
+func (m maker) bookNotes(b mail.Rulebook) []Note {
 	switch {
-	case !v.Mailable:
-		p.Short, p.Tone = "not mailable", Trouble
-		p.Sentence = say("Too small for any mail: %s. A larger envelope with holding strips would do.", m.broken(v.Floor, false))
-	case !taken && v.AskFirst:
-		p.Short, p.Tone = "ask first", Care
-		p.Sentence = say("Small but thick: the published rules do not say what becomes of it. Ask at the counter first.")
-	case !taken:
-		p.Short, p.Tone = "no letter", Trouble
-		last := v.Results[len(v.Results)-1]
-		p.Sentence = say("No class of letter takes it: %s even for a %s. Ask for a parcel.", m.whyNot(last), last.Class.Name)
-	case r.Outcome == mail.Surcharged:
-		p.Short, p.Tone = r.Class.Name+" + surcharge", Care
-		p.Sentence = m.surcharged(p, r, e, piece)
-	default:
-		p.Short, p.Tone = r.Class.Name, Fine
-		p.Sentence = say("By the published limits it goes as a [%s].", r.Class.Name)
-		if first := v.Results[0]; first.Class.ID != r.Class.ID {
-			p.Tone = Care
-			p.Sentence = say("By the published limits it goes as a [%s]: %s for a %s.", r.Class.Name, m.whyNot(first), first.Class.Name)
-		}
+	case mail.YearOld(b.LastChecked, m.shop.Today):
+		return []Note{{Care, fmt.Sprintf("These rules were last held against the source on %s, more than a year ago: look again.", b.LastChecked)}}
+	case b.LastChecked == "":
+		return []Note{{Fine, "Nobody here has held these rules against their source yet: do so before you rely on a narrow margin, and note the day on the page of rules."}}
 	}
-	if taken {
-		for _, c := range r.Checks {
-			if c.OK && c.Worst < 0 {
-				p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("Its %s passes, but by less than your cuts and scores may be off.", measureNames[c.Measure])})
-			}
-		}
-	}
-	p.Notes = append(p.Notes, Note{Fine, "Not looked at here: stiffness, lumps, clasps or string, round corners. Rules change and offices differ: ask your own post office."})
+	return nil
 }
 
-// whyNot says why a class does not take the piece: by what it is too much, or
-// else too little.
-func (m maker) whyNot(r mail.ClassResult) string {
-	if list := over(r.Checks); len(list) > 0 {
-		return m.broken(list, false)
-	}
-	return m.broken(r.Checks, false)
-}
-
-// over keeps the checks whose greatest limit is broken.
-func over(checks []mail.Check) []mail.Check {
-	var list []mail.Check
-	for _, c := range checks {
-		if c.Max != nil && c.Measured > float64(*c.Max) {
-			list = append(list, c)
+// pieceNotes says what about the piece itself should be known before posting.
+func (m maker) pieceNotes(c candidate) (notes []Note) {
+	for _, p := range m.job.Parts {
+		if t := p.Thing; t != nil && t.Crushable && c.made.Depth == 0 {
+			notes = append(notes, Note{Care, fmt.Sprintf("“%s” is crushed by pressure: it wants a box, even where a letter would take it.", p.Name)})
 		}
 	}
-	return list
-}
-
-// surcharged says why a surcharge falls due and in what envelope it would not.
-func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.Piece) Sentence {
-	for _, c := range r.Checks {
-		if c.OK || c.Measure != mail.Aspect {
-			continue
-		}
-		shape := "Nearly square"
-		switch {
-		case piece.Width == piece.Height:
-			shape = "Square"
-		case c.Max != nil && c.Measured > float64(*c.Max):
-			shape = "Long and slim"
-		}
-		s := fmt.Sprintf("%s, so as a %s it pays the surcharge", shape, r.Class.Name)
-		need := m.thick.Used + m.job.Envelope.Ease + e.wider()
-		rect := r.Class.PlainRectangle(m.outer().Width+need, m.outer().Height+need, piece.Thickness, piece.SizeError, m.style.Tick)
-		if rect.OK {
-			p.Rectangle = &RectanglePlan{m.shown(rect.Width), m.shown(rect.Height)}
-			return say("%s; in a [%s %s] envelope it would not.", s, m.by(rect.Width, rect.Height), m.style.Unit)
-		}
-		return say("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, measureNames[rect.Why])
+	if over := m.overhang(); over.Width > m.job.Card.OverWidth || over.Height > m.job.Card.OverHeight {
+		size := m.outer()
+		notes = append(notes, Note{Fine, fmt.Sprintf("What sticks out past the edge makes the card %s: the envelope is sized for that.", m.by(size.Width, size.Height))})
 	}
-	return say("As a %s it pays the surcharge: %s.", r.Class.Name, m.broken(r.Checks, true))
-}
-
-var measureNames = map[mail.Measure]string{
-	mail.Length: "length", mail.Height: "height", mail.Thickness: "thickness", mail.Weight: "weight", mail.Aspect: "length ÷ height",
-}
-
-var tooMuch = map[mail.Measure][2]string{
-	mail.Length: {"too short", "too long"}, mail.Height: {"too low", "too high"}, mail.Thickness: {"too thin", "too thick"},
-	mail.Weight: {"too light", "too heavy"}, mail.Aspect: {"too square", "too slim"},
-}
-
-// broken names the limits that a class's checks break: "too thick by 1/16".
-func (m maker) broken(checks []mail.Check, surcharge bool) string {
-	var list []string
-	for _, c := range checks {
-		if c.OK || c.Surcharge != surcharge {
-			continue
-		}
-		which := 0
-		if c.Max != nil && c.Measured > float64(*c.Max) {
-			which = 1
-		}
-		list = append(list, fmt.Sprintf("%s by %s", tooMuch[c.Measure][which], m.amount(c.Measure, -c.Margin, true)))
+	t, long := m.job.Post.Measured, max(c.made.Width, c.made.Height).Millimetres()
+	if t.Overhang > 0 && t.Droop > 0 && !droopOK(t, long) {
+		notes = append(notes, Note{Care, "The droop tells something only between 1 mm and a quarter of the overhang, and of a piece longer than that: let less or more of it stand out, and measure again."})
 	}
-	return strings.Join(list, " and ")
+	if t.Apart > 0 && t.Sag > 0 && t.Load > 0 && t.Apart.Millimetres() >= long {
+		notes = append(notes, Note{Care, "The supports stand further apart than the piece is long: set them closer, and measure again."})
+	}
+	return notes
 }
 
-func (m maker) checks(checks []mail.Check) []CheckPlan {
-	list := make([]CheckPlan, 0, len(checks))
-	for _, c := range checks {
-		about := ""
-		switch {
-		case c.Surcharge:
-			about = "or a surcharge"
-		case c.Filled:
-			about = "filled"
-		}
-		list = append(list, CheckPlan{
-			Measure: c.Measure, Label: measureNames[c.Measure], About: about, Measured: m.amount(c.Measure, c.Measured, false),
-			Limit: m.limit(c), Margin: m.amount(c.Measure, c.Margin, false), OK: c.OK, Close: c.OK && c.Worst < 0,
-			Surcharge: c.Surcharge, Gauge: gauge(c),
-		})
+func (m maker) weightPlans(e closed) []WeightPlan {
+	list, sum := m.weights(e)
+	plans := []WeightPlan{}
+	for _, w := range list {
+		plans = append(plans, WeightPlan{w.name, m.fineWeight(w.grams), percent(w.grams / sum)})
 	}
-	return list
+	return append(plans, WeightPlan{"together", m.fineWeight(sum), ""})
 }
 
-func (m maker) limit(c mail.Check) string {
-	switch {
-	case c.Min == nil:
-		return "to " + m.amount(c.Measure, float64(*c.Max), false)
-	case c.Max == nil:
-		return "from " + m.amount(c.Measure, float64(*c.Min), false)
-	}
-	return m.amount(c.Measure, float64(*c.Min), false) + " to " + m.amount(c.Measure, float64(*c.Max), false)
-}
-
-// amount writes a quantity of some measure in the shop's units.
-func (m maker) amount(of mail.Measure, v float64, withUnit bool) string {
-	switch of {
-	case mail.Weight:
-		return m.weight(v)
-	case mail.Aspect:
-		return strings.Replace(fmt.Sprintf("%.2f", v), "-", "−", 1)
-	}
-	l := measure.Round(v)
-	text := m.style.Show(l)
-	if of == mail.Thickness {
-		// Thousandths decide here, and the shop's tick would hide them.
-		if text = m.fine().Show(l); l.Abs() < measure.Inch/16 && m.fine().Rounds(l) {
-			text = strings.Replace(m.decimal(l), "-", "−", 1)
-		}
-	}
-	if withUnit {
-		return text + " " + string(m.style.Unit)
-	}
-	return text
-}
-
-func (m maker) weight(g float64) string {
+// fineWeight writes the weight of a part, which the whole ounces hide.
+func (m maker) fineWeight(g float64) string {
 	if m.style.Unit == measure.Millimetres {
-		return strings.Replace(fmt.Sprintf("%.0f g", g), "-", "−", 1)
+		return fmt.Sprintf("%.1f g", g)
 	}
-	const ounce = 28.349523125
-	return strings.Replace(fmt.Sprintf("%.1f oz", g/ounce), "-", "−", 1)
+	return fmt.Sprintf("%.2f oz", g/ounce)
 }
 
-// gauge lays the allowed range over the middle of a scale, and the value where
-// it falls, held to the ends.
-func gauge(c mail.Check) Gauge {
-	low, high := 0.0, c.Measured*2
-	if c.Max != nil {
-		high = float64(*c.Max)
+// measuredPlans sets thickness and weight as predicted beside what was measured.
+func (m maker) measuredPlans(e closed) []MeasuredPlan {
+	_, grams := m.weights(e)
+	t := m.job.Post.Measured
+	thick := MeasuredPlan{ID: "thickness", Label: "Thickness", Predicted: m.fine().ShowUnit(e.thickness)}
+	if t.Thickness > 0 {
+		thick.Measured = m.fine().ShowUnit(t.Thickness)
+		thick.Off = signedPercent(float64(t.Thickness)/float64(e.thickness) - 1)
 	}
-	if c.Min != nil {
-		low = float64(*c.Min)
+	weight := MeasuredPlan{ID: "weight", Label: "Weight", Predicted: m.fineWeight(grams)}
+	if t.Grams > 0 {
+		weight.Measured = m.fineWeight(t.Grams)
+		weight.Off = signedPercent(t.Grams/grams - 1)
 	}
-	span := math.Max(high-low, 1e-9)
-	start, whole := math.Max(0, low-span/4), span*1.5
-	if start == 0 {
-		whole = high + span/4
+	return []MeasuredPlan{thick, weight}
+}
+
+func signedPercent(share float64) string {
+	sign := "+"
+	if share < 0 {
+		sign, share = "−", -share
 	}
-	place := func(v float64) float64 { return math.Min(1, math.Max(0, (v-start)/whole)) }
-	g := Gauge{From: place(low), To: place(high), At: place(c.Measured)}
-	if c.Max == nil {
-		g.To = 1
+	return fmt.Sprintf("%s%.0f %%", sign, 100*share)
+}
+
+// everywhere holds the piece against every rulebook.
+func (m maker) everywhere(piece mail.Piece) []DestinationPlan {
+	list := []DestinationPlan{}
+	for _, b := range m.shop.rulebooks() {
+		v := m.verdictOf(b, piece)
+		f := m.forecast(v)
+		d := DestinationPlan{ID: b.ID, Name: b.Region + ", " + b.Service, Short: f.short, Tone: f.tone, Chosen: b.ID == m.job.Post.Destination}
+		r, taken := v.Result()
+		switch {
+		case !v.Mailable:
+			d.Why = m.broken(v.Floor, false)
+		case !taken && !v.AskFirst:
+			d.Why = m.whyNot(v.Results[len(v.Results)-1])
+		case taken && r.Outcome == mail.Surcharged:
+			d.Why = m.broken(r.Checks, true)
+		case taken && r.Outcome == mail.Doubtful:
+			d.Why = m.broken(doubts(r.Checks), false)
+		case taken:
+			d.Why = m.tightest(r)
+		}
+		d.Price = m.postage(v, piece).Each
+		list = append(list, d)
 	}
-	return g
+	return append(list, DestinationPlan{ID: ByHand, Name: "By hand", Short: "by hand", Tone: Fine, Why: "no post's rules", Chosen: m.job.Post.Destination == ByHand})
+}
+
+// tightest names the limit that has least room left, as a share of it.
+func (m maker) tightest(r mail.ClassResult) string {
+	best, words := 2.0, ""
+	for _, c := range r.Checks {
+		kind, _ := c.Measure.Kind()
+		if kind == mail.Flags || c.Max == nil || *c.Max <= 0 {
+			continue
+		}
+		if share := c.Margin / float64(*c.Max); share >= 0 && share < best {
+			best, words = share, fmt.Sprintf("%s left of %s", m.amount(c.Measure, c.Margin, true), measureNames[c.Measure])
+		}
+	}
+	return words
+}
+
+// Verdicts is what every rulebook says of a job's piece, with the remedies for
+// where it goes: the station Post without its drawings.
+func Verdicts(job Job, shop Shop) ([]DestinationPlan, []RemedyPlan) {
+	m := newMaker(job, shop)
+	_, made := m.diamond()
+	all := m.candidates(made)
+	c := m.choose(all)
+	piece := m.piece(m.closed(c))
+	book, ok := m.book()
+	if !ok {
+		return m.everywhere(piece), nil
+	}
+	return m.everywhere(piece), m.remedyPlans(c, all, m.verdictOf(book, piece))
 }

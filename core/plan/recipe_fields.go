@@ -19,13 +19,13 @@ func recipeAt(of func(*Recipe) *measure.Length) func(*Job) *measure.Length {
 
 // recipeFields are the lengths of a note.
 var recipeFields = []lengthField{
-	{"recipe.quoted", "limit that it names", 0, 10 * measure.Metre, recipeAt(func(r *Recipe) *measure.Length { return &r.Quoted }), nil},
-	{"recipe.side1", "edge of the sheet", measure.Inch, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Side1 }), nil},
-	{"recipe.side2", "other edge of the sheet", measure.Inch, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Side2 }), nil},
-	{"recipe.left", "score", 0, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Left }), nil},
-	{"recipe.right", "score", 0, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Right }), nil},
-	{"recipe.top", "score", 0, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Top }), nil},
-	{"recipe.bottom", "score", 0, mostCard, recipeAt(func(r *Recipe) *measure.Length { return &r.Bottom }), nil},
+	{path: "recipe.quoted", name: "limit that it names", least: 0, most: 10 * measure.Metre, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Quoted })},
+	{path: "recipe.side1", name: "edge of the sheet", least: measure.Inch, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Side1 })},
+	{path: "recipe.side2", name: "other edge of the sheet", least: measure.Inch, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Side2 })},
+	{path: "recipe.left", name: "score", least: 0, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Left })},
+	{path: "recipe.right", name: "score", least: 0, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Right })},
+	{path: "recipe.top", name: "score", least: 0, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Top })},
+	{path: "recipe.bottom", name: "score", least: 0, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Bottom })},
 }
 
 // applyRecipe begins a note, in one of its two ways of giving scores, or ends it
@@ -49,7 +49,7 @@ func applyRecipe(job Job, shop Shop, e Edit) (Job, error) {
 			r.Paired, r.Right, r.Bottom = paired, d-r.Right, d-r.Bottom
 		}
 	} else {
-		m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
+		m := newMaker(job, shop)
 		s := m.blankSpec()
 		s.School, s.Way = blank.ExactSeam, blank.PairWay
 		d := blank.NewDiamond(s)

@@ -94,7 +94,7 @@ func (m maker) rescaledPocket(s blank.Spec) string {
 
 // beginPocketRecipe begins a note of a pocket as the job's own pocket.
 func beginPocketRecipe(job Job, shop Shop) Job {
-	m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
+	m := newMaker(job, shop)
 	s := m.blankSpec()
 	s.Pocket = blank.ExactPocket
 	s.Double = false
@@ -138,7 +138,7 @@ func (m maker) quoted() []Note {
 	of := r.quotedOf()
 	var whose []string
 	here := ""
-	for _, b := range mail.Rulebooks() {
+	for _, b := range m.shop.rulebooks() {
 		for _, c := range b.Classes {
 			for _, l := range c.Limits {
 				if l.Measure != of || len(l.When) > 0 {
@@ -156,7 +156,7 @@ func (m maker) quoted() []Note {
 					if (at - r.Quoted).Abs() <= measure.Inch/64 {
 						whose = append(whose, words)
 					}
-					if b.ID == m.job.Post.Destination && bound.word == "greatest" && here == "" {
+					if b.ID == m.job.Post.Destination && bound.word == "greatest" && c.ID == b.Enveloped().ID {
 						here = fmt.Sprintf(" Where this job goes, %s is %s.", words, m.fine().ShowUnit(at))
 					}
 				}

@@ -123,7 +123,7 @@ func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 		of    mail.Measure
 		want  string
 	}{
-		{"6 1/8", "", "The limit of 6 1⁄8 in is the greatest height of a letter, United States, home post"},
+		{"6 1/8", "", "the greatest height of a letter, United States, home post: as published"},
 		{"5 mm", mail.Thickness, "of a letter, United Kingdom, inland post"},
 		{"6", mail.Height, "No rulebook here has 6 in as a limit of height. Where this job goes, the greatest height of a letter, United States, home post is 6 1⁄8 in."},
 	} {

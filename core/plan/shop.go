@@ -2,6 +2,7 @@ package plan
 
 import (
 	"yellowparcel/core/envelope"
+	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
@@ -17,6 +18,40 @@ type Shop struct {
 	// Envelopes are those that the maker has or had made.
 	Envelopes []OwnedEnvelope `json:"envelopes,omitempty" maxItems:"200"`
 	Tools     Tools           `json:"tools"`
+	// Rulebooks are those that the maker wrote or read in, Rates what posts charge.
+	Rulebooks []OwnRulebook   `json:"rulebooks,omitempty" maxItems:"40"`
+	Rates     []mail.RateCard `json:"rates,omitempty" maxItems:"20"`
+	// Today is the day that the plan is made, as 2026-11-24; it is not kept.
+	Today string `json:"today,omitempty" maxLength:"10"`
+}
+
+// OwnRulebook is a rulebook of the maker's own.
+type OwnRulebook struct {
+	File mail.File `json:"file"`
+	// Off is set when it was put away; old jobs keep knowing it.
+	Off bool `json:"off,omitempty"`
+}
+
+// rulebook finds a rulebook of the shop's own, or one that ships.
+func (s Shop) rulebook(id string) (mail.Rulebook, bool) {
+	for _, own := range s.Rulebooks {
+		if own.File.ID == id {
+			b, err := own.File.Rulebook()
+			return b, err == nil
+		}
+	}
+	return mail.RulebookByID(id)
+}
+
+// rulebooks are all that may be chosen: those that ship, then the shop's own.
+func (s Shop) rulebooks() []mail.Rulebook {
+	list := mail.Rulebooks()
+	for _, own := range s.Rulebooks {
+		if b, err := own.File.Rulebook(); err == nil && !own.Off {
+			list = append(list, b)
+		}
+	}
+	return list
 }
 
 // OwnedEnvelope is an envelope on the shelf, by its outer size.
@@ -51,6 +86,7 @@ func DefaultShop() Shop {
 			{ID: "tape-1-4", Name: "Narrow tape", Width: measure.Inch / 4, Holds: paper.Surfaces()},
 			{ID: "glue", Name: "Glue line", Width: 3 * measure.Millimetre, Holds: []paper.Surface{paper.Uncoated}},
 		},
+		Rates: []mail.RateCard{mail.ExampleRates()},
 		Tools: Tools{TrimmerLength: 12 * measure.Inch, NotchDepth: 3 * measure.Inch / 8},
 	}
 }

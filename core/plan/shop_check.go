@@ -3,6 +3,7 @@ package plan
 import (
 	"fmt"
 
+	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 )
 
@@ -31,6 +32,7 @@ func (s Shop) Check() []Problem {
 	}
 	c.shelf(s)
 	c.tools(s.Tools)
+	c.rules(s)
 	return c.list
 }
 
@@ -85,6 +87,33 @@ func (c *shopCheck) shelf(s Shop) {
 		}
 	}
 }
+
+// rules refuses rulebooks that cannot be used and prices that are none.
+func (c *shopCheck) rules(s Shop) {
+	seen := map[string]bool{ByHand: true}
+	for _, f := range mail.Files() {
+		seen[f.ID] = true
+	}
+	for i, own := range s.Rulebooks {
+		path := fmt.Sprintf("rulebooks.%d", i)
+		if seen[own.File.ID] {
+			c.add(path, "Another rulebook has the id “%s” already: give this one another.", clip(own.File.ID))
+		}
+		seen[own.File.ID] = true
+		if _, err := own.File.Rulebook(); err != nil {
+			c.add(path, "The rulebook “%s” cannot be used: %v.", clip(own.File.Region+", "+own.File.Service), err)
+		}
+	}
+	for i, r := range s.Rates {
+		for k, rate := range r.Rates {
+			if rate.Cents < 0 || rate.Cents > mostCents || !(rate.UpTo >= 0 && rate.UpTo <= mostGrams*10) {
+				c.add(fmt.Sprintf("rates.%d.%d", i, k), "A price of “%s” lies out of all bounds: type one from 0 to 10 000, and a weight from 0 to 50 kg.", clip(r.Name))
+			}
+		}
+	}
+}
+
+const mostCents = 1_000_000
 
 func (c *shopCheck) tools(t Tools) {
 	if t.TrimmerLength <= 0 || t.TrimmerLength > mostSide {

@@ -124,18 +124,15 @@ func (s *Shop) typeIn(e Edit) error {
 		if l.path != e.Path {
 			continue
 		}
-		text, negative := *e.Text, false
+		read := measure.Parse
 		if l.signed {
-			bare := strings.TrimSpace(strings.NewReplacer("−", "-", "–", "-").Replace(text))
-			text, negative = strings.CutPrefix(bare, "-")
+			read = parseSigned
 		}
-		v, err := measure.Parse(text, s.Unit)
+		v, err := read(*e.Text, s.Unit)
 		if err != nil {
 			return err
 		}
-		if *l.at = v; negative {
-			*l.at = -v
-		}
+		*l.at = v
 		return nil
 	}
 	for _, n := range numbers {

@@ -166,7 +166,7 @@ func applySchool(job Job, shop Shop, e Edit) (Job, error) {
 		if string(s) != *e.Text {
 			continue
 		}
-		m := maker{job: job, shop: shop, style: shop.Style(), thick: thickness(job, shop)}
+		m := newMaker(job, shop)
 		size, ok := m.cardFor(s)
 		if !ok {
 			return job, refuse("That way leaves no card of this envelope: choose another.")

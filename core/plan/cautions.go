@@ -1,0 +1,49 @@
+package plan
+
+import (
+	"slices"
+
+	"yellowparcel/core/paper"
+)
+
+// CautionPlan is one question about the contents of the piece.
+type CautionPlan struct {
+	ID   paper.Caution `json:"id"`
+	Name string        `json:"name"`
+	// Set is true when the maker ticked it, or a thing on the card has it.
+	Set bool `json:"set"`
+	// Found names what on the card has it.
+	Found string `json:"found"`
+	Text  string `json:"text"`
+}
+
+var cautionNames = map[paper.Caution]string{
+	paper.Coin: "Coin cell", paper.Magnet: "Magnet", paper.Sharp: "Sharp or pointed parts", paper.Seeds: "Seeds or plants",
+	paper.Glitter: "Loose glitter", paper.Liquid: "Liquid",
+}
+
+var cautionTexts = map[paper.Caution]string{
+	paper.Coin:    "Button batteries are dangerous when swallowed: screw or glue them in. Posts limit batteries, and some refuse them abroad: ask first.",
+	paper.Magnet:  "Strong magnets hurt when swallowed and are limited in air mail: ask first, and keep them glued in.",
+	paper.Sharp:   "A point that comes through the envelope hurts a sorter's hand: turn it down, cap it, or lay a shield over it.",
+	paper.Seeds:   "Seeds and plants need papers at many borders, or may not cross them at all: ask first.",
+	paper.Glitter: "Loose glitter gets into machines and eyes: seal it in.",
+	paper.Liquid:  "Liquid must not leak when the piece is pressed: seal it twice, and ask whether it may be posted.",
+}
+
+func (m maker) cautions() []CautionPlan {
+	list := []CautionPlan{}
+	for _, id := range paper.Cautions() {
+		c := CautionPlan{ID: id, Name: cautionNames[id], Text: cautionTexts[id], Set: slices.Contains(m.job.Post.Contents, id)}
+		for _, p := range m.job.Parts {
+			if p.Thing == nil {
+				continue
+			}
+			if kind, ok := paper.ThingByID(p.Thing.Type); ok && slices.Contains(kind.Cautions, id) {
+				c.Set, c.Found = true, p.Name
+			}
+		}
+		list = append(list, c)
+	}
+	return list
+}

@@ -1,0 +1,206 @@
+package plan
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"yellowparcel/core/mail"
+	"yellowparcel/core/measure"
+)
+
+// CheckPlan is one measure against its limit, as text and as places on a gauge
+// that runs from 0 to 1.
+type CheckPlan struct {
+	Measure  mail.Measure `json:"measure"`
+	Label    string       `json:"label"`
+	About    string       `json:"about"` // which state was measured, or what breaking it costs
+	Measured string       `json:"measured"`
+	Limit    string       `json:"limit"`
+	Margin   string       `json:"margin"`
+	OK       bool         `json:"ok"`
+	Close    bool         `json:"close"` // within measuring error of the limit
+	// Worst is the margin when every measuring error goes the wrong way.
+	Worst     string `json:"worst"`
+	Surcharge bool   `json:"surcharge"`
+	// Guidance is set where the post does not say the number.
+	Guidance bool  `json:"guidance"`
+	Gauge    Gauge `json:"gauge"`
+}
+
+// Gauge places the allowed range and the value on a scale from 0 to 1.
+type Gauge struct {
+	From float64 `json:"from"`
+	To   float64 `json:"to"`
+	At   float64 `json:"at"`
+}
+
+var measureNames = map[mail.Measure]string{
+	mail.Length: "length", mail.Height: "height", mail.Thickness: "thickness", mail.Weight: "weight", mail.Aspect: "length ÷ height",
+	mail.AddressAspect: "length ÷ height along the address", mail.Sum: "length + height + thickness", mail.Radius: "radius of the corners",
+	mail.Lump: "rise within an inch", mail.Uneven: "unevenness", mail.Pull: "pull round the drum", mail.Strain: "strain on the drum",
+	mail.Odd: "odd shape", mail.Square: "square", mail.Clasp: "clasp, string or button", mail.Plastic: "outside not of paper",
+	mail.Bare: "without an envelope", mail.Folded: "folded",
+}
+
+var tooMuch = map[mail.Measure][2]string{
+	mail.Length: {"too short", "too long"}, mail.Height: {"too low", "too high"}, mail.Thickness: {"too thin", "too thick"},
+	mail.Weight: {"too light", "too heavy"}, mail.Aspect: {"too square", "too slim"}, mail.AddressAspect: {"too square", "too slim"},
+	mail.Sum: {"too small", "too large together"}, mail.Radius: {"too sharp-cornered", "too round-cornered"}, mail.Lump: {"too even", "too lumpy"},
+	mail.Uneven: {"too even", "too uneven"}, mail.Pull: {"too limp", "too stiff"}, mail.Strain: {"too limp", "too thick to bend"},
+}
+
+// flagWords are what is wrong when a yes or no is the other one.
+var flagWords = map[mail.Measure][2]string{
+	mail.Odd: {"a rectangle", "not a rectangle"}, mail.Square: {"not square", "square"}, mail.Clasp: {"not closed by a clasp", "closed by clasp, string or button"},
+	mail.Plastic: {"of paper outside", "not of paper outside"}, mail.Bare: {"in an envelope", "without an envelope"}, mail.Folded: {"not folded", "folded"},
+}
+
+// broken names the limits that a class's checks break: "too thick by 1/16".
+func (m maker) broken(checks []mail.Check, surcharge bool) string {
+	var list []string
+	for _, c := range checks {
+		if c.OK || c.Surcharge != surcharge {
+			continue
+		}
+		which := 0
+		if c.Max != nil && c.Measured > float64(*c.Max) {
+			which = 1
+		}
+		words := ""
+		if kind, _ := c.Measure.Kind(); kind == mail.Flags {
+			words = flagWords[c.Measure][which]
+		} else {
+			words = fmt.Sprintf("%s by %s", tooMuch[c.Measure][which], m.amount(c.Measure, -c.Margin, true))
+		}
+		if c.Guidance {
+			words += " (guidance)"
+		}
+		list = append(list, words)
+	}
+	return joinAnd(list)
+}
+
+func joinAnd(list []string) string {
+	if len(list) < 2 {
+		return strings.Join(list, "")
+	}
+	return strings.Join(list[:len(list)-1], ", ") + " and " + list[len(list)-1]
+}
+
+func (m maker) checks(checks []mail.Check) []CheckPlan {
+	list := make([]CheckPlan, 0, len(checks))
+	for _, c := range checks {
+		about := []string{}
+		if c.Filled {
+			about = append(about, "filled")
+		}
+		if c.Surcharge {
+			about = append(about, "or a surcharge")
+		}
+		if c.Guidance {
+			about = append(about, "guidance")
+		}
+		p := CheckPlan{
+			Measure: c.Measure, Label: measureNames[c.Measure], About: strings.Join(about, ", "), Measured: m.amount(c.Measure, c.Measured, false),
+			Limit: m.limit(c), OK: c.OK, Close: c.OK && c.Worst < 0, Surcharge: c.Surcharge, Guidance: c.Guidance, Gauge: gauge(c),
+		}
+		if kind, _ := c.Measure.Kind(); kind != mail.Flags {
+			p.Margin, p.Worst = m.amount(c.Measure, c.Margin, false), m.amount(c.Measure, c.Worst, false)
+		}
+		list = append(list, p)
+	}
+	return list
+}
+
+func (m maker) limit(c mail.Check) string {
+	if kind, _ := c.Measure.Kind(); kind == mail.Flags {
+		if c.Max != nil {
+			return m.amount(c.Measure, float64(*c.Max), false)
+		}
+		return m.amount(c.Measure, float64(*c.Min), false)
+	}
+	switch {
+	case c.Min == nil:
+		return "to " + m.amount(c.Measure, float64(*c.Max), false)
+	case c.Max == nil:
+		return "from " + m.amount(c.Measure, float64(*c.Min), false)
+	}
+	return m.amount(c.Measure, float64(*c.Min), false) + " to " + m.amount(c.Measure, float64(*c.Max), false)
+}
+
+// amount writes a quantity of some measure in the shop's units.
+func (m maker) amount(of mail.Measure, v float64, withUnit bool) string {
+	minus := func(s string) string { return strings.Replace(s, "-", "−", 1) }
+	switch kind, _ := of.Kind(); kind {
+	case mail.Weights:
+		return m.weight(v)
+	case mail.Ratios:
+		return minus(fmt.Sprintf("%.2f", v))
+	case mail.Forces:
+		return m.force(v)
+	case mail.Percents:
+		return minus(fmt.Sprintf("%.2f %%", 100*v))
+	case mail.Flags:
+		if v > 0.5 {
+			return "yes"
+		}
+		return "no"
+	}
+	l := measure.Round(v)
+	text := m.style.Show(l)
+	switch of {
+	case mail.Thickness, mail.Lump, mail.Uneven, mail.Radius, mail.Sum:
+		// Thousandths decide here, and the shop's tick would hide them.
+		if text = m.fine().Show(l); l.Abs() < measure.Inch/16 && m.fine().Rounds(l) {
+			text = minus(m.decimal(l))
+		}
+	}
+	if withUnit {
+		return text + " " + string(m.style.Unit)
+	}
+	return text
+}
+
+func (m maker) weight(g float64) string {
+	if m.style.Unit == measure.Millimetres {
+		return strings.Replace(fmt.Sprintf("%.0f g", g), "-", "−", 1)
+	}
+	return strings.Replace(fmt.Sprintf("%.1f oz", g/ounce), "-", "−", 1)
+}
+
+// force writes a pull in pounds or newtons.
+func (m maker) force(n float64) string {
+	unit := "N"
+	if m.style.Unit == measure.Inches {
+		n, unit = n/mail.PoundForce, "lb"
+	}
+	digits := 1
+	if math.Abs(n) < 1 {
+		digits = 2
+	}
+	return strings.Replace(fmt.Sprintf("%.*f %s", digits, n, unit), "-", "−", 1)
+}
+
+// gauge lays the allowed range over the middle of a scale, and the value where
+// it falls, held to the ends.
+func gauge(c mail.Check) Gauge {
+	low, high := 0.0, c.Measured*2
+	if c.Max != nil {
+		high = float64(*c.Max)
+	}
+	if c.Min != nil {
+		low = float64(*c.Min)
+	}
+	span := math.Max(high-low, 1e-9)
+	start, whole := math.Max(0, low-span/4), span*1.5
+	if start == 0 {
+		whole = high + span/4
+	}
+	place := func(v float64) float64 { return math.Min(1, math.Max(0, (v-start)/whole)) }
+	g := Gauge{From: place(low), To: place(high), At: place(c.Measured)}
+	if c.Max == nil {
+		g.To = 1
+	}
+	return g
+}

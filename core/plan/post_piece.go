@@ -1,0 +1,282 @@
+package plan
+
+import (
+	"cmp"
+	"math"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
+	"yellowparcel/core/mail"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+)
+
+// closed is a filled envelope as the post sees it, or a bare card.
+type closed struct {
+	width, height, thickness measure.Length
+	layers                   int
+	// area of the envelope's paper in mm², and its stock.
+	area  float64
+	stock paper.Stock
+	// bare is set when there is no envelope.
+	bare bool
+	net  blank.Net
+}
+
+// wider is what its creases are set apart because a folded crease eats paper.
+func (c closed) wider() measure.Length { return blank.Wider(c.stock.Caliper) }
+
+func (m maker) closed(c candidate) closed {
+	if m.job.Post.Bare {
+		size := m.outer()
+		return closed{width: size.Width, height: size.Height, thickness: m.thick.Used, bare: true}
+	}
+	id := m.job.Envelope.Stock
+	if c.id == CutDown {
+		id = soldPaper
+	}
+	stock, _ := m.shop.stock(id)
+	return closed{
+		width: c.made.Width, height: c.made.Height, layers: c.made.Folded.Layers, area: c.made.Net.Area(), stock: stock,
+		thickness: max(m.thick.Used, c.made.Depth) + stock.Caliper*measure.Length(c.made.Folded.Layers) + m.closure().Caliper,
+		net:       c.made.Net,
+	}
+}
+
+// closure is what closes the envelope; nothing on a bare card.
+func (m maker) closure() paper.Closure {
+	if m.job.Post.Bare {
+		return paper.Closure{}
+	}
+	c, _ := paper.ClosureByID(m.job.Post.Closure)
+	return c
+}
+
+// glueShare is what adhesive adds to the weight of the paper, foamError how far
+// foam may give, weightError how far a predicted weight is off.
+const (
+	glueShare   = 0.03
+	foamError   = 0.15
+	weightError = 0.05
+	// What a caliper and a scale may be off.
+	caliperError = 50 * measure.Micrometre
+	scaleError   = 0.5
+)
+
+// weightLine is what one thing of the piece weighs.
+type weightLine struct {
+	name  string
+	grams float64
+}
+
+// weights is what the piece weighs, part by part.
+func (m maker) weights(e closed) (list []weightLine, sum float64) {
+	put := func(name string, grams float64) {
+		if grams > 0 {
+			list, sum = append(list, weightLine{name, grams}), sum+grams
+		}
+	}
+	for _, p := range m.parts() {
+		put(p.Name, p.Grams)
+	}
+	if !e.bare {
+		put("Envelope", e.area/1e6*e.stock.GSM)
+	}
+	put("Adhesive", sum*glueShare)
+	put("Closure", m.closure().Grams)
+	return list, sum
+}
+
+// piece is the closed envelope with the card in it: what was measured where it
+// was, else what the sums predict.
+func (m maker) piece(e closed) mail.Piece {
+	_, grams := m.weights(e)
+	r := m.relief
+	p := mail.Piece{
+		Width: e.width, Height: e.height, Thickness: e.thickness, Weight: grams, AddressShort: m.job.Post.AddressShort,
+		SizeError:   m.style.Tick, // two creases, each half a tick off
+		WeightError: grams * weightError, ThicknessError: m.thicknessError(),
+		Clasp: m.closure().Clasp, Plastic: e.stock.Surface == paper.Acetate, Bare: e.bare, Radius: m.job.Post.Radius,
+		Folded: m.job.Card.Fold != card.FlatCard, Odd: e.bare && len(m.job.Card.Outline) > 0,
+	}
+	measured := m.job.Post.Measured
+	if measured.Thickness > 0 {
+		p.Thickness, p.ThicknessError = measured.Thickness, caliperError
+	}
+	if measured.Grams > 0 {
+		p.Weight, p.WeightError = measured.Grams, scaleError
+	}
+	const inch = 25.4
+	p.Lump = m.rise
+	if m.closure().Lump {
+		p.Lump = max(p.Lump, m.closure().Caliper)
+	}
+	// An inch in from the envelope's edges, with the card in its middle.
+	cx, cy := m.job.Card.Width.Millimetres()/2, m.job.Card.Height.Millimetres()/2
+	if w, h := e.width.Millimetres()/2-inch, e.height.Millimetres()/2-inch; w > 0 && h > 0 {
+		p.Uneven = nm(r.Uneven(cx-w, cy-h, cx+w, cy+h))
+	}
+	beam, scaled := m.beam(e, grams)
+	p.Pull, p.Strain = beam.Pull(), beam.Strain
+	p.PullAtMost = p.Pull * mail.PullAtMost
+	if scaled {
+		p.PullAtMost = p.Pull * pullMeasured
+	}
+	return p
+}
+
+func nm(mm float64) measure.Length { return measure.Round(mm * float64(measure.Millimetre)) }
+
+// pullMeasured is how far the pull may be off when the stiffness was measured.
+const pullMeasured = 1.25
+
+// thicknessError is how far the predicted thickness may be off: foam gives, and
+// papers differ.
+func (m maker) thicknessError() measure.Length {
+	if m.thick.Measured {
+		return caliperError
+	}
+	foam := 0.0
+	for _, i := range m.relief.Chain {
+		foam += m.relief.Parts[i].Foam
+	}
+	return max(caliperError, nm(foam*foamError))
+}
+
+// beam is the piece as it is bent along its length, scaled to what was measured
+// of its stiffness at home.
+func (m maker) beam(e closed, grams float64) (b mail.Beam, scaled bool) {
+	wide := e.width >= e.height
+	length := max(e.width, e.height).Millimetres()
+	panels := 1
+	if m.job.Card.Fold != card.FlatCard {
+		panels = m.job.spec(m.job.Card.Fold, m.shop).Layers()
+	}
+	b = mail.NewBeam(m.relief, m.sheets(e, wide), length, wide, panels)
+	t := m.job.Post.Measured
+	if t.Grams > 0 {
+		grams = t.Grams
+	}
+	switch {
+	case t.Apart > 0 && t.Sag > 0 && t.Load > 0 && t.Apart.Millimetres() < length:
+		return b.Scaled(b.Sag(t.Apart.Millimetres(), t.Load), t.Sag.Millimetres()), true
+	case t.Overhang > 0 && droopOK(t, length):
+		return b.Scaled(b.Droop(t.Overhang.Millimetres(), grams), t.Droop.Millimetres()), true
+	}
+	return b, false
+}
+
+// droopOK reports whether a droop can be used: between 1 mm and a quarter of the
+// overhang, which is shorter than the piece.
+func droopOK(t Measured, length float64) bool {
+	return t.Droop >= measure.Millimetre && t.Droop <= t.Overhang/4 && t.Overhang.Millimetres() < length
+}
+
+// envelopeModulus is that of envelope paper, in GPa: along the grain or across it
+// nobody knows, so the stiffer counts.
+const envelopeModulus = 5
+
+// sheets are the envelope's own panels along the length of the piece, each as
+// broad as it is on the whole.
+func (m maker) sheets(e closed, wide bool) (list []mail.Sheet) {
+	if e.bare || len(e.net.Panels) == 0 {
+		return nil
+	}
+	x0, y0 := math.Inf(1), math.Inf(1)
+	for _, p := range e.net.Panels[0].Outline {
+		x0, y0 = math.Min(x0, p.X), math.Min(y0, p.Y)
+	}
+	for _, panel := range e.net.Lying() {
+		low, high := math.Inf(1), math.Inf(-1)
+		for _, p := range panel {
+			at := p.X - x0
+			if !wide {
+				at = p.Y - y0
+			}
+			low, high = math.Min(low, at), math.Max(high, at)
+		}
+		if high-low > 0 {
+			list = append(list, mail.Sheet{From: low, To: high, Breadth: panel.Area() / (high - low), Caliper: e.stock.Caliper.Millimetres(), Modulus: envelopeModulus, Times: 1})
+		}
+	}
+	return list
+}
+
+// posted is the forecast for a closed envelope.
+type posted struct {
+	short string
+	tone  Tone
+	rank  int // cheaper classes first
+	class string
+}
+
+// book is a rulebook of the shop's own, or one that ships.
+func (m maker) book() (mail.Rulebook, bool) { return m.shop.rulebook(m.job.Post.Destination) }
+
+// worst is the rank of what no class takes.
+const worst = 99
+
+func (m maker) judge(c closed) posted {
+	book, ok := m.book()
+	if !ok {
+		return posted{short: "by hand", tone: Fine}
+	}
+	return m.forecast(m.verdictOf(book, m.piece(c)))
+}
+
+// verdictOf judges a piece and goes up to the class that the maker wants it to
+// go as at least.
+func (m maker) verdictOf(book mail.Rulebook, p mail.Piece) mail.Verdict {
+	v := book.Judge(p)
+	if m.job.Post.Class == "" || book.ID != m.job.Post.Destination {
+		return v
+	}
+	reached, taken := false, false
+	for _, r := range v.Results {
+		taken = taken || r.Class.ID == v.Class
+		reached = reached || r.Class.ID == m.job.Post.Class
+		if ok := r.Outcome == mail.Goes || r.Outcome == mail.Surcharged || r.Outcome == mail.Doubtful; reached && taken && ok {
+			v.Class = r.Class.ID
+			break
+		}
+	}
+	return v
+}
+
+func (m maker) forecast(v mail.Verdict) posted {
+	r, taken := v.Result()
+	switch {
+	case !v.Mailable:
+		return posted{"not mailable", Trouble, worst, ""}
+	case !taken && v.AskFirst:
+		return posted{"ask first", Care, worst - 1, ""}
+	case !taken:
+		return posted{"no letter", Trouble, worst - 1, ""}
+	}
+	i := 0
+	for k, class := range v.Results {
+		if class.Class.ID == r.Class.ID {
+			i = k
+		}
+	}
+	first := 0
+	for k, c := range v.Rulebook.Classes {
+		if c.ID == v.Rulebook.Enveloped().ID {
+			first = k
+		}
+	}
+	p := posted{r.Class.Name, Fine, 3 * i, r.Class.ID}
+	if i > first {
+		p.tone = Care
+	}
+	switch r.Outcome {
+	case mail.Surcharged:
+		return posted{r.Class.Name + " + surcharge", Care, p.rank + 1, r.Class.ID}
+	case mail.Doubtful:
+		return posted{r.Class.Name + ", ask first", Care, p.rank + 2, r.Class.ID}
+	}
+	return p
+}
+
+// compare ranks forecasts, cheapest first.
+func (p posted) compare(q posted) int { return cmp.Compare(p.rank, q.rank) }

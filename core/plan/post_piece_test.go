@@ -1,0 +1,335 @@
+package plan_test
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+	"testing"
+
+	"yellowparcel/core/mail"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+)
+
+const mm = measure.Millimetre
+
+// moon is the sample card with brass stars and a knot.
+func moon(t testing.TB) (plan.Job, plan.Shop) {
+	t.Helper()
+	for _, j := range demo.Jobs() {
+		if strings.HasPrefix(j.Name, "Moon-watch") {
+			return j, demo.Shop()
+		}
+	}
+	t.Fatal("no such job")
+	return plan.Job{}, plan.Shop{}
+}
+
+func edit(t *testing.T, j plan.Job, shop plan.Shop, path, typed string) plan.Job {
+	t.Helper()
+	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: path, Text: &typed}})
+	if len(problems) > 0 {
+		t.Fatalf("%s = %s: %v", path, typed, problems)
+	}
+	if list := got.Check(shop); len(list) > 0 {
+		t.Fatalf("%s = %s: %v", path, typed, list)
+	}
+	return got
+}
+
+func row(t *testing.T, rows []plan.Reading, id string) plan.Reading {
+	t.Helper()
+	for _, r := range rows {
+		if r.ID == id {
+			return r
+		}
+	}
+	t.Fatalf("no row %q in %+v", id, rows)
+	return plan.Reading{}
+}
+
+func remedyOf(p plan.Plan, id string) (plan.RemedyPlan, bool) {
+	for _, r := range p.Post.Remedies {
+		if r.ID == id {
+			return r, true
+		}
+	}
+	return plan.RemedyPlan{}, false
+}
+
+// The moon card: base 0.68, mat 0.28, moon 0.34 on 1.5875 of foam, knot 3.5 on
+// the ribbon 0.3 where it runs over the moon panel.
+func TestReliefOfAJob(t *testing.T) {
+	j, shop := moon(t)
+	p := plan.Make(j, shop)
+	want := measure.Round((0.68 + 0.28 + 0.34 + 1.5875 + 0.3 + 3.5) * float64(mm))
+	if p.Card.Thickness.Nm != want || p.Post.Relief.Max.Nm != want || p.Post.Relief.Min.Nm != 680*measure.Micrometre {
+		t.Errorf("thickness %v, relief %v to %v, want %v", p.Card.Thickness.Nm, p.Post.Relief.Min.Nm, p.Post.Relief.Max.Nm, want)
+	}
+	if r := row(t, p.Post.Relief.Rows, "max"); !strings.Contains(r.Note, "“Moon panel on foam”, “Ribbon” and “Ribbon knot” lie on each other") {
+		t.Errorf("%s", r.Note)
+	}
+	if r := row(t, p.Post.Relief.Rows, "girth-across"); !strings.Contains(r.Note, "” costs ") {
+		t.Errorf("%s", r.Note)
+	}
+	// The heap takes less than the block, and is what the Card station counts.
+	if room := p.Card.Room; room.HeapWidth.Nm >= room.Block.Nm || room.HeapWidth.Text != row(t, p.Post.Relief.Rows, "girth-across").Value {
+		t.Errorf("heap %s, block %s, relief %s", room.HeapWidth.Text, room.Block.Text, row(t, p.Post.Relief.Rows, "girth-across").Value)
+	}
+	// Past the edge a thing makes the card larger, and the envelope with it.
+	was := p.Envelope.Blank.Sheet.Nm
+	over := edit(t, j, shop, "parts.4.x", "-1/2")
+	p = plan.Make(over, shop)
+	if p.Envelope.Blank.Sheet.Nm <= was || !strings.Contains(notes(p.Post.Notes), "What sticks out past the edge makes the card 7 1⁄2 × 5") {
+		t.Errorf("sheet %v was %v: %s", p.Envelope.Blank.Sheet.Text, was, notes(p.Post.Notes))
+	}
+	for _, tt := range []struct{ path, typed, says string }{
+		{"parts.4.x", "8", "wholly off the face"},
+		{"parts.4.y", "-2", "wholly off the face"},
+		{"parts.4.grams", "-3", "cannot be below nothing"},
+		{"parts.4.grams", "heavy", "is not a weight"},
+		{"parts.4.grams", "9 kg", "more than anything here weighs"},
+		{"parts.4.caliper", "0", "cannot be nothing"},
+		{"parts.4.caliper", "90 mm", ""},
+	} {
+		_, problems := plan.Apply(j, shop, []plan.Edit{{Path: tt.path, Text: &tt.typed}})
+		if tt.says == "" {
+			continue
+		}
+		if len(problems) != 1 || !strings.Contains(problems[0].Message, tt.says) {
+			t.Errorf("%s = %s: %v", tt.path, tt.typed, problems)
+		}
+	}
+	// A disc has one size.
+	if got := edit(t, j, shop, "parts.5.thingWidth", "1"); got.Parts[5].Thing.Height != in {
+		t.Errorf("a disc of %v x %v", got.Parts[5].Thing.Width, got.Parts[5].Thing.Height)
+	}
+	j.Parts[4].Thing = nil
+	if list := j.Check(shop); len(list) == 0 {
+		t.Error("a thing that is none passes")
+	}
+}
+
+// Remedies: each brings the verdict that it promises, and is undone by taking
+// the old job.
+func TestRemediesKeepTheirPromise(t *testing.T) {
+	j, shop := moon(t)
+	cards := map[string]plan.Job{"moon": j}
+	square := demo.Jobs()[0]
+	cards["square"] = square
+	clasp := demo.Jobs()[1]
+	clasp.Post.Closure = "clasp"
+	cards["clasp"] = clasp
+	heavy := demo.Jobs()[1]
+	heavy.Parts = slices.Clone(heavy.Parts)
+	heavy.Parts[0].Stock = "chipboard-2"
+	cards["heavy"] = heavy
+	seen := map[string]bool{}
+	long := demo.Jobs()[1]
+	long.Post.AddressShort = true
+	cards["long"] = long
+	// A post whose next class takes what pays a surcharge in the first.
+	own, err := mail.ReadFile([]byte(`{"id": "own", "region": "Hilltop", "service": "home post", "source": "", "confidence": "made up", "classes": [
+		{"id": "slip", "name": "slip", "limits": [{"measure": "length", "max": "12 in"}], "surcharge": {"name": "for squares", "limits": [{"measure": "square", "max": "no"}]}},
+		{"id": "bag", "name": "bag", "limits": [{"measure": "length", "max": "20 in"}]}]}`))
+	if err != nil {
+		t.Fatal(err)
+	}
+	shop.Rulebooks = []plan.OwnRulebook{{File: own}}
+	for name, job := range cards {
+		for _, to := range []string{job.Post.Destination, "us-domestic", "uk-inland", "canada-home", "universal", "own"} {
+			job.Post.Destination = to
+			p := plan.Make(job, shop)
+			for _, r := range p.Post.Remedies {
+				if !r.Possible {
+					continue
+				}
+				seen[strings.SplitN(r.ID, ":", 2)[0]] = true
+				got := edit(t, job, shop, "post.remedy", r.ID)
+				if after := plan.Make(got, shop); after.Post.Short != r.Short {
+					t.Errorf("%s to %s, %s: promised %s, is %s", name, to, r.Title, r.Short, after.Post.Short)
+				}
+			}
+		}
+	}
+	for _, want := range []string{"leave", "foam", "stock", "shield", "address", "closure", "rectangle", "make", "hand", "class"} {
+		if !seen[want] {
+			t.Errorf("no card asked for %q: %v", want, seen)
+		}
+	}
+	if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "post.remedy", Text: text("wish")}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "no longer belongs") {
+		t.Errorf("%v", problems)
+	}
+}
+
+// Only the knot has to go for the moon card to be thin enough.
+func TestLeaveOffTheKnot(t *testing.T) {
+	j, shop := moon(t)
+	p := plan.Make(j, shop)
+	if p.Post.Short == "letter" {
+		t.Fatalf("%s: there is nothing to leave off", p.Post.Short)
+	}
+	r, ok := remedyOf(p, "leave:letter")
+	if !ok || r.Title != "Leave off “Ribbon knot”" || !r.Proven || !strings.Contains(r.Text, "Saves ") {
+		t.Fatalf("%+v of %+v", r, p.Post.Remedies)
+	}
+	got := edit(t, j, shop, "post.remedy", r.ID)
+	if len(got.Parts) != len(j.Parts)-1 || len(j.Parts) != 8 {
+		t.Errorf("%d parts of %d", len(got.Parts), len(j.Parts))
+	}
+	// What the maker keeps is not left off.
+	j.Parts[4].Thing.Keep = true
+	if r, ok := remedyOf(plan.Make(j, shop), "leave:letter"); ok && strings.Contains(r.Title, "knot") {
+		t.Errorf("%+v", r)
+	}
+}
+
+func TestPostedWithout(t *testing.T) {
+	j, shop := demo.Jobs()[3], demo.Shop() // a flat slim card
+	j.Card.Width, j.Card.Height, j.Parts[0].Stock = 6*in, 4*in, "cover-100"
+	j.Post.Bare = true
+	p := plan.Make(j, shop)
+	if p.Post.Short != "postcard" || p.Post.Width.Nm != 6*in {
+		t.Errorf("a bare card goes as %s", p.Post.Short)
+	}
+	j.Post.Radius = in / 4
+	j.Card.Width = 8 * in
+	p = plan.Make(j, shop)
+	if !strings.Contains(p.Post.Sentence.Text, "too round-cornered by 1⁄8 in") {
+		t.Errorf("%s", p.Post.Sentence.Text)
+	}
+	j.Post.Destination = plan.ByHand
+	if p := plan.Make(j, shop); p.Post.Short != "by hand" || len(p.Post.Everywhere) != 8 {
+		t.Errorf("%s, %d places", p.Post.Short, len(p.Post.Everywhere))
+	}
+}
+
+// What was measured stands beside what was predicted, and decides.
+func TestMeasuredDecides(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop()
+	p := plan.Make(j, shop)
+	if p.Post.Short != "letter" || p.Post.Measured[0].Off != "" {
+		t.Fatalf("%s, %+v", p.Post.Short, p.Post.Measured)
+	}
+	j = edit(t, j, shop, "post.thickness", "5/16")
+	j = edit(t, j, shop, "post.grams", "1.5")
+	p = plan.Make(j, shop)
+	if p.Post.Short != "large envelope" || p.Post.Measured[0].Measured != "5⁄16 in" || p.Post.Measured[1].Measured != "1.50 oz" || p.Post.Measured[1].Off == "" {
+		t.Errorf("%s, %+v", p.Post.Short, p.Post.Measured)
+	}
+	if math.Abs(j.Post.Measured.Grams-1.5*28.349523125) > 1e-9 || p.Fields["post.grams"].Text != "1.5 oz" {
+		t.Errorf("%v g, %q", j.Post.Measured.Grams, p.Fields["post.grams"].Text)
+	}
+	j = edit(t, j, shop, "post.thickness", "")
+	j = edit(t, j, shop, "post.grams", " ")
+	if p := plan.Make(j, shop); p.Post.Short != "letter" {
+		t.Errorf("taken away: %s", p.Post.Short)
+	}
+	// A card that droops half as far as the sums say is twice as stiff.
+	was := row(t, p.Post.Beam.Rows, "pull")
+	j = edit(t, edit(t, j, shop, "post.overhang", "100 mm"), shop, "post.droop", "2 mm")
+	if got := row(t, plan.Make(j, shop).Post.Beam.Rows, "pull"); got.Value == was.Value || !strings.Contains(got.Note, "as measured at home") {
+		t.Errorf("%+v, was %+v", got, was)
+	}
+	j = edit(t, j, shop, "post.droop", "60 mm")
+	if p := plan.Make(j, shop); !strings.Contains(notes(p.Post.Notes), "between 1 mm and a quarter of the overhang") {
+		t.Errorf("%s", notes(p.Post.Notes))
+	}
+	j = edit(t, edit(t, edit(t, j, shop, "post.apart", "150 mm"), shop, "post.sag", "1 mm"), shop, "post.load", "50 g")
+	if got := row(t, plan.Make(j, shop).Post.Beam.Rows, "pull"); !strings.Contains(got.Note, "as measured at home") {
+		t.Errorf("%+v", got)
+	}
+	j = edit(t, j, shop, "post.apart", "400 mm")
+	if p := plan.Make(j, shop); !strings.Contains(notes(p.Post.Notes), "further apart than the piece is long") {
+		t.Errorf("%s", notes(p.Post.Notes))
+	}
+}
+
+func TestPostageAndAge(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop()
+	shop.Today = "2026-11-24"
+	p := plan.Make(j, shop)
+	if p.Post.Postage.Each != "$1.00" || p.Post.Postage.Total != "$40.00" || !strings.Contains(notes(p.Post.Postage.Notes), "are an example, made up") {
+		t.Errorf("%+v", p.Post.Postage)
+	}
+	shop.Today = "2027-02-01"
+	if n := notes(plan.Make(j, shop).Post.Postage.Notes); !strings.Contains(n, "more than a year old") {
+		t.Errorf("%s", n)
+	}
+	shop.Rates[0].Rates = shop.Rates[0].Rates[:1]
+	if p := plan.Make(j, shop); p.Post.Postage.Each != "" || !strings.Contains(notes(p.Post.Postage.Notes), "has no price for") {
+		t.Errorf("%+v", p.Post.Postage)
+	}
+	// A rulebook of one's own, held against its source long ago.
+	own := mail.Files()[0]
+	own.ID, own.Region, own.LastChecked = "own", "Hilltop", "2025-01-01"
+	shop.Rulebooks = []plan.OwnRulebook{{File: own}}
+	j.Post.Destination = "own"
+	if list := append(j.Check(shop), shop.Check()...); len(list) > 0 {
+		t.Fatal(list)
+	}
+	p = plan.Make(j, shop)
+	if !strings.HasPrefix(p.Post.Title, "Hilltop") || !strings.Contains(notes(p.Post.Notes), "last held against the source on 2025-01-01") || len(p.Post.Everywhere) != 9 {
+		t.Errorf("%s: %s", p.Post.Title, notes(p.Post.Notes))
+	}
+	shop.Rulebooks[0].File.ID = "universal"
+	if list := shop.Check(); len(list) != 1 || !strings.Contains(list[0].Message, "has the id “universal” already") {
+		t.Errorf("%v", list)
+	}
+	shop.Rulebooks[0].File.ID, shop.Rulebooks[0].File.Classes = "own", nil
+	if list := shop.Check(); len(list) != 1 || !strings.Contains(list[0].Message, "has no class") {
+		t.Errorf("%v", list)
+	}
+	shop.Rates[0].Rates[0].Cents = -1
+	if list := shop.Check(); len(list) != 2 {
+		t.Errorf("%v", list)
+	}
+}
+
+func TestCautionsAndGauge(t *testing.T) {
+	j, shop := moon(t)
+	j.Post.Contents = []paper.Caution{paper.Seeds}
+	p := plan.Make(j, shop)
+	for _, c := range p.Post.Cautions {
+		if want := c.ID == paper.Sharp || c.ID == paper.Seeds; c.Set != want || c.Text == "" {
+			t.Errorf("%+v", c)
+		}
+	}
+	if !strings.Contains(notes(p.Post.Notes), "is crushed by pressure: it wants a box") {
+		t.Errorf("%s", notes(p.Post.Notes))
+	}
+	j = edit(t, edit(t, j, shop, "post.gaugeWidth", "8 3/4"), shop, "post.gaugeHeight", "5")
+	g := plan.Make(j, shop).Post.Gauge
+	if g == nil || !g.OK || !strings.HasSuffix(g.Slot, "× 1⁄4") || g.Top.Text != "2 3⁄8" || g.Bottom.Text != "2 5⁄8" {
+		t.Errorf("%+v", g)
+	}
+	if g := plan.Make(edit(t, j, shop, "post.gaugeWidth", "5"), shop).Post.Gauge; g.OK || !strings.Contains(g.Text, "too short") {
+		t.Errorf("%+v", g)
+	}
+}
+
+// The figure: forty parts, every rulebook, remedies for each.
+func BenchmarkVerdictsOf40Parts(b *testing.B) {
+	j, shop := moon(b)
+	for i := range 34 {
+		t := *j.Parts[7].Thing
+		t.X, t.Y = measure.Length(i%9)*3*in/4+in/8, measure.Length(i/9)*in+in/8
+		j.Parts = append(j.Parts, plan.Part{ID: fmt.Sprint("gem", i), Name: fmt.Sprint("Gem ", i), Kind: plan.ThingPart, Thing: &t})
+	}
+	if list := j.Check(shop); len(list) > 0 {
+		b.Fatal(list)
+	}
+	b.Run("verdicts and remedies", func(b *testing.B) {
+		for b.Loop() {
+			plan.Verdicts(j, shop)
+		}
+	})
+	b.Run("whole plan", func(b *testing.B) {
+		for b.Loop() {
+			plan.Make(j, shop)
+		}
+	})
+}
