@@ -35,7 +35,7 @@ func (s *Server) searchCutting(w http.ResponseWriter, r *http.Request) {
 		writeProblem(w, http.StatusBadRequest, "The job to cut cannot be read: reload the page.")
 		return
 	}
-	shop, err := s.store.Shop(r.Context())
+	shop, err := s.shop(r.Context())
 	if err != nil {
 		writeProblem(w, http.StatusInternalServerError, somethingBroke)
 		return

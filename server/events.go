@@ -101,7 +101,7 @@ func (s *Server) streamEvents(w http.ResponseWriter, r *http.Request) {
 		writeProblem(w, http.StatusNotFound, "There is no such job: go back to the list of jobs.")
 		return
 	}
-	shop, err := s.store.Shop(r.Context())
+	shop, err := s.shop(r.Context())
 	if err != nil {
 		writeProblem(w, http.StatusInternalServerError, somethingBroke)
 		return

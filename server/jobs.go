@@ -52,7 +52,7 @@ func (s *Server) jobRoutes() {
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			shop, err := s.store.Shop(ctx)
+			shop, err := s.shop(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}
@@ -107,7 +107,7 @@ func (s *Server) jobRoutes() {
 			}
 		},
 		) (*jobOut, error) {
-			shop, err := s.store.Shop(ctx)
+			shop, err := s.shop(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}

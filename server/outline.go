@@ -18,7 +18,7 @@ func (s *Server) outlineRoutes() {
 			}
 		},
 		) (*struct{ Body plan.OutlinePlan }, error) {
-			shop, err := s.store.Shop(ctx)
+			shop, err := s.shop(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}

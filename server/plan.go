@@ -28,7 +28,7 @@ func (s *Server) planRoutes() {
 			}
 		},
 		) (*struct{ Body PlanBody }, error) {
-			shop, err := s.store.Shop(ctx)
+			shop, err := s.shop(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}

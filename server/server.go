@@ -19,6 +19,7 @@ import (
 	"github.com/go-chi/chi/v5"
 	"github.com/go-chi/chi/v5/middleware"
 
+	"yellowparcel/device"
 	"yellowparcel/store"
 )
 
@@ -29,17 +30,20 @@ type Server struct {
 	log    *slog.Logger
 	// searchSteps is what a long search may use.
 	searchSteps int
-	api         huma.API
-	router      chi.Router
+	// now tells the day, bench the devices at the table.
+	now    func() time.Time
+	bench  bench
+	api    huma.API
+	router chi.Router
 }
 
 // maxBody bounds what a request may send; a job is a few kilobytes.
 const maxBody = 1 << 20
 
-// New builds the server. Extra hosts are names, besides those of this machine,
+// New builds the server. The simulated devices behave as asked; extra hosts are names, besides those of this machine,
 // under which it may be called.
-func New(s *store.Store, log *slog.Logger, hosts ...string) *Server {
-	srv := &Server{store: s, events: newEvents(), log: log, searchSteps: longSearch}
+func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...string) *Server {
+	srv := &Server{store: s, events: newEvents(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices)}
 	r := chi.NewRouter()
 	r.Use(srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin)
 	r.NotFound(srv.page)
@@ -52,6 +56,8 @@ func New(s *store.Store, log *slog.Logger, hosts ...string) *Server {
 	srv.planRoutes()
 	srv.shopRoutes()
 	srv.outlineRoutes()
+	srv.ruleRoutes()
+	srv.deviceRoutes()
 	r.Get("/api/jobs/{id}/events", srv.streamEvents)
 	srv.cuttingRoutes(r)
 	return srv
@@ -68,7 +74,7 @@ func apiConfig() huma.Config {
 // OpenAPI returns the document that describes the API, as JSON; the front end's
 // types are made from it.
 func OpenAPI() ([]byte, error) {
-	return New(nil, slog.New(slog.DiscardHandler)).api.OpenAPI().MarshalJSON()
+	return New(nil, slog.New(slog.DiscardHandler), device.Steady).api.OpenAPI().MarshalJSON()
 }
 
 // Handler returns the whole site.

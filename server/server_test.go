@@ -17,6 +17,7 @@ import (
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
+	"yellowparcel/device"
 	"yellowparcel/store"
 )
 
@@ -26,7 +27,9 @@ type site struct {
 	t *testing.T
 }
 
-func newSite(t *testing.T) site {
+func newSite(t *testing.T) site { return newSiteWith(t, device.Steady) }
+
+func newSiteWith(t *testing.T, devices device.Behaviour) site {
 	t.Helper()
 	db, err := store.Open(t.TempDir())
 	if err != nil {
@@ -35,7 +38,7 @@ func newSite(t *testing.T) site {
 	if err := db.Seed(context.Background(), demo.Shop(), demo.Jobs()); err != nil {
 		t.Fatal(err)
 	}
-	srv := New(db, slog.New(slog.DiscardHandler))
+	srv := New(db, slog.New(slog.DiscardHandler), devices)
 	srv.searchSteps = 400_000
 	s := site{httptest.NewServer(srv.Handler()), t}
 	t.Cleanup(func() {
@@ -287,7 +290,7 @@ func TestServeStops(t *testing.T) {
 	}
 	ctx, cancel := context.WithCancel(context.Background())
 	done := make(chan error, 1)
-	go func() { done <- New(db, slog.New(slog.DiscardHandler)).Serve(ctx, l) }()
+	go func() { done <- New(db, slog.New(slog.DiscardHandler), device.Steady).Serve(ctx, l) }()
 	if _, err := http.Get("http://" + l.Addr().String() + "/api/jobs"); err != nil {
 		t.Fatal(err)
 	}

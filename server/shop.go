@@ -25,7 +25,7 @@ func shopBody(s store.Shop) *struct{ Body ShopBody } {
 func (s *Server) shopRoutes() {
 	huma.Register(s.api, huma.Operation{OperationID: "getShop", Method: http.MethodGet, Path: "/api/shop", Summary: "The shop and what can be chosen in it"},
 		func(ctx context.Context, _ *struct{}) (*struct{ Body ShopBody }, error) {
-			shop, err := s.store.Shop(ctx)
+			shop, err := s.shop(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}
@@ -45,6 +45,7 @@ func (s *Server) shopRoutes() {
 			if problems = append(problems, shop.Check()...); len(problems) > 0 {
 				return nil, refuse("body.shop", problems)
 			}
+			shop.Today = "" // told anew each day, never kept
 			saved, err := s.store.SaveShop(ctx, in.Body.Version, shop)
 			if err != nil {
 				return nil, s.failed(err)

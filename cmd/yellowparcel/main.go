@@ -16,10 +16,12 @@ import (
 	"os/signal"
 	"path/filepath"
 	"runtime"
+	"slices"
 	"syscall"
 
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
+	"yellowparcel/device"
 	"yellowparcel/server"
 	"yellowparcel/store"
 )
@@ -45,11 +47,15 @@ func run(args []string) error {
 	addr := flags.String("addr", envOr("ADDR", defaultAddr), "address to listen on; also from ADDR")
 	data := flags.String("data", "", "data directory (default: a place of your own)")
 	sample := flags.Bool("demo", false, "fill an empty data directory with the sample shop and jobs")
+	behave := flags.String("devices", string(device.Steady), "how the simulated caliper and scale behave: steady, restless, silent or rubbish")
 	if err := flags.Parse(args); err != nil {
 		if errors.Is(err, flag.ErrHelp) {
 			return nil
 		}
 		return err
+	}
+	if !slices.Contains(device.Behaviours(), device.Behaviour(*behave)) {
+		return fmt.Errorf("the devices cannot behave “%s”: choose steady, restless, silent or rubbish", *behave)
 	}
 	if flags.NArg() > 0 {
 		return fmt.Errorf("“%s” is not something it does: try --help", flags.Arg(0))
@@ -63,10 +69,10 @@ func run(args []string) error {
 	}
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	return serve(ctx, *addr, dir, *sample)
+	return serve(ctx, *addr, dir, *sample, device.Behaviour(*behave))
 }
 
-func serve(ctx context.Context, addr, dir string, sample bool) (err error) {
+func serve(ctx context.Context, addr, dir string, sample bool, devices device.Behaviour) (err error) {
 	listener, err := listen(addr)
 	if err != nil {
 		return err
@@ -87,7 +93,7 @@ func serve(ctx context.Context, addr, dir string, sample bool) (err error) {
 	host, _, _ := net.SplitHostPort(addr)
 	fmt.Printf("Yellow Parcel is open at http://%s\nIts data is kept in %s. Stop it with Ctrl+C.\n", listener.Addr(), dir)
 	log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
-	return server.New(db, log, host).Serve(ctx, listener)
+	return server.New(db, log, devices, host).Serve(ctx, listener)
 }
 
 func listen(addr string) (net.Listener, error) {

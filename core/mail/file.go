@@ -6,6 +6,7 @@ import (
 	"errors"
 	"fmt"
 	"io"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/measure"
@@ -56,6 +57,26 @@ type LimitFile struct {
 	Max      string  `json:"max,omitempty" maxLength:"40"`
 	Guidance bool    `json:"guidance,omitempty" doc:"the post does not say this number: it is what makers go by"`
 	When     []When  `json:"when,omitempty" maxItems:"5" doc:"one of these must hold for the limit to count"`
+}
+
+// Clone copies a file with all that it points to.
+func (f File) Clone() File {
+	if f.Floor != nil {
+		floor := *f.Floor
+		floor.Limits = slices.Clone(floor.Limits)
+		f.Floor = &floor
+	}
+	f.Classes = slices.Clone(f.Classes)
+	for i := range f.Classes {
+		c := &f.Classes[i]
+		c.Limits = slices.Clone(c.Limits)
+		if c.Surcharge != nil {
+			s := *c.Surcharge
+			s.Limits = slices.Clone(s.Limits)
+			c.Surcharge = &s
+		}
+	}
+	return f
 }
 
 // When is the condition that a measure is over a quantity.

@@ -274,3 +274,13 @@ func Verdicts(job Job, shop Shop) ([]DestinationPlan, []RemedyPlan) {
 	}
 	return m.everywhere(piece), m.remedyPlans(c, all, m.verdictOf(book, piece))
 }
+
+// Predicted is what the sums say of the finished piece: its thickness, and its
+// weight in grams.
+func Predicted(job Job, shop Shop) (measure.Length, float64) {
+	m := newMaker(job, shop)
+	_, made := m.diamond()
+	e := m.closed(m.choose(m.candidates(made)))
+	_, grams := m.weights(e)
+	return e.thickness, grams
+}

@@ -62,6 +62,14 @@ func (s Shop) own() Shop {
 	s.Stocks = append(s.Stocks[:0:0], s.Stocks...)
 	s.Envelopes = append(s.Envelopes[:0:0], s.Envelopes...)
 	s.Adhesives = append(s.Adhesives[:0:0], s.Adhesives...)
+	s.Rulebooks = append(s.Rulebooks[:0:0], s.Rulebooks...)
+	for i := range s.Rulebooks {
+		s.Rulebooks[i].File = s.Rulebooks[i].File.Clone()
+	}
+	s.Rates = append(s.Rates[:0:0], s.Rates...)
+	for i := range s.Rates {
+		s.Rates[i].Rates = append(s.Rates[i].Rates[:0:0], s.Rates[i].Rates...)
+	}
 	return s
 }
 
@@ -80,6 +88,9 @@ func ShopFields(shop Shop) Fields {
 			f = Field{Text: measure.Decimal(*l.at, measure.Millimetre) + " mm"}
 		}
 		fields[l.path] = f
+	}
+	for _, t := range shop.texts() {
+		fields[t.path] = Field{Text: t.text}
 	}
 	for _, n := range numbers {
 		if n.whole == nil {
@@ -134,6 +145,11 @@ func (s *Shop) typeIn(e Edit) error {
 		}
 		*l.at = v
 		return nil
+	}
+	for _, t := range s.texts() {
+		if t.path == e.Path {
+			return t.set(*e.Text)
+		}
 	}
 	for _, n := range numbers {
 		if n.path == e.Path {

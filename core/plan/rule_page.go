@@ -1,0 +1,132 @@
+package plan
+
+import (
+	"fmt"
+	"strings"
+
+	"yellowparcel/core/mail"
+)
+
+// RulePage is a rulebook as a page to read, in the shop's units, and to edit
+// where it is the maker's own.
+type RulePage struct {
+	ID    string `json:"id"`
+	Title string `json:"title"`
+	// Own is the place among the shop's rulebooks; -1 for one that ships.
+	Own         int         `json:"own"`
+	Off         bool        `json:"off"`
+	Source      string      `json:"source"`
+	Published   string      `json:"published"`
+	LastChecked string      `json:"lastChecked"`
+	Confidence  string      `json:"confidence"`
+	Notes       []Note      `json:"notes"`
+	Classes     []RuleClass `json:"classes"`
+	File        mail.File   `json:"file"`
+}
+
+// RuleClass is a class of a page of rules.
+type RuleClass struct {
+	// Path is its place in the shop, for its fields; empty for one that ships.
+	Path      string     `json:"path"`
+	Name      string     `json:"name"`
+	Over      string     `json:"over"`
+	Rows      []RuleLine `json:"rows"`
+	Surcharge string     `json:"surcharge"`
+	Costly    []RuleLine `json:"costly"`
+}
+
+// RuleLine is one limit.
+type RuleLine struct {
+	Path  string `json:"path"`
+	Label string `json:"label"`
+	Min   string `json:"min"`
+	Max   string `json:"max"`
+	// About says when it counts and whether the post says it.
+	About string `json:"about"`
+}
+
+// RulePages are all rulebooks as pages: those that ship, then the shop's own.
+func RulePages(shop Shop) []RulePage {
+	m := maker{shop: shop, style: shop.Style()}
+	list := []RulePage{}
+	for _, f := range mail.Files() {
+		list = append(list, m.rulePage(f, -1, false))
+	}
+	for i, own := range shop.Rulebooks {
+		list = append(list, m.rulePage(own.File, i, own.Off))
+	}
+	return list
+}
+
+func (m maker) rulePage(f mail.File, own int, off bool) RulePage {
+	p := RulePage{
+		ID: f.ID, Title: f.Region + ", " + f.Service, Own: own, Off: off, Source: f.Source, Published: f.Published, LastChecked: f.LastChecked,
+		Confidence: f.Confidence, Notes: []Note{}, Classes: []RuleClass{}, File: f,
+	}
+	b, err := f.Rulebook()
+	if err != nil {
+		p.Notes = append(p.Notes, Note{Trouble, fmt.Sprintf("This rulebook cannot be used: %v.", err)})
+		return p
+	}
+	p.Notes = append(p.Notes, m.bookNotes(b)...)
+	path := ""
+	if own >= 0 {
+		path = fmt.Sprintf("rulebooks.%d.", own)
+	}
+	under := func(s string) string {
+		if path == "" {
+			return ""
+		}
+		return path + s
+	}
+	if len(b.Floor) > 0 {
+		p.Classes = append(p.Classes, RuleClass{Name: "least for any mail", Rows: m.ruleLines(under("floor."), b.Floor), Over: "up to " + m.fine().ShowUnit(b.FloorThickness) + " thick", Costly: []RuleLine{}})
+	}
+	for i, c := range b.Classes {
+		at := under(fmt.Sprintf("classes.%d.", i))
+		class := RuleClass{Path: at, Name: c.Name, Rows: m.ruleLines(at, c.Limits), Surcharge: c.Surcharge, Costly: []RuleLine{}}
+		if c.Surcharge != "" {
+			below := ""
+			if at != "" {
+				below = at + "surcharge."
+			}
+			class.Costly = m.ruleLines(below, c.SurchargeLimits)
+		}
+		for _, k := range b.Classes {
+			if k.ID == c.BeyondClass {
+				class.Over = "for what is over a limit of a " + k.Name
+			}
+		}
+		p.Classes = append(p.Classes, class)
+	}
+	return p
+}
+
+func (m maker) ruleLines(path string, limits []mail.Limit) []RuleLine {
+	list := []RuleLine{}
+	for i, l := range limits {
+		r := RuleLine{Label: measureNames[l.Measure]}
+		if path != "" {
+			r.Path = fmt.Sprintf("%slimits.%d.", path, i)
+		}
+		if l.Min != nil {
+			r.Min = m.amount(l.Measure, float64(*l.Min), true)
+		}
+		if l.Max != nil {
+			r.Max = m.amount(l.Measure, float64(*l.Max), true)
+		}
+		var about []string
+		for _, w := range l.When {
+			about = append(about, fmt.Sprintf("%s over %s", measureNames[w.Measure], m.amount(w.Measure, float64(w.More), true)))
+		}
+		r.About = strings.Join(about, " or ")
+		if r.About != "" {
+			r.About = "where " + r.About
+		}
+		if l.Guidance {
+			r.About = strings.TrimSpace(r.About + " guidance, not the post's own number")
+		}
+		list = append(list, r)
+	}
+	return list
+}
