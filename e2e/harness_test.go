@@ -52,10 +52,10 @@ func binary(t testing.TB) string {
 var openAt = regexp.MustCompile(`open at (http://\S+)`)
 
 // start runs the program on a data directory; addr may end in :0.
-func start(t *testing.T, data, addr string) *program {
+func start(t *testing.T, data, addr string, more ...string) *program {
 	t.Helper()
 	p := &program{t: t, data: data, done: make(chan struct{})}
-	p.cmd = exec.Command(binary(t), "--demo", "--data", data, "--addr", addr)
+	p.cmd = exec.Command(binary(t), append([]string{"--demo", "--data", data, "--addr", addr}, more...)...)
 	out, err := p.cmd.StdoutPipe()
 	if err != nil {
 		t.Fatal(err)

@@ -20,8 +20,6 @@ type Net struct {
 	Creases []Crease  `json:"creases"`
 	CutAway []Polygon `json:"cutAway"`
 	Glue    []Glue    `json:"glue"`
-	// Slits are cuts between panels that stay.
-	Slits [][2]Point `json:"slits"`
 }
 
 // Panel is one plane part of a folded envelope.

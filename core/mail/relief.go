@@ -26,6 +26,9 @@ type Part struct {
 	Modulus float64
 	// Free parts may be left off.
 	Free bool
+	// Bends is set on sheets that have to bend with the piece, whose outer fibres
+	// are strained; soft or small things are not.
+	Bends bool
 	// Grams is what it weighs.
 	Grams float64
 }

@@ -15,7 +15,7 @@ func near(t *testing.T, what string, got, want, off float64) {
 }
 
 func rect(x0, y0, x1, y1, caliper float64) Part {
-	return Part{X0: x0, Y0: y0, X1: x1, Y1: y1, Caliper: caliper, Modulus: 5}
+	return Part{X0: x0, Y0: y0, X1: x1, Y1: y1, Caliper: caliper, Modulus: 5, Bends: true}
 }
 
 func disc(x, y, r, caliper float64) Part {

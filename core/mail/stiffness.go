@@ -48,7 +48,10 @@ const rigidOver = 20
 
 // ply is one thing in a cross-section: its breadth, the height of its lower face
 // and its thickness.
-type ply struct{ breadth, low, thick, modulus float64 }
+type ply struct {
+	breadth, low, thick, modulus float64
+	bends                        bool
+}
 
 // group is glued plies with a common neutral axis.
 type group struct {
@@ -77,9 +80,17 @@ func (g group) axis() (ei, ea, at float64) {
 	return ei, ea, at
 }
 
-// outer is how far the outermost fibre lies from the neutral axis.
-func (g group) outer(at float64) (c float64) {
+// outer is how far the outermost fibre of what has to bend lies from the neutral
+// axis of it.
+func (g group) outer() (c float64) {
+	bent := group{}
 	for _, p := range g.plies {
+		if p.bends {
+			bent.plies = append(bent.plies, p)
+		}
+	}
+	_, _, at := bent.axis()
+	for _, p := range bent.plies {
 		c = math.Max(c, math.Max(math.Abs(p.low-at), math.Abs(p.low+p.thick-at)))
 	}
 	return c
@@ -175,7 +186,7 @@ func (r Relief) station(x, length float64, wide bool, panels int) (ei, strain fl
 			continue
 		}
 		thick := p.Caliper - p.Foam
-		own := ply{high - low, r.Tops[i] - thick, thick, p.Modulus}
+		own := ply{high - low, r.Tops[i] - thick, thick, p.Modulus, p.Bends}
 		switch {
 		case i == 0 && panels > 1:
 			// The panels of a folded card lie loosely on each other; what is glued on
@@ -203,7 +214,7 @@ func (r Relief) station(x, length float64, wide bool, panels int) (ei, strain fl
 		var ei1, ea1, at1 float64
 		for k, g := range s {
 			ei2, ea2, at2 := g.axis()
-			strain = math.Max(strain, g.outer(at2)/DrumRadius)
+			strain = math.Max(strain, g.outer()/DrumRadius)
 			if k == 0 {
 				ei1, ea1, at1 = ei2, ea2, at2
 				continue

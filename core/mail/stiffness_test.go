@@ -40,7 +40,7 @@ func TestPullOfUniformBeams(t *testing.T) {
 
 // Layers of different stuffs and breadths bend about one axis.
 func TestGluedPlies(t *testing.T) {
-	g := group{plies: []ply{{100, 0, 1, 2}, {50, 1, 2, 8}}}
+	g := group{plies: []ply{{100, 0, 1, 2, true}, {50, 1, 2, 8, false}}}
 	ei, ea, at := g.axis()
 	a1, a2 := 2e3*100*1.0, 8e3*50*2.0
 	axis := (a1*0.5 + a2*2) / (a1 + a2)
@@ -48,6 +48,8 @@ func TestGluedPlies(t *testing.T) {
 	near(t, "axis", at, axis, 1e-12)
 	near(t, "EA", ea, a1+a2, 1e-6)
 	near(t, "EI", ei, want, 1e-6)
+	// What need not bend strains nothing.
+	near(t, "outer fibre", g.outer(), 0.5, 1e-12)
 }
 
 // Foam that does not give makes one plate of two faces, foam that gives nothing

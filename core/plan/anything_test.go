@@ -115,7 +115,7 @@ func TestAnythingHasAPlan(t *testing.T) {
 		if err != nil {
 			t.Fatalf("%+v: %v", j, err) // NaN and infinity cannot be written
 		}
-		for _, slip := range []string{"%!", "NaN", "<nil>", "“”", "  "} {
+		for _, slip := range []string{"%!", "NaN", ":null", "<nil>", "“”", "  "} {
 			if at := strings.Index(string(raw), slip); at >= 0 {
 				t.Errorf("%+v: the plan says %q: …%s…", j, slip, raw[max(0, at-80):min(len(raw), at+60)])
 			}

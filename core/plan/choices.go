@@ -114,16 +114,16 @@ func ChoicesIn(shop Shop) Choices {
 		}
 		c.Formats = append(c.Formats, Choice{f.ID, name})
 	}
+	for _, t := range paper.Things() {
+		c.Things = append(c.Things, Choice{t.ID, t.Name})
+	}
+	for _, k := range paper.Closures() {
+		c.Closures = append(c.Closures, Choice{k.ID, k.Name})
+	}
+	for _, k := range paper.Cautions() {
+		c.Contents = append(c.Contents, Choice{string(k), cautionNames[k]})
+	}
 	for _, b := range shop.rulebooks() {
-		for _, t := range paper.Things() {
-			c.Things = append(c.Things, Choice{t.ID, t.Name})
-		}
-		for _, k := range paper.Closures() {
-			c.Closures = append(c.Closures, Choice{k.ID, k.Name})
-		}
-		for _, k := range paper.Cautions() {
-			c.Contents = append(c.Contents, Choice{string(k), cautionNames[k]})
-		}
 		c.Destinations = append(c.Destinations, Choice{b.ID, b.Region + ", " + b.Service})
 	}
 	c.Destinations = append(c.Destinations, Choice{ByHand, "By hand"})

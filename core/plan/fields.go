@@ -187,6 +187,8 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 		return applyFormat(job, shop, e)
 	case "recipe.scores":
 		return applyRecipe(job, shop, e)
+	case "things.add":
+		return addThing(job, shop, e)
 	case "post.remedy":
 		return applyRemedy(job, shop, e)
 	case "paper.take":

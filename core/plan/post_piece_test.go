@@ -217,7 +217,7 @@ func TestMeasuredDecides(t *testing.T) {
 	j = edit(t, j, shop, "post.thickness", "5/16")
 	j = edit(t, j, shop, "post.grams", "1.5")
 	p = plan.Make(j, shop)
-	if p.Post.Short != "large envelope" || p.Post.Measured[0].Measured != "5⁄16 in" || p.Post.Measured[1].Measured != "1.50 oz" || p.Post.Measured[1].Off == "" {
+	if p.Post.Short != "large envelope" || p.Post.Measured[0].Measured != "0.312 in" || p.Post.Measured[1].Measured != "1.50 oz" || p.Post.Measured[1].Off == "" {
 		t.Errorf("%s, %+v", p.Post.Short, p.Post.Measured)
 	}
 	if math.Abs(j.Post.Measured.Grams-1.5*28.349523125) > 1e-9 || p.Fields["post.grams"].Text != "1.5 oz" {

@@ -92,7 +92,7 @@ func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
 		drawing = fmt.Sprintf("The bare card, %s %s, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.style.Unit, m.fine().Show(piece.Thickness))
 	}
 	p := PostPlan{
-		Destination: m.job.Post.Destination, Notes: []Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{},
+		Destination: m.job.Post.Destination, Notes: []Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []Note{}},
 		Width: m.shown(e.width), Height: m.shown(e.height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
 		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(),
 		Readings: []Reading{
@@ -198,9 +198,9 @@ func (m maker) fineWeight(g float64) string {
 func (m maker) measuredPlans(e closed) []MeasuredPlan {
 	_, grams := m.weights(e)
 	t := m.job.Post.Measured
-	thick := MeasuredPlan{ID: "thickness", Label: "Thickness", Predicted: m.fine().ShowUnit(e.thickness)}
+	thick := MeasuredPlan{ID: "thickness", Label: "Thickness", Predicted: m.decimal(e.thickness) + " " + string(m.style.Unit)}
 	if t.Thickness > 0 {
-		thick.Measured = m.fine().ShowUnit(t.Thickness)
+		thick.Measured = m.decimal(t.Thickness) + " " + string(m.style.Unit)
 		thick.Off = signedPercent(float64(t.Thickness)/float64(e.thickness) - 1)
 	}
 	weight := MeasuredPlan{ID: "weight", Label: "Weight", Predicted: m.fineWeight(grams)}

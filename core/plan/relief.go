@@ -66,6 +66,7 @@ func (j Job) relief(shop Shop) mail.Relief {
 		q := box(l.X, l.Y, l.Width, l.Height)
 		q.Name, q.Foam = p.Name, p.Foam.Millimetres()
 		q.Caliper = (stock.Caliper*measure.Length(n) + p.Foam).Millimetres()
+		q.Bends = true
 		q.Modulus, q.Grams = stock.Modulus(), stock.Weight(l.Width, l.Height)*float64(n)
 		q.Loose = p.Kind == LinerPart // glued along one edge only
 		parts = append(parts, q)
@@ -83,6 +84,7 @@ func (t Thing) part(name string) mail.Part {
 	p.Name, p.Disc, p.Caliper, p.Draping = name, t.Disc, t.Caliper.Millimetres(), t.Draping
 	p.Grams, p.Loose, p.Free = t.Grams, t.Inside || t.Over, !t.Keep && !t.Over
 	p.Modulus = thingModulus(t.Type)
+	p.Bends = t.Over
 	return p
 }
 

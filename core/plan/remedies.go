@@ -69,7 +69,14 @@ func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 		}
 	}
 	slices.SortStableFunc(better, func(a, b remedy) int {
-		return cmp.Or(cmp.Compare(a.touched, b.touched), cmp.Compare(a.area, b.area), cmp.Compare(a.post.rank, b.post.rank), cmp.Compare(max(0, a.paper), max(0, b.paper)))
+		// What changes the verdict stands before what is only wise.
+		wise := func(r remedy) int {
+			if r.post.compare(now) < 0 {
+				return 0
+			}
+			return 1
+		}
+		return cmp.Or(cmp.Compare(wise(a), wise(b)), cmp.Compare(a.touched, b.touched), cmp.Compare(a.area, b.area), cmp.Compare(a.post.rank, b.post.rank), cmp.Compare(max(0, a.paper), max(0, b.paper)))
 	})
 	return better
 }
@@ -281,12 +288,12 @@ func (m maker) shielded(_ candidate, v mail.Verdict, now posted) (list []remedy)
 	}
 	for _, id := range []string{"shield", "shield-embossed"} {
 		kind, _ := paper.ThingByID(id)
-		text := "It lies level on what stands highest, so that the outside is even; it adds its own thickness."
+		title, text := "Lay a plain shield insert over it", "It lies level on what stands highest, so that the outside is even; it adds its own thickness."
 		if id == "shield-embossed" {
-			text = "Its relief keeps points from coming through; it adds its own millimetre."
+			title, text = "Lay an embossed shield insert over it", "Its relief keeps points from coming through; it adds its own millimetre."
 		}
 		list = append(list, remedy{
-			id: id, title: "Lay a " + lower(kind.Name) + " over it", text: text, touched: 1, anyway: sharp,
+			id: id, title: title, text: text, touched: 1, anyway: sharp,
 			change: func(j *Job) {
 				j.Parts = append(j.Parts, Part{ID: id, Name: kind.Name, Kind: ThingPart, Thing: &Thing{
 					Type: id, Width: j.Card.Width, Height: j.Card.Height, Caliper: kind.Caliper,

@@ -155,3 +155,54 @@ func (f weightField) apply(job Job, shop Shop, e Edit) (Job, error) {
 	}
 	return job, err
 }
+
+// addThing lays a thing of the table on the card, with its usual measures.
+func addThing(job Job, shop Shop, e Edit) (Job, error) {
+	id := ""
+	if e.Text != nil {
+		id = *e.Text
+	}
+	kind, ok := paper.ThingByID(id)
+	if !ok {
+		return job, refuse("There is no thing “%s” in the table: choose one of the list.", clip(id))
+	}
+	if len(job.Parts) >= mostParts {
+		return job, refuse("A card of more than %d parts cannot be planned: leave something off first.", mostParts)
+	}
+	taken := map[string]bool{}
+	for _, p := range job.Parts {
+		taken[p.ID] = true
+	}
+	n := 1
+	for taken[fmt.Sprintf("%s-%d", id, n)] {
+		n++
+	}
+	name := kind.Name
+	if n > 1 {
+		name = fmt.Sprintf("%s %d", name, n)
+	}
+	t := &Thing{
+		Type: id, Disc: kind.Disc, Width: kind.Width, Height: kind.Height, Caliper: kind.Caliper, Grams: kind.Grams,
+		Draping: kind.Draping, Crushable: kind.Crushable, Inside: kind.Inside, Over: kind.Over,
+	}
+	tick := shop.Style().Tick
+	switch {
+	case kind.Across:
+		t.Width = job.Card.Width
+	case kind.Over:
+		t.Grams *= float64(job.Card.Width) * float64(job.Card.Height) / float64(kind.Width) / float64(kind.Height)
+		t.Width, t.Height = job.Card.Width, job.Card.Height
+	}
+	// In the middle, each further one of a kind beside the one before.
+	aside := measure.Length(n-1) * (t.Width / 2)
+	t.X, t.Y = ((job.Card.Width-t.Width)/2 + aside).Near(tick), ((job.Card.Height - t.Height) / 2).Near(tick)
+	if t.X >= job.Card.Width {
+		t.X = (job.Card.Width / 2).Near(tick)
+	}
+	job = job.clone()
+	job.Parts = append(job.Parts, Part{ID: fmt.Sprintf("%s-%d", id, n), Name: name, Kind: ThingPart, Thing: t})
+	return job, thicknessFits(job, shop, shop.Style())
+}
+
+// mostParts is how many parts a job may have.
+const mostParts = 60

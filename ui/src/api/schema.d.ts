@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/devices/{device}/{act}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a reading of the caliper or the scale, or set it to zero */
+        post: operations["takeReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -91,6 +108,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rulebooks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every rulebook as a page of rules */
+        get: operations["getRules"];
+        put?: never;
+        /** Read a rulebook from JSON; nothing is stored */
+        post: operations["readRulebook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shop": {
         parameters: {
             query?: never;
@@ -132,6 +167,30 @@ export interface components {
             panels: components["schemas"]["PanelPlan"][];
             scores: components["schemas"]["ScorePlan"][];
             width: components["schemas"]["Shown"];
+        };
+        BeamPlan: {
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            length: number;
+            /** Format: double */
+            most: number;
+            pull: string;
+            /** Format: double */
+            radius: number;
+            /** Format: double */
+            rigidFrom: number;
+            /** Format: double */
+            rigidTo: number;
+            rows: components["schemas"]["Reading"][];
+            sentence: string;
+            /** Format: double */
+            share: number;
+            stiffness: number[];
+            tone: string;
+            words: string;
         };
         BlankPlan: {
             closed: components["schemas"]["BlankPlanClosedStruct"];
@@ -201,18 +260,26 @@ export interface components {
             thickness: components["schemas"]["Shown"];
             width: components["schemas"]["Shown"];
         };
+        CautionPlan: {
+            found: string;
+            id: string;
+            name: string;
+            set: boolean;
+            text: string;
+        };
         CheckPlan: {
             about: string;
             close: boolean;
             gauge: components["schemas"]["Gauge"];
+            guidance: boolean;
             label: string;
             limit: string;
             margin: string;
-            /** @enum {string} */
-            measure: "length" | "height" | "thickness" | "weight" | "aspect";
+            measure: string;
             measured: string;
             ok: boolean;
             surcharge: boolean;
+            worst: string;
         };
         Choice: {
             id: string;
@@ -221,6 +288,8 @@ export interface components {
         Choices: {
             adhesives: components["schemas"]["Choice"][];
             borders: components["schemas"]["BorderChoice"][];
+            closures: components["schemas"]["Choice"][];
+            contents: components["schemas"]["Choice"][];
             destinations: components["schemas"]["Choice"][];
             diamondFlaps: components["schemas"]["Choice"][];
             flaps: components["schemas"]["Choice"][];
@@ -235,7 +304,16 @@ export interface components {
             sorts: components["schemas"]["Choice"][];
             stocks: components["schemas"]["Choice"][];
             surfaces: components["schemas"]["Choice"][];
+            things: components["schemas"]["Choice"][];
             ticks: components["schemas"]["TickChoice"][];
+        };
+        ClassFile: {
+            id: string;
+            limits: components["schemas"]["LimitFile"][];
+            name: string;
+            /** @description the class whose size, thickness or weight a piece must exceed */
+            over?: string;
+            surcharge?: components["schemas"]["SurchargeFile"];
         };
         ClassPlan: {
             checks: components["schemas"]["CheckPlan"][];
@@ -243,7 +321,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            outcome: "goes" | "surcharged" | "refused" | "not needed";
+            outcome: "goes" | "surcharged" | "ask" | "refused" | "not needed";
         };
         ComparisonPlan: {
             rectangle: string;
@@ -292,6 +370,15 @@ export interface components {
             from: components["schemas"]["Rect"];
             /** Format: int64 */
             number: number;
+        };
+        DestinationPlan: {
+            chosen: boolean;
+            id: string;
+            name: string;
+            price: string;
+            short: string;
+            tone: string;
+            why: string;
         };
         Dimension: {
             from: components["schemas"]["Point"];
@@ -407,6 +494,26 @@ export interface components {
             exact: string;
             text: string;
         };
+        File: {
+            /** @description the classes, cheapest first */
+            classes: components["schemas"]["ClassFile"][];
+            /** @description how sure it is, in a few words */
+            confidence: string;
+            /** @description the least that is mailable at all */
+            floor?: components["schemas"]["FloorFile"];
+            /** @description its name inside, unlike that of any other rulebook */
+            id: string;
+            /** @description the day somebody last held them against the source, as 2026-11-24; empty when nobody did */
+            lastChecked?: string;
+            /** @description when the rules took effect, as far as is known */
+            published?: string;
+            /** @description the country or region whose post it is */
+            region: string;
+            /** @description what of that post: home post, abroad */
+            service: string;
+            /** @description where the rules stand: country, manual and section in general words */
+            source: string;
+        };
         FitPlan: {
             aboveEase: components["schemas"]["Shown"];
             drawing: string;
@@ -424,6 +531,11 @@ export interface components {
             turned: boolean;
             verdict: string;
             why: string;
+        };
+        FloorFile: {
+            limits: components["schemas"]["LimitFile"][];
+            /** @description it holds for pieces up to this thickness */
+            upToThickness: string;
         };
         FoldSheet: {
             folds: components["schemas"]["FoldYield"][];
@@ -456,6 +568,18 @@ export interface components {
             from: number;
             /** Format: double */
             to: number;
+        };
+        GaugePlan: {
+            bottom: components["schemas"]["Shown"];
+            class: string;
+            height: components["schemas"]["Shown"];
+            left: components["schemas"]["Shown"];
+            ok: boolean;
+            right: components["schemas"]["Shown"];
+            slot: string;
+            text: string;
+            top: components["schemas"]["Shown"];
+            width: components["schemas"]["Shown"];
         };
         Glue: {
             onto: string;
@@ -579,6 +703,16 @@ export interface components {
             /** Format: int64 */
             times: number;
         };
+        LimitFile: {
+            /** @description the post does not say this number: it is what makers go by */
+            guidance?: boolean;
+            max?: string;
+            /** @enum {string} */
+            measure: "length" | "height" | "sum" | "thickness" | "weight" | "aspect" | "addressAspect" | "radius" | "lump" | "uneven" | "pull" | "strain" | "odd" | "square" | "clasp" | "plastic" | "bare" | "folded";
+            min?: string;
+            /** @description one of these must hold for the limit to count */
+            when?: components["schemas"]["When"][];
+        };
         ListedJob: {
             changed: string;
             /** Format: int64 */
@@ -599,6 +733,29 @@ export interface components {
             edits: components["schemas"]["Edit"][];
             job: components["schemas"]["Job"];
         };
+        Measured: {
+            /** Format: int64 */
+            apart?: number;
+            /** Format: int64 */
+            droop?: number;
+            /** Format: double */
+            grams?: number;
+            /** Format: double */
+            load?: number;
+            /** Format: int64 */
+            overhang?: number;
+            /** Format: int64 */
+            sag?: number;
+            /** Format: int64 */
+            thickness?: number;
+        };
+        MeasuredPlan: {
+            id: string;
+            label: string;
+            measured: string;
+            off: string;
+            predicted: string;
+        };
         Net: {
             creases: components["schemas"]["Crease"][];
             cutAway: components["schemas"]["Point"][][];
@@ -606,7 +763,6 @@ export interface components {
             outline: components["schemas"]["Point"][];
             panels: components["schemas"]["Panel"][];
             sheet: components["schemas"]["Point"][];
-            slits: components["schemas"]["Point"][][];
         };
         Note: {
             text: string;
@@ -636,6 +792,10 @@ export interface components {
             uprightWidth: number;
             /** Format: int64 */
             width: number;
+        };
+        OwnRulebook: {
+            file: components["schemas"]["File"];
+            off?: boolean;
         };
         OwnedEnvelope: {
             /** Format: int64 */
@@ -682,12 +842,13 @@ export interface components {
             foam: number;
             id: string;
             /** @enum {string} */
-            kind: "base" | "layer" | "liner";
+            kind: "base" | "layer" | "liner" | "thing";
             name: string;
             own?: components["schemas"]["Size"];
             /** Format: int64 */
             ready?: number;
             stock: string;
+            thing?: components["schemas"]["Thing"];
             window?: boolean;
         };
         PartPlan: {
@@ -749,30 +910,77 @@ export interface components {
             y: number;
         };
         PostPlan: {
+            beam: components["schemas"]["BeamPlan"];
+            cautions: components["schemas"]["CautionPlan"][];
             classes: components["schemas"]["ClassPlan"][];
             destination: string;
             drawing: string;
+            everywhere: components["schemas"]["DestinationPlan"][];
+            gauge?: components["schemas"]["GaugePlan"];
             height: components["schemas"]["Shown"];
+            measured: components["schemas"]["MeasuredPlan"][];
             notes: components["schemas"]["Note"][];
+            postage: components["schemas"]["PostagePlan"];
             readings: components["schemas"]["Reading"][];
             rectangle?: components["schemas"]["RectanglePlan"];
+            relief: components["schemas"]["ReliefPlan"];
+            remedies: components["schemas"]["RemedyPlan"][];
             sentence: components["schemas"]["Sentence"];
             short: string;
             source: string;
             thickness: components["schemas"]["Shown"];
             title: string;
             tone: string;
+            weights: components["schemas"]["WeightPlan"][];
             width: components["schemas"]["Shown"];
         };
         PostWish: {
+            addressShort?: boolean;
+            bare?: boolean;
+            class?: string;
+            closure?: string;
+            contents?: string[];
             destination: string;
+            /** Format: int64 */
+            gaugeHeight?: number;
+            /** Format: int64 */
+            gaugeWidth?: number;
+            handCancel?: boolean;
+            measured?: components["schemas"]["Measured"];
+            /** Format: int64 */
+            radius?: number;
+        };
+        PostagePlan: {
+            each: string;
+            notes: components["schemas"]["Note"][];
+            total: string;
         };
         Problem: {
             message: string;
             path: string;
             unfinished: boolean;
         };
+        Rate: {
+            /** Format: int64 */
+            cents: number;
+            class: string;
+            surcharge?: boolean;
+            /** Format: double */
+            upTo: number;
+        };
+        RateCard: {
+            currency: string;
+            dated: string;
+            example?: boolean;
+            id: string;
+            name: string;
+            rates: components["schemas"]["Rate"][];
+            rulebook: string;
+        };
         ReadOutlineRequest: {
+            text: string;
+        };
+        ReadRulebookRequest: {
             text: string;
         };
         Reading: {
@@ -833,6 +1041,48 @@ export interface components {
             height: components["schemas"]["Shown"];
             width: components["schemas"]["Shown"];
         };
+        ReliefPart: {
+            disc: boolean;
+            draping: boolean;
+            /** Format: double */
+            height: number;
+            high: boolean;
+            /** Format: double */
+            level: number;
+            name: string;
+            /** Format: int64 */
+            part: number;
+            thing: boolean;
+            top: string;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        ReliefPlan: {
+            at: components["schemas"]["Spot"];
+            cuts: components["schemas"]["SectionPlan"][];
+            /** Format: double */
+            height: number;
+            max: components["schemas"]["Shown"];
+            min: components["schemas"]["Shown"];
+            parts: components["schemas"]["ReliefPart"][];
+            rows: components["schemas"]["Reading"][];
+            /** Format: double */
+            width: number;
+            words: string;
+        };
+        RemedyPlan: {
+            id: string;
+            possible: boolean;
+            proven: boolean;
+            short: string;
+            text: string;
+            title: string;
+            tone: string;
+        };
         RoomPlan: {
             block: components["schemas"]["Shown"];
             /** @enum {string} */
@@ -842,6 +1092,35 @@ export interface components {
             outer: string;
             section: components["schemas"]["SectionPart"][];
             text: string;
+        };
+        RuleClass: {
+            costly: components["schemas"]["RuleLine"][];
+            name: string;
+            over: string;
+            path: string;
+            rows: components["schemas"]["RuleLine"][];
+            surcharge: string;
+        };
+        RuleLine: {
+            about: string;
+            label: string;
+            max: string;
+            min: string;
+            path: string;
+        };
+        RulePage: {
+            classes: components["schemas"]["RuleClass"][];
+            confidence: string;
+            file: components["schemas"]["File"];
+            id: string;
+            lastChecked: string;
+            notes: components["schemas"]["Note"][];
+            off: boolean;
+            /** Format: int64 */
+            own: number;
+            published: string;
+            source: string;
+            title: string;
         };
         RungPlan: {
             border: components["schemas"]["Shown"];
@@ -898,6 +1177,15 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        SectionPlan: {
+            /** Format: double */
+            at: number;
+            hull: components["schemas"]["Spot"][];
+            /** @enum {string} */
+            id: "across" | "down";
+            steps: components["schemas"]["Step"][];
+            text: string;
+        };
         Sentence: {
             spans: components["schemas"]["Span"][];
             text: string;
@@ -945,12 +1233,15 @@ export interface components {
         Shop: {
             adhesives: components["schemas"]["Adhesive"][];
             envelopes?: components["schemas"]["OwnedEnvelope"][];
+            rates?: components["schemas"]["RateCard"][];
+            rulebooks?: components["schemas"]["OwnRulebook"][];
             sheets: components["schemas"]["Sheet"][];
             stocks: components["schemas"]["Stock"][];
             /** Format: int64 */
             tickInches: number;
             /** Format: int64 */
             tickMillimetres: number;
+            today?: string;
             tools: components["schemas"]["Tools"];
             /** @enum {string} */
             unit: "in" | "mm";
@@ -979,6 +1270,12 @@ export interface components {
             mark: boolean;
             text: string;
         };
+        Spot: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         Start: {
             format: string;
             /** Format: int64 */
@@ -989,6 +1286,14 @@ export interface components {
         StartPlan: {
             schools: components["schemas"]["SchoolRow"][];
             sentence: components["schemas"]["Sentence"];
+        };
+        Step: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            height: number;
+            /** Format: double */
+            to: number;
         };
         StepPlan: {
             cuts: string[];
@@ -1031,12 +1336,45 @@ export interface components {
             /** Format: int64 */
             width: number;
         };
+        SurchargeFile: {
+            limits: components["schemas"]["LimitFile"][];
+            name: string;
+        };
         Swatch: {
             border: components["schemas"]["Shown"];
             height: components["schemas"]["Shown"];
             share: string;
             size: string;
             width: components["schemas"]["Shown"];
+        };
+        TakeReadingRequest: {
+            job: components["schemas"]["Job"];
+        };
+        TakenBody: {
+            last: string;
+            message: string;
+            text: string;
+        };
+        Thing: {
+            /** Format: int64 */
+            caliper: number;
+            crushable?: boolean;
+            disc?: boolean;
+            draping?: boolean;
+            /** Format: double */
+            grams: number;
+            /** Format: int64 */
+            height: number;
+            inside?: boolean;
+            keep?: boolean;
+            over?: boolean;
+            type: string;
+            /** Format: int64 */
+            width: number;
+            /** Format: int64 */
+            x: number;
+            /** Format: int64 */
+            y: number;
         };
         TickChoice: {
             name: string;
@@ -1073,6 +1411,16 @@ export interface components {
             settings: components["schemas"]["SettingPlan"][];
             steps: string[];
         };
+        WeightPlan: {
+            grams: string;
+            name: string;
+            share: string;
+        };
+        When: {
+            /** @enum {string} */
+            measure: "length" | "height" | "sum" | "thickness" | "weight" | "aspect" | "addressAspect" | "radius" | "lump" | "uneven" | "pull" | "strain" | "odd" | "square" | "clasp" | "plastic" | "bare" | "folded";
+            over: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -1082,6 +1430,42 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    takeReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device: "caliper" | "scale";
+                act: "read" | "tare";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeReadingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     listJobs: {
         parameters: {
             query?: never;
@@ -1298,6 +1682,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    getRules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulePage"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readRulebook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadRulebookRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["File"];
                 };
             };
             /** @description Error */

@@ -138,6 +138,12 @@ export function useJob(id: string) {
     void act({ edits: [{ path, steps }] })
   }
 
+  /** Moves several fields by ticks at once, as when something is dragged about. */
+  function stepAll(steps: { path: string; steps: number }[], on = false) {
+    if (!on) history.seal()
+    void act({ edits: steps })
+  }
+
   /** The field is left: a text that was read shows as the program writes it. */
   function leave(path: string) {
     history.seal()
@@ -270,7 +276,7 @@ export function useJob(id: string) {
   return {
     id, job, plan, problems, missing, removed, state, stateSentence, undoable, shopVersion,
     ready: computed(() => job.value !== undefined && plan.value !== undefined),
-    load, type, step, leave, tell, choose, undo, redo, takeTheirs, keepMine, textOf,
+    load, type, step, stepAll, leave, tell, choose, undo, redo, takeTheirs, keepMine, textOf,
   } // prettier-ignore
 }
 

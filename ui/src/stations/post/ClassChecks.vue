@@ -53,7 +53,7 @@ function mark(c: CheckPlan) {
           <td class="number" data-test="measured">{{ c.measured }}</td>
           <td data-test="limit">{{ c.limit }}</td>
           <td :class="mark(c).tone" data-test="margin">{{ c.margin }}</td>
-          <td class="gauge"><LimitGauge :gauge="c.gauge" :ok="c.ok" /></td>
+          <td class="gauge"><LimitGauge v-if="c.margin" :gauge="c.gauge" :ok="c.ok" /></td>
         </tr>
       </tbody>
     </table>

@@ -1,14 +1,22 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 
+import BeltDrawing from '../../drawing/BeltDrawing.vue'
 import PieceDrawing from '../../drawing/PieceDrawing.vue'
+import ReliefDrawing from '../../drawing/ReliefDrawing.vue'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
 import NoteList from '../../fields/NoteList.vue'
+import PickRow from '../../fields/PickRow.vue'
 import ReadingRow from '../../fields/ReadingRow.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 import StationLayout from '../StationLayout.vue'
 import ClassChecks from './ClassChecks.vue'
+import EverywhereTable from './EverywhereTable.vue'
+import MeasurePanel from './MeasurePanel.vue'
+import PieceOptions from './PieceOptions.vue'
+import RemedyList from './RemedyList.vue'
+import ThingList from './ThingList.vue'
 
 const props = defineProps<{ job: JobInHand }>()
 
@@ -16,33 +24,99 @@ const { shop } = useShop()
 const plan = computed(() => props.job.plan.value!)
 const post = computed(() => plan.value.post)
 
+const views = [
+  { id: 'piece', name: 'Closed' },
+  { id: 'relief', name: 'Relief' },
+  { id: 'belt', name: 'Belt and drum' },
+]
+const view = ref('piece')
+const at = ref(-1) // the thing in hand, by its place among the parts
+
+const tick = computed(() => {
+  const s = shop.value?.shop
+  return (s?.unit === 'mm' ? s.tickMillimetres : s?.tickInches) ?? 1_587_500
+})
+
 // What the verdict rests on stands beside the drawing, the rest below.
 const first = computed(() => post.value.classes.find((c) => c.chosen) ?? post.value.classes[0])
 const others = computed(() => post.value.classes.filter((c) => c !== first.value))
 
 function send(destination: string) {
-  props.job.choose((j) => ({ ...j, post: { ...j.post, destination } }))
+  props.job.choose((j) => ({ ...j, post: { ...j.post, destination, class: '' } }))
 }
+
+function move(part: number, x: number, y: number, on: boolean) {
+  props.job.stepAll(
+    [
+      { path: `parts.${part}.x`, steps: x },
+      { path: `parts.${part}.y`, steps: y },
+    ],
+    on,
+  )
+}
+
+const rows = computed(() => (view.value === 'belt' ? post.value.beam.rows : post.value.relief.rows))
 </script>
 
 <template>
   <StationLayout :sentence="post.sentence">
     <template #drawing>
-      <PieceDrawing :post="post" :unit="plan.unit" />
+      <ChoiceRow v-model="view" label="What is drawn" name="post-view" :choices="views" />
+      <PieceDrawing v-if="view === 'piece'" :post="post" :unit="plan.unit" />
+      <ReliefDrawing
+        v-else-if="view === 'relief'"
+        :relief="post.relief"
+        :unit="plan.unit"
+        :tick="tick"
+        :at="at"
+        @pick="at = $event"
+        @move="move"
+      />
+      <BeltDrawing v-else :beam="post.beam" />
     </template>
-    <ChoiceRow
+    <PickRow
       label="Where it goes"
       name="destination"
       :choices="shop?.choices.destinations ?? []"
       :model-value="post.destination"
       @update:model-value="send"
     />
-    <ClassChecks v-if="first" :key="first.id" :result="first" first />
-    <dl v-else class="readings">
-      <ReadingRow v-for="r in post.readings" :key="r.id" :reading="r" />
-    </dl>
-    <NoteList :notes="post.notes" />
+    <template v-if="view === 'piece'">
+      <ClassChecks v-if="first" :key="first.id" :result="first" first />
+      <dl v-else class="readings">
+        <ReadingRow v-for="r in post.readings" :key="r.id" :reading="r" />
+      </dl>
+      <p v-if="post.postage.each" class="postage" data-test="postage">
+        Postage <strong>{{ post.postage.each }}</strong> each, <strong>{{ post.postage.total }}</strong> for
+        all
+      </p>
+      <NoteList :notes="[...post.notes, ...post.postage.notes]" />
+    </template>
+    <template v-else>
+      <dl class="readings">
+        <ReadingRow v-for="r in rows" :key="r.id" :reading="r" />
+      </dl>
+      <p v-if="view === 'belt'" :class="`tone-${post.beam.tone}`" class="verdict" data-test="belt-verdict">
+        {{ post.beam.sentence }}
+      </p>
+      <ThingList v-else :job="job" :at="at" @pick="at = $event" />
+    </template>
     <template #below>
+      <RemedyList
+        v-if="post.remedies.length"
+        :remedies="post.remedies"
+        @apply="job.tell('post.remedy', $event)"
+      />
+      <EverywhereTable :places="post.everywhere" @choose="send" />
+      <div class="two">
+        <MeasurePanel :job="job" :measured="post.measured" :weights="post.weights" />
+        <PieceOptions :job="job" :cautions="post.cautions" />
+      </div>
+      <section v-if="post.gauge" class="gauge" aria-label="Thickness gauge">
+        <h2>Thickness gauge for a {{ post.gauge.class }}</h2>
+        <p :class="{ 'tone-care': !post.gauge.ok }" data-test="gauge-text">{{ post.gauge.text }}</p>
+        <router-link :to="`/jobs/${job.id}/gauge`" data-test="to-gauge">Draw it at its true size</router-link>
+      </section>
       <ClassChecks v-for="c in others" :key="c.id" :result="c" />
       <p v-if="post.source" class="soft source">{{ post.source }}</p>
     </template>
@@ -54,9 +128,35 @@ function send(destination: string) {
   margin: 0;
   display: grid;
   gap: 6px;
-  --numbers: 190px;
+  --numbers: 150px;
+}
+.postage {
+  font-size: 18px;
+}
+.verdict {
+  font-size: 18px;
+  font-weight: 600;
 }
 .source {
   font-size: 14px;
+}
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(380px, 1fr));
+  gap: 18px 48px;
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+}
+.gauge {
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+  display: grid;
+  gap: 6px;
+  max-width: 900px;
+}
+@media (max-width: 820px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

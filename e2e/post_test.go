@@ -1,0 +1,191 @@
+package e2e
+
+import (
+	"os"
+	"path/filepath"
+	"strings"
+	"testing"
+)
+
+// A plain letter, the square that pays a surcharge and is saved by a rectangle,
+// and a large letter in the United Kingdom.
+func TestPostOfPlainSquareAndLarge(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.station("Meteor-night invitation", "post")
+	w.see(test("headline"), "By the published limits it goes as a letter.")
+	w.see(test("class-letter")+" "+test("check-thickness")+" "+test("limit"), "0.007 to 1/4")
+	w.see(test("postage"), "Postage $1.00 each, $40.00 for all")
+	w.see(test("notes"), "These prices are an example, made up")
+	w.see(test("place-uk-inland"), "letter")
+	w.see(test("place-germany-home"), "large letter")
+	w.see(test("place-hand"), "by hand")
+
+	w.station("Meteor-night thanks, square", "post")
+	w.see(test("headline"), "Square, so as a letter it pays the surcharge")
+	w.click(test("remedy-rectangle") + " button")
+	w.see(test("headline"), "By the published limits it goes as a letter.")
+	w.saved()
+	w.click(test("undo"))
+	w.see(test("headline"), "Square, so as a letter it pays the surcharge")
+	w.click(test("place-uk-inland") + " button")
+	w.see(test("headline"), "By the published limits it goes as a letter.")
+
+	w.station("Moon-watch invitation, brass and knot", "post")
+	w.choose("pick-destination", "United Kingdom")
+	w.see(test("headline"), "it goes as a large letter: too thick by ≈ 3/32 in for a letter")
+	w.see(test("class-large-letter")+" "+test("check-thickness")+" "+test("limit"), "to ≈ 63/64")
+	w.station("Meteor-night invitation", "post")
+	w.choose("pick-address", "along the short edge")
+	w.choose("pick-destination", "United States, home post")
+	w.see(test("headline"), "With the address along its short edge it pays the surcharge as a letter")
+	w.click(test("remedy-address") + " button")
+	w.see(test("headline"), "By the published limits it goes as a letter.")
+	w.quiet()
+}
+
+// A thick card: what makes it so is seen, left off with one act, and taken back
+// with one.
+func TestThickCardWithRemedies(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.station("Moon-watch invitation, brass and knot", "post")
+	w.see(test("headline"), "it goes as a large envelope: too thick by 0.036 in for a letter")
+	w.pick("post-view-relief")
+	w.see(test("reading-max"), "≈ 17/64")
+	w.see("dl.readings", "“Ribbon” and “Ribbon knot” lie on each other")
+	w.see(test("remedy-leave:letter"), "Leave off “Ribbon knot”")
+	w.click(test("remedy-leave:letter") + " button")
+	w.see(test("headline"), "As a letter it pays the surcharge")
+	w.see(test("reading-max"), "≈ 3/16")
+	w.click(test("undo"))
+	w.see(test("headline"), "too thick by 0.036 in")
+
+	// Dragged off the moon panel the knot lies lower; the drag is one act.
+	w.click(test("thing-4"))
+	was := w.value("field-parts.4.x")
+	w.drag(test("relief-4"), -60, 10)
+	w.waitFor("the knot to move", func() (string, bool) {
+		now := w.value("field-parts.4.x")
+		return now, now != was
+	})
+	w.see(test("notes")+", "+test("headline"), "")
+	w.saved()
+	w.click(test("undo"))
+	w.waitFor("the knot to be back", func() (string, bool) {
+		now := w.value("field-parts.4.x")
+		return now, now == was
+	})
+	w.fill("field-parts.4.x", "9")
+	w.see("#about-parts\\.4\\.x", "lies wholly off the face")
+	w.fill("field-parts.4.x", "1")
+	w.fill("field-parts.4.grams", "-2")
+	w.see("#about-parts\\.4\\.grams", "cannot be below nothing")
+
+	w.choose("pick-thing", "Sound module")
+	w.see(test("caution-text-coin"), "Button batteries are dangerous")
+	w.pick("post-view-belt")
+	w.see(test("belt-verdict"), "")
+	w.see(test("reading-pull"), "lb")
+	for _, part := range []string{"stiffest", "pull"} {
+		if _, err := w.Element("[data-part=" + part + "]"); err != nil {
+			t.Errorf("%s is not drawn: %v", part, err)
+		}
+	}
+	w.saved()
+	w.goTo(at + "card")
+	w.see(test("ticket-post"), "")
+	w.quiet()
+}
+
+// A reading of the caliper is taken into the job and decides; one that fails
+// leaves the last good one.
+func TestCaliperReading(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.station("Meteor-night invitation", "post")
+	w.click(test("take-caliper"))
+	w.see(test("measured-thickness"), "-4 %")
+	w.see(test("class-letter")+" "+test("check-thickness"), "0.0")
+	w.click(test("tare"))
+	w.see(test("device-said"), "The scale reads 0 g.")
+	w.click(test("take-scale"))
+	w.see(test("measured-weight"), "+2 %")
+	w.fill("field-post.thickness", "5/16")
+	w.see(test("headline"), "large envelope")
+	w.fill("field-post.thickness", "")
+	w.see(test("headline"), "it goes as a letter")
+	w.quiet()
+
+	bad := start(t, t.TempDir(), "127.0.0.1:0", "--devices", "rubbish")
+	w = open(t, bad, "/")
+	w.station("Meteor-night invitation", "post")
+	w.click(test("take-caliper"))
+	w.see(test("device-said"), "sends something that is no reading")
+	w.see(test("measured-thickness"), "–")
+	w.quiet()
+}
+
+// A rulebook is copied, a limit of it edited, refused with its line when it
+// makes no sense, and judged by; and the gauge is printed at its true size.
+func TestRulesAndGauge(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.station("Meteor-night invitation", "post")
+	w.click(test("to-gauge"))
+	w.see(test("gauge-text"), "From stiff card of 8 5/16 × 3 cut a slot of 6 5/16 × 1/4: along from 1 to 7 5/16, across from 1 3/8 to 1 5/8.")
+	const pixel = 25.4 / 96
+	for selector, want := range map[string]float64{"[data-part=slot]": 6.3125 * 25.4, test("check-bar") + " path": 100} {
+		if got := w.MustElement(selector).MustEval(`() => this.getBBox().width * this.getScreenCTM().a`).Num() * pixel; got < want-.1 || got > want+.1 {
+			t.Errorf("%s prints %.2f mm wide, want %.2f", selector, got, want)
+		}
+	}
+	w.fill("field-post.gaugeWidth", "6")
+	w.see(test("gauge-text"), "The piece of card is too short")
+
+	w.goTo("/rules")
+	w.see(test("rules-title"), "United States, home post")
+	w.see(test("rules-letter"), "6 1/8 in")
+	w.click(test("copy-rules"))
+	w.see(test("rules-title"), "United States, home post, my copy")
+	w.shopFill("rulebooks.0.classes.1.limits.0.max", "6")
+	w.waitFor("the limit to have its unit", func() (string, bool) {
+		now := w.value("shop-rulebooks.0.classes.1.limits.0.max")
+		return now, now == "6 in"
+	})
+	w.shopFill("rulebooks.0.classes.1.limits.0.max", "2 in")
+	w.see(test("rules-refused"), "the least, 5 in, is more than the most, 2 in")
+	w.click(test("read-rules"))
+	w.fill("rules-text", "{\n \"id\": \"x\",\n \"tide\": 3}")
+	w.click(test("rules-take"))
+	w.see(test("rules-refused"), "line 3: no rulebook has a field \"tide\"")
+	w.quietBut("422")
+	w.goTo(at + "post")
+	w.choose("pick-destination", "United States, home post, my copy")
+	w.see(test("headline"), "it goes as a large envelope: too long by")
+	w.saved()
+}
+
+// shopFill types into a field of the shop and leaves it.
+func (w *window) shopFill(path, text string) {
+	w.t.Helper()
+	w.fill("shop-"+path, text)
+	w.MustElement(test("shop-" + path)).MustEval(`() => this.blur()`)
+}
+
+// Every picture of the README is there.
+func TestPicturesAreThere(t *testing.T) {
+	readme, err := os.ReadFile(filepath.Join("..", "README.md"))
+	if err != nil {
+		t.Fatal(err)
+	}
+	list, err := filepath.Glob(filepath.Join("..", "docs", "screenshots", "*.png"))
+	if err != nil || len(list) == 0 || len(list) >= 20 {
+		t.Fatalf("%d pictures, %v", len(list), err)
+	}
+	for _, file := range list {
+		if name := filepath.Base(file); !strings.Contains(string(readme), name) {
+			t.Errorf("the README does not show %s", name)
+		}
+	}
+}

@@ -1,0 +1,274 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+
+import { api, sentenceOf, type RulebookFile, type RulePage } from '../api/client'
+import BrandMark from '../counter/BrandMark.vue'
+import UnitSwitch from '../counter/UnitSwitch.vue'
+import NoteList from '../fields/NoteList.vue'
+import PickRow from '../fields/PickRow.vue'
+import { useShop } from '../job/useShop'
+import ShelfField from '../shelf/ShelfField.vue'
+import RateTable from './RateTable.vue'
+import RuleTable from './RuleTable.vue'
+
+/** Every rulebook as a page to read; one's own can be edited, read in and written out. */
+const { shop, refused, load, save } = useShop()
+const pages = ref<RulePage[]>([])
+const failure = ref('')
+const at = ref('us-domestic')
+const page = computed(() => pages.value.find((p) => p.id === at.value) ?? pages.value[0])
+const choices = computed(() =>
+  pages.value.map((p) => ({
+    id: p.id,
+    name: p.title + (p.own >= 0 ? ', your own' : '') + (p.off ? ', put away' : ''),
+  })),
+)
+const path = (name: string) => `rulebooks.${page.value?.own ?? 0}.${name}`
+
+async function read() {
+  const { data, error } = await api.GET('/api/rulebooks')
+  if (data) pages.value = data
+  else failure.value = sentenceOf(error)
+}
+
+onMounted(async () => {
+  await load()
+  await read()
+})
+watch(() => shop.value?.version, read)
+
+async function take(file: RulebookFile) {
+  const now = shop.value?.shop.rulebooks ?? []
+  const known = new Set(pages.value.map((p) => p.id))
+  let id = file.id
+  for (let n = 1; known.has(id); n++) id = `${file.id.replace(/-own-\d+$/, '')}-own-${n}`
+  if (await save({ rulebooks: [...now, { file: { ...file, id } }] })) at.value = id
+}
+
+function copy() {
+  const p = page.value
+  if (p) void take({ ...p.file, service: `${p.file.service}, my copy` })
+}
+
+function setOff(off: boolean) {
+  const own = page.value?.own ?? -1
+  const now = shop.value?.shop.rulebooks ?? []
+  void save({ rulebooks: now.map((b, i) => (i === own ? { ...b, off } : b)) })
+}
+
+function writeOut() {
+  const p = page.value
+  if (!p) return
+  const url = URL.createObjectURL(
+    new Blob([JSON.stringify(p.file, null, 2) + '\n'], { type: 'application/json' }),
+  )
+  const link = document.createElement('a')
+  link.href = url
+  link.download = `rulebook-${p.id}.json`
+  link.click()
+  URL.revokeObjectURL(url)
+}
+
+const typed = ref('')
+const reading = ref(false)
+
+async function readIn(text: string) {
+  failure.value = ''
+  const { data, error } = await api.POST('/api/rulebooks', { body: { text } })
+  if (!data) {
+    failure.value = error?.errors?.[0]?.message ?? sentenceOf(error)
+    return
+  }
+  typed.value = ''
+  reading.value = false
+  await take(data)
+}
+
+async function pickFile(event: Event) {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (file) typed.value = await file.text()
+}
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <BrandMark />
+      <router-link to="/">Jobs</router-link>
+      <router-link to="/shelf">Shelf</router-link>
+      <span class="unit"><UnitSwitch /></span>
+    </header>
+    <main v-if="page">
+      <h1>What the posts say</h1>
+      <p class="soft lead">
+        As published around 2025, and still to be verified: hold what you rely on against your own post's
+        words. An empty limit is not known; it does not mean that there is none.
+      </p>
+      <p v-if="failure" role="alert" class="tone-trouble" data-test="rules-refused">{{ failure }}</p>
+      <p v-for="(message, p) in refused" :key="p" class="tone-trouble" role="alert" data-test="rules-refused">
+        {{ message }}
+      </p>
+      <div class="bar">
+        <PickRow v-model="at" label="Rulebook" name="rulebook" :choices="choices" class="which" />
+        <v-btn variant="outlined" data-test="copy-rules" @click="copy">Copy and edit</v-btn>
+        <v-btn variant="outlined" data-test="write-rules" @click="writeOut">Write to a file</v-btn>
+        <v-btn variant="outlined" data-test="read-rules" @click="reading = !reading">Read from a file</v-btn>
+        <v-btn v-if="page.own >= 0" variant="outlined" data-test="rules-off" @click="setOff(!page.off)">{{
+          page.off ? 'Take it up again' : 'Put it away'
+        }}</v-btn>
+      </div>
+      <form v-if="reading" class="reading" @submit.prevent="readIn(typed)">
+        <input
+          type="file"
+          accept=".json,application/json"
+          aria-label="File of a rulebook"
+          @change="pickFile"
+        />
+        <textarea
+          v-model="typed"
+          rows="8"
+          spellcheck="false"
+          aria-label="Rulebook as JSON"
+          data-test="rules-text"
+          placeholder="or lay the text of a rulebook here"
+        />
+        <p class="soft">
+          The form of these files: <a href="/api/rulebooks/schema.json" target="_blank">JSON schema</a>
+        </p>
+        <v-btn type="submit" variant="flat" color="secondary" data-test="rules-take" :disabled="!typed"
+          >Read it</v-btn
+        >
+      </form>
+
+      <h2 data-test="rules-title">{{ page.title }}</h2>
+      <dl v-if="page.own >= 0" class="about edit">
+        <dt>region</dt>
+        <dd><ShelfField :path="path('region')" label="Region" /></dd>
+        <dt>service</dt>
+        <dd><ShelfField :path="path('service')" label="Service" /></dd>
+        <dt>source</dt>
+        <dd><ShelfField :path="path('source')" label="Source" placeholder="not known" /></dd>
+        <dt>in effect</dt>
+        <dd><ShelfField :path="path('published')" label="In effect since" placeholder="not known" /></dd>
+        <dt>last checked</dt>
+        <dd><ShelfField :path="path('lastChecked')" label="Last checked" placeholder="as 2026-11-24" /></dd>
+        <dt>how sure</dt>
+        <dd><ShelfField :path="path('confidence')" label="How sure" /></dd>
+      </dl>
+      <dl v-else class="about">
+        <dt>source</dt>
+        <dd>{{ page.source }}</dd>
+        <dt>in effect</dt>
+        <dd>around {{ page.published }}</dd>
+        <dt>last checked</dt>
+        <dd>{{ page.lastChecked || 'by nobody here yet' }}</dd>
+        <dt>how sure</dt>
+        <dd>{{ page.confidence }}</dd>
+      </dl>
+      <NoteList :notes="page.notes" />
+      <section v-for="c in page.classes" :key="c.name" class="class" :data-test="`rules-${c.name}`">
+        <h3>
+          {{ c.name }} <small v-if="c.over" class="soft">{{ c.over }}</small>
+        </h3>
+        <RuleTable :lines="c.rows" />
+        <template v-if="c.costly.length">
+          <p>
+            Pays <strong>{{ c.surcharge }}</strong> unless
+          </p>
+          <RuleTable :lines="c.costly" />
+        </template>
+      </section>
+      <RateTable :rulebook="page.id" :classes="page.file.classes" />
+    </main>
+    <p v-else-if="failure" role="alert" class="tone-trouble">{{ failure }}</p>
+    <p v-else class="soft" aria-busy="true">Opening the books…</p>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  padding: 14px 40px 40px;
+}
+header {
+  display: flex;
+  gap: 24px;
+  align-items: center;
+}
+.unit {
+  margin-left: auto;
+}
+main {
+  display: grid;
+  gap: 12px;
+  max-width: 1000px;
+  padding-top: 14px;
+}
+.lead {
+  max-width: 760px;
+}
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.which {
+  min-width: 420px;
+  margin-right: 12px;
+}
+.reading {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  border-left: 4px solid var(--kraft-deep);
+  padding-left: 14px;
+}
+textarea {
+  width: 100%;
+  font: 14px/1.4 monospace;
+  color: inherit;
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  padding: 8px;
+}
+.about {
+  display: grid;
+  grid-template-columns: 110px 1fr;
+  gap: 2px 16px;
+  margin: 0;
+}
+.about dt {
+  color: var(--soft);
+}
+.about dd {
+  margin: 0;
+}
+.edit :deep(input) {
+  width: min(100%, 520px);
+  text-align: left;
+}
+.class {
+  border-top: 1px solid var(--line);
+  padding-top: 10px;
+  display: grid;
+  gap: 6px;
+}
+h3 {
+  font-size: 20px;
+}
+h3::first-letter {
+  text-transform: uppercase;
+}
+small {
+  font-size: 15px;
+  font-weight: 400;
+}
+@media (max-width: 700px) {
+  .page {
+    padding: 12px 16px;
+  }
+  .which {
+    min-width: 0;
+  }
+}
+</style>
