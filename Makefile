@@ -40,7 +40,7 @@ test: lint unit e2e ## vet, linters, types, build, unit tests with the race dete
 	@echo "All of it holds."
 
 lint: $(STAMP)/npm $(STAMP)/ui
-	@test -z "$$(gofmt -l cmd core demo e2e format server store)" || { echo "These files want gofmt:"; gofmt -l cmd core demo e2e format server store; exit 1; }
+	@test -z "$$(gofmt -l cmd core demo device e2e format server store)" || { echo "These files want gofmt:"; gofmt -l cmd core demo device e2e format server store; exit 1; }
 	go vet ./...
 	go tool -modfile=tools/go.mod staticcheck ./...
 	cd ui && npm run --silent lint && npm run --silent check
@@ -61,7 +61,7 @@ types: $(STAMP)/npm ## make the front end's types anew from the server's documen
 
 unit: $(STAMP)/ui
 	@command -v gcc >/dev/null || { echo "gcc is missing; the race detector needs it: install gcc (Debian: apt-get install gcc libc6-dev)."; exit 1; }
-	CGO_ENABLED=1 go test -race ./cmd/... ./core/... ./demo/... ./format/... ./server/... ./store/...
+	CGO_ENABLED=1 go test -race ./cmd/... ./core/... ./demo/... ./device/... ./format/... ./server/... ./store/...
 
 chromium:
 	@if ! command -v chromium >/dev/null && [ -z "$$CHROMIUM" ]; then \
@@ -81,7 +81,7 @@ bench: $(BIN) chromium ## the figures of docs/performance.md
 	YELLOW_PARCEL=$(abspath $(BIN)) FIGURES=1 go test -count=1 -v -run TestFigures ./e2e
 
 format: $(STAMP)/npm ## format all code
-	gofmt -w cmd core demo e2e format server store
+	gofmt -w cmd core demo device e2e format server store
 	cd ui && npm run --silent format
 
 clean: ## remove what was built; data stays

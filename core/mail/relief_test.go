@@ -23,7 +23,6 @@ func disc(x, y, r, caliper float64) Part {
 }
 
 func draping(p Part) Part { p.Draping = true; return p }
-func free(p Part) Part    { p.Free = true; return p }
 
 func TestRelief(t *testing.T) {
 	base := rect(0, 0, 100, 60, 1)

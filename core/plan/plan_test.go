@@ -302,6 +302,7 @@ func TestRoomsImportInOneDirection(t *testing.T) {
 		{"core/measure", []string{"yellowparcel/"}},
 		{"core/...", []string{"net/http", "database/sql", "modernc.org", "github.com/jmoiron", "github.com/go-chi", "github.com/danielgtaylor", "yellowparcel/demo", "yellowparcel/store", "yellowparcel/server", "yellowparcel/cmd"}},
 		{"demo", []string{"net/http", "database/sql", "yellowparcel/store", "yellowparcel/server"}},
+		{"device", []string{"net/http", "database/sql", "yellowparcel/store", "yellowparcel/server", "yellowparcel/demo"}},
 		{"store", []string{"net/http", "yellowparcel/demo", "yellowparcel/server"}},
 		{"server", []string{"yellowparcel/cmd"}},
 	}

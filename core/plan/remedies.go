@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
-	"strings"
 
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
@@ -101,108 +100,6 @@ func (m maker) upTo(v mail.Verdict, now posted) (list []mail.ClassResult) {
 		}
 	}
 	return list
-}
-
-// leaveOff finds, for every class that would be cheaper, the smallest set of
-// things without which the piece goes as it.
-func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy) {
-	e := m.closed(c)
-	fixed := (e.thickness - m.thick.Used).Millimetres()
-	if m.thick.Measured || m.job.Post.Measured.Thickness > 0 || m.job.Post.Measured.Grams > 0 {
-		return nil // what was measured says nothing of the parts one by one
-	}
-	_, grams := m.weights(e)
-	seen := map[string]bool{}
-	for _, r := range m.upTo(v, now) {
-		broken := brokenMeasures(r)
-		thick, parts := 1e9, 1e9
-		for _, l := range r.Checks {
-			if l.Max == nil {
-				continue
-			}
-			switch l.Measure {
-			case mail.Thickness:
-				thick = measure.Length(*l.Max).Millimetres() - fixed
-			case mail.Weight:
-				// What the parts may weigh, without envelope and closure, and the adhesive
-				// that goes with them.
-				parts = float64(*l.Max)/(1+glueShare) - (grams/(1+glueShare) - m.partGrams()) - m.closure().Grams
-			}
-		}
-		_, tooThick := broken[mail.Thickness]
-		_, tooHeavy := broken[mail.Weight]
-		_, lumpy := broken[mail.Lump]
-		var off mail.Removal
-		ok := false
-		switch {
-		case tooThick || tooHeavy:
-			off, ok = m.relief.LeaveOff(thick, parts)
-		case lumpy:
-			off, ok = m.smoothed(measure.Length(*broken[mail.Lump].Max).Millimetres())
-		}
-		if !ok || len(off.Parts) == 0 {
-			continue
-		}
-		names, key := []string{}, fmt.Sprint(off.Parts)
-		var places []int
-		weight := 0.0
-		for _, i := range off.Parts {
-			names = append(names, "“"+m.relief.Parts[i].Name+"”")
-			places = append(places, m.pieces[i])
-			weight += m.relief.Parts[i].Grams
-		}
-		if seen[key] {
-			continue
-		}
-		seen[key] = true
-		left := m.relief.Without(off.Parts)
-		text := fmt.Sprintf("Saves %s of thickness and %s.", m.fine().Show(max(0, nm(m.relief.Max-left))), m.fineWeight(weight))
-		if !off.Proven {
-			text += " Not proven to be the least that does."
-		}
-		list = append(list, remedy{
-			id: "leave:" + r.Class.ID, title: "Leave off " + joinAnd(names), text: text, touched: len(places), area: off.Area, unproven: !off.Proven,
-			change: func(j *Job) {
-				j.Parts = slices.DeleteFunc(j.Parts, func(p Part) bool {
-					return slices.ContainsFunc(places, func(i int) bool { return m.job.Parts[i].ID == p.ID && p.Thing != nil })
-				})
-			},
-		})
-	}
-	return list
-}
-
-// partGrams is what the parts of the relief weigh together.
-func (m maker) partGrams() (sum float64) {
-	for _, p := range m.relief.Parts {
-		sum += p.Grams
-	}
-	return sum
-}
-
-// smoothed leaves off what rises most, one thing after the other, until nothing
-// rises more than a limit within an inch.
-func (m maker) smoothed(limit float64) (off mail.Removal, ok bool) {
-	r, places := m.relief, make([]int, len(m.relief.Parts))
-	for i := range places {
-		places[i] = i
-	}
-	for {
-		rise, part := r.Lump(lumpWithin)
-		if rise <= limit+1e-9 {
-			// One thing alone is the least that can be left off.
-			off.Proven = len(off.Parts) == 1
-			return off, true
-		}
-		if !r.Parts[part].Free {
-			return off, false
-		}
-		p := r.Parts[part]
-		off.Parts = append(off.Parts, places[part])
-		off.Area += (p.X1 - p.X0) * (p.Y1 - p.Y0)
-		places = slices.Delete(slices.Clone(places), part, part+1)
-		r = mail.NewRelief(slices.Concat(r.Parts[:part], r.Parts[part+1:]))
-	}
 }
 
 // flatter takes thinner foam, or none.
@@ -403,63 +300,4 @@ func (m maker) atTheCounter(_ candidate, v mail.Verdict, now posted) (list []rem
 		past = past || k.Class.ID == r.Class.ID
 	}
 	return list
-}
-
-// mostRemedies is how many are told.
-const mostRemedies = 8
-
-func (m maker) remedyPlans(c candidate, all []candidate, v mail.Verdict) []RemedyPlan {
-	list := []RemedyPlan{}
-	for _, r := range m.remedies(c, all, v) {
-		if len(list) == mostRemedies {
-			break
-		}
-		list = append(list, RemedyPlan{ID: r.id, Title: r.title, Text: r.text, Short: r.post.short, Tone: r.post.tone, Proven: !r.unproven, Possible: true})
-	}
-	if why := m.noRectangle(v); why != "" {
-		list = append(list, RemedyPlan{ID: "no-rectangle", Title: "No rectangle helps", Text: why, Short: m.forecast(v).short, Tone: Care})
-	}
-	return list
-}
-
-// noRectangle says why no rectangle saves the surcharge for the shape.
-func (m maker) noRectangle(v mail.Verdict) string {
-	r, taken := v.Result()
-	if !taken || m.job.Envelope.Mailable || m.job.Post.AddressShort {
-		return ""
-	}
-	broken := brokenMeasures(r)
-	_, a := broken[mail.AddressAspect]
-	if _, b := broken[mail.Aspect]; !a && !b {
-		return ""
-	}
-	need := m.thick.Used + m.job.Envelope.Ease
-	rect := v.Rulebook.Enveloped().PlainRectangle(m.outer().Width+need, m.outer().Height+need, m.thick.Used, m.style.Tick, m.style.Tick)
-	if rect.OK {
-		return ""
-	}
-	return fmt.Sprintf("One of the right shape round this card would be over the limit for %s: the surcharge stays, or the card gets smaller.", measureNames[rect.Why])
-}
-
-// applyRemedy changes the job as one of its remedies says.
-func applyRemedy(job Job, shop Shop, e Edit) (Job, error) {
-	if e.Text == nil {
-		return job, refuse("There is no remedy to apply: choose one of the list.")
-	}
-	m := newMaker(job, shop)
-	book, ok := m.book()
-	if !ok {
-		return job, refuse("Given by hand it needs no remedy.")
-	}
-	_, made := m.diamond()
-	all := m.candidates(made)
-	c := m.choose(all)
-	for _, r := range m.remedies(c, all, m.verdictOf(book, m.piece(m.closed(c)))) {
-		if r.id == *e.Text {
-			job = job.clone()
-			r.change(&job)
-			return job, nil
-		}
-	}
-	return job, refuse("The remedy “%s” no longer belongs to this piece: look at the list again.", clip(strings.TrimSpace(*e.Text)))
 }

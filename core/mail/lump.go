@@ -1,0 +1,69 @@
+package mail
+
+import (
+	"math"
+	"math/bits"
+)
+
+// Lump is the greatest rise of a part over any place of the face within a
+// distance, in millimetres, and the part that rises.
+func (r Relief) Lump(within float64) (rise float64, part int) {
+	tops := make([]float64, len(r.Parts)) // of what of each part is seen from above
+	for _, c := range r.cells {
+		if i := 63 - bits.LeadingZeros64(c.chain); i >= 0 {
+			tops[i] = math.Max(tops[i], c.height)
+		}
+	}
+	for i, p := range r.Parts {
+		if tops[i]-r.Min <= rise {
+			continue
+		}
+		for _, s := range r.across {
+			if s.from > p.X1+within || s.to < p.X0-within {
+				continue
+			}
+			for _, run := range s.runs {
+				c := r.cells[run.cell]
+				if c.parts&1 != 0 && tops[i]-c.height > rise && p.far(s, run) <= within {
+					rise, part = tops[i]-c.height, i
+				}
+			}
+		}
+	}
+	return rise, part
+}
+
+// far is how far a run of a strip lies from a part.
+func (p Part) far(s slab, n run) float64 {
+	if !p.Disc {
+		return math.Hypot(math.Max(0, math.Max(s.from-p.X1, p.X0-s.to)), math.Max(0, math.Max(n.from-p.Y1, p.Y0-n.to)))
+	}
+	cx, cy, r := (p.X0+p.X1)/2, (p.Y0+p.Y1)/2, (p.X1-p.X0)/2
+	x, y := math.Min(s.to, math.Max(s.from, cx)), math.Min(n.to, math.Max(n.from, cy))
+	return math.Max(0, math.Hypot(x-cx, y-cy)-r)
+}
+
+// Uneven is the greatest height less the least of what lies in a box, for
+// instance an inch in from the edges of an envelope; outside the card it is
+// nothing high.
+func (r Relief) Uneven(x0, y0, x1, y1 float64) float64 {
+	low, high := math.Inf(1), 0.0
+	if f := r.Parts[0]; x0 < f.X0-touch || y0 < f.Y0-touch || x1 > f.X1+touch || y1 > f.Y1+touch {
+		low = 0
+	}
+	for _, s := range r.across {
+		if s.to <= x0+touch || s.from >= x1-touch {
+			continue
+		}
+		for _, n := range s.runs {
+			if n.to > y0+touch && n.from < y1-touch {
+				h := r.cells[n.cell].height
+				low, high = math.Min(low, h), math.Max(high, h)
+			}
+		}
+	}
+	if high == 0 {
+		return 0
+	}
+	return high - low
+}
