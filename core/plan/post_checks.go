@@ -164,7 +164,11 @@ func (m maker) amount(of mail.Measure, v float64, withUnit bool) string {
 
 func (m maker) weight(g float64) string {
 	if m.style.Unit == measure.Millimetres {
-		return strings.Replace(fmt.Sprintf("%.0f g", g), "-", "−", 1)
+		digits := 1
+		if math.Abs(g-math.Round(g)) < 0.05 || math.Abs(g) >= 1000 {
+			digits = 0
+		}
+		return strings.Replace(fmt.Sprintf("%.*f g", digits, g), "-", "−", 1)
 	}
 	return strings.Replace(fmt.Sprintf("%.1f oz", g/ounce), "-", "−", 1)
 }

@@ -123,6 +123,9 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 	clasp := demo.Jobs()[1]
 	clasp.Post.Closure = "clasp"
 	cards["clasp"] = clasp
+	sharp, _ := moon(t)
+	sharp.Envelope.Stock = "copy-80"
+	cards["sharp"] = sharp
 	heavy := demo.Jobs()[1]
 	heavy.Parts = slices.Clone(heavy.Parts)
 	heavy.Parts[0].Stock = "chipboard-2"
@@ -155,7 +158,7 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 			}
 		}
 	}
-	for _, want := range []string{"leave", "foam", "stock", "shield", "address", "closure", "rectangle", "make", "hand", "class"} {
+	for _, want := range []string{"leave", "foam", "stock", "shield", "address", "closure", "rectangle", "make", "hand", "class", "envelope"} {
 		if !seen[want] {
 			t.Errorf("no card asked for %q: %v", want, seen)
 		}
@@ -297,6 +300,13 @@ func TestCautionsAndGauge(t *testing.T) {
 		if want := c.ID == paper.Sharp || c.ID == paper.Seeds; c.Set != want || c.Text == "" {
 			t.Errorf("%+v", c)
 		}
+	}
+	if n := notes(p.Post.Notes); !strings.Contains(n, "seal the flap along both its edges") || strings.Contains(n, "come through") {
+		t.Errorf("%s", n)
+	}
+	j.Envelope.Stock, j.Post.AddressShort = "copy-80", true
+	if n := notes(plan.Make(j, shop).Post.Notes); !strings.Contains(n, "Hard points come through paper as thin as copy 80 gsm") || !strings.Contains(n, "along the address it is") {
+		t.Errorf("%s", n)
 	}
 	if !strings.Contains(notes(p.Post.Notes), "is crushed by pressure: it wants a box") {
 		t.Errorf("%s", notes(p.Post.Notes))

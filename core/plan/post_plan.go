@@ -5,6 +5,7 @@ import (
 
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 )
 
 // PostPlan is the station Post.
@@ -163,6 +164,16 @@ func (m maker) pieceNotes(c candidate) (notes []Note) {
 			notes = append(notes, Note{Care, fmt.Sprintf("“%s” is crushed by pressure: it wants a box, even where a letter would take it.", p.Name)})
 		}
 	}
+	if m.pierces() {
+		stock, _ := m.shop.stock(m.job.Envelope.Stock)
+		notes = append(notes, Note{Care, fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", lower(stock.Name))})
+	}
+	if long, short := max(c.made.Width, c.made.Height), min(c.made.Width, c.made.Height); m.job.Post.AddressShort && !m.job.Post.Bare {
+		notes = append(notes, Note{Fine, fmt.Sprintf("Its longest edge is %s; along the address it is %s long, and machines go by that.", m.style.ShowUnit(long), m.style.ShowUnit(short))})
+	}
+	if _, posted := m.book(); posted && !m.job.Post.Bare {
+		notes = append(notes, Note{Fine, "For the post, seal the flap along both its edges: an open corner catches."})
+	}
 	if over := m.overhang(); over.Width > m.job.Card.OverWidth || over.Height > m.job.Card.OverHeight {
 		size := m.outer()
 		notes = append(notes, Note{Fine, fmt.Sprintf("What sticks out past the edge makes the card %s: the envelope is sized for that.", m.by(size.Width, size.Height))})
@@ -175,6 +186,26 @@ func (m maker) pieceNotes(c candidate) (notes []Note) {
 		notes = append(notes, Note{Care, "The supports stand further apart than the piece is long: set them closer, and measure again."})
 	}
 	return notes
+}
+
+// thinEnvelope is the weight of paper, in gsm, under which a hard point comes
+// through.
+const thinEnvelope = 100
+
+// pierces reports whether something sharp lies bare in a thin envelope.
+func (m maker) pierces() bool {
+	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	for _, p := range m.job.Parts {
+		if p.Thing != nil && p.Thing.Over {
+			return false
+		}
+	}
+	for _, c := range m.cautions() {
+		if c.ID == paper.Sharp && c.Set {
+			return stock.GSM < thinEnvelope && !m.job.Post.Bare
+		}
+	}
+	return false
 }
 
 func (m maker) weightPlans(e closed) []WeightPlan {

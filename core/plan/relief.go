@@ -183,6 +183,6 @@ func (t Thing) onFace(name string, j Job) error {
 
 func reliefWords(r mail.Relief, m maker) string {
 	fine := m.fine()
-	return fmt.Sprintf("The face with everything on it, darker where it is thicker: %s %s at most, %s at least.",
+	return fmt.Sprintf("The face with everything on it, stronger coloured where it is thicker: %s %s at most, %s at least.",
 		fine.Show(measure.Round(r.Max*float64(measure.Millimetre))), fine.Unit, fine.Show(measure.Round(r.Min*float64(measure.Millimetre))))
 }

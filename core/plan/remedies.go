@@ -46,7 +46,7 @@ type remedy struct {
 func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 	now := m.forecast(v)
 	var list []remedy
-	for _, find := range []func(candidate, mail.Verdict, posted) []remedy{m.leaveOff, m.flatter, m.lighter, m.shielded, m.addressed, m.reclosed, m.rectangled, m.atTheCounter} {
+	for _, find := range []func(candidate, mail.Verdict, posted) []remedy{m.leaveOff, m.flatter, m.lighter, m.shielded, m.stronger, m.addressed, m.reclosed, m.rectangled, m.atTheCounter} {
 		list = append(list, find(c, v, now)...)
 	}
 	list = append(list, m.otherwiseMade(c, all, now)...)
@@ -201,6 +201,26 @@ func (m maker) shielded(_ candidate, v mail.Verdict, now posted) (list []remedy)
 		})
 	}
 	return list
+}
+
+// stronger takes a heavier envelope where a point would come through.
+func (m maker) stronger(_ candidate, _ mail.Verdict, _ posted) (list []remedy) {
+	if !m.pierces() {
+		return nil
+	}
+	best := paper.Stock{}
+	for _, s := range m.shop.Stocks {
+		if !s.Off && s.GSM >= thinEnvelope && s.GSM <= 170 && (s.Surface == "" || s.Surface == paper.Uncoated) && (best.ID == "" || s.GSM < best.GSM) {
+			best = s
+		}
+	}
+	if best.ID == "" {
+		return nil
+	}
+	return []remedy{{
+		id: "envelope:" + best.ID, title: "Make the envelope of " + lower(best.Name), text: "Strong enough that points stay inside.", anyway: true,
+		change: func(j *Job) { j.Envelope.Stock = best.ID },
+	}}
 }
 
 func (m maker) addressed(_ candidate, _ mail.Verdict, _ posted) []remedy {

@@ -13,9 +13,9 @@ const tall = 300
 const bar = 92 // pixels below for the pull
 
 const scale = computed(() =>
-  Math.min((wide.value - 40) / (props.beam.length * 1.15), tall / (props.beam.radius * 1.25)),
+  Math.min((wide.value - 40) / (props.beam.length * 1.15), (tall - 20) / (props.beam.radius * 1.2)),
 )
-const centre = computed(() => ({ x: wide.value / 2, y: 26 + props.beam.radius * scale.value }))
+const centre = computed(() => ({ x: wide.value / 2, y: 46 + props.beam.radius * scale.value }))
 
 /** A place along the piece, as an angle on the drum and a distance off it in pixels. */
 function place(mm: number, off: number) {
@@ -47,8 +47,8 @@ const rigid = computed(() => {
 const most = computed(() => Math.max(1.15, Math.min(3, props.beam.most * 1.05)))
 const pull = (share: number) => 20 + (Math.min(share, most.value) / most.value) * (wide.value - 40)
 const marks = [
-  { share: 5 / 40, text: 'easy' },
-  { share: 15 / 40, text: 'ask' },
+  { share: 5 / 40, text: 'easy to here' },
+  { share: 15 / 40, text: 'rigid from here' },
   { share: 1, text: 'belt' },
 ]
 </script>

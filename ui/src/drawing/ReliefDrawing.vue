@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import type { ReliefPlan } from '../api/client'
 import ScaleDrawing from './ScaleDrawing.vue'
 
-/** The face from above, darker where it is thicker, and two cuts through it; things can be dragged. */
+/** The face from above, stronger coloured where it is thicker, and two cuts through it; things can be dragged. */
 const props = defineProps<{ relief: ReliefPlan; unit: 'in' | 'mm'; tick: number; at: number }>()
 const emit = defineEmits<{ pick: [part: number]; move: [part: number, x: number, y: number, on: boolean] }>()
 
@@ -177,7 +177,7 @@ const hullDown = (points: { x: number; y: number }[], s: number) =>
       </g>
     </template>
     <template #legend>
-      <span>darker is higher; cuts are drawn {{ rise }} times as high as they are</span>
+      <span>the stronger the colour, the higher; cuts are drawn {{ rise }} times as high as they are</span>
     </template>
   </ScaleDrawing>
 </template>

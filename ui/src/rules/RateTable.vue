@@ -42,7 +42,9 @@ function begin() {
       </p>
       <p class="head">
         <ShelfField :path="`rates.${card.at}.name`" label="Name of the rate card" class="wide" />
-        <label>written down <ShelfField :path="`rates.${card.at}.dated`" label="Written down on" /></label>
+        <label
+          >written down <ShelfField :path="`rates.${card.at}.dated`" label="Written down on" class="day"
+        /></label>
         <label>currency <ShelfField :path="`rates.${card.at}.currency`" label="Currency" /></label>
         <v-btn
           v-if="card.card.example"
@@ -145,6 +147,9 @@ function begin() {
 .wide {
   width: 300px;
   text-align: left;
+}
+.day {
+  width: 126px;
 }
 .list {
   max-width: 640px;

@@ -52,7 +52,12 @@ function mark(c: CheckPlan) {
           </th>
           <td class="number" data-test="measured">{{ c.measured }}</td>
           <td data-test="limit">{{ c.limit }}</td>
-          <td :class="mark(c).tone" data-test="margin">{{ c.margin }}</td>
+          <td :class="mark(c).tone" data-test="margin">
+            {{ c.margin }}
+            <small v-if="c.worst !== c.margin" class="worst soft" data-test="worst"
+              >at worst {{ c.worst }}</small
+            >
+          </td>
           <td class="gauge"><LimitGauge v-if="c.margin" :gauge="c.gauge" :ok="c.ok" /></td>
         </tr>
       </tbody>
@@ -102,6 +107,10 @@ th.words::first-letter {
 .number {
   font-size: 20px;
   font-weight: 650;
+}
+.worst {
+  display: block;
+  font-size: 12px;
 }
 .gauge {
   width: 96px;
