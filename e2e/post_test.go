@@ -166,6 +166,71 @@ func TestRulesAndGauge(t *testing.T) {
 	w.saved()
 }
 
+// A price is written down and counted with; a droop at home scales the pull; a
+// bare card goes as a postcard; the heap goes back to the Card station.
+func TestPriceDroopBareAndHeap(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.goTo("/rules")
+	w.see(test("rules-title"), "United States, home post")
+	w.shopFill("rates.0.rates.1.price", "dear")
+	w.see(test("rules-refused"), "is not a price")
+	w.shopFill("rates.0.rates.1.price", "$1,25")
+	w.waitFor("the price to be read", func() (string, bool) {
+		now := w.value("shop-rates.0.rates.1.price")
+		return now, now == "1.25"
+	})
+	w.choose("pick-rulebook", "Canada, home post")
+	w.see(test("rules-standard letter"), "square")
+	w.click(test("begin-rates"))
+	w.see(test("rate"), "")
+	w.quietBut("422")
+
+	at := w.station("Meteor-night invitation", "post")
+	w.see(test("postage"), "Postage $1.25 each, $50.00 for all")
+	w.pick("post-view-belt")
+	w.see("dl.readings", "about; it may be from")
+	was := w.text(test("reading-pull"))
+	w.click("details:has(" + test("field-post.droop") + ") summary")
+	w.fill("field-post.overhang", "100 mm")
+	w.fill("field-post.droop", "1 mm")
+	w.see("dl.readings", "as measured at home")
+	if now := w.text(test("reading-pull")); now == was {
+		t.Errorf("the pull stays %s", now)
+	}
+	w.fill("field-post.droop", "60 mm")
+	w.pick("post-view-piece")
+	w.see(test("notes"), "between 1 mm and a quarter of the overhang")
+	w.fill("field-post.grams", "-3")
+	w.see("#about-post\\.grams", "cannot be below nothing")
+	w.saved()
+
+	w.goTo(at + "card")
+	w.pick("fold-flat")
+	w.fill("field-card.width", "6")
+	w.fill("field-card.height", "4")
+	w.see(test("ticket-card"), "6 × 4")
+	w.saved()
+	w.goTo(at + "layers")
+	w.click(test("remove-layer"))
+	w.see(test("ticket-layers"), "none")
+	w.saved()
+	w.goTo(at + "post")
+	w.click(test("bare") + " input")
+	w.see(test("headline"), "it goes as a postcard")
+	w.see(test("reading-thickness")+", "+test("class-postcard"), "without an envelope")
+
+	w.station("Moon-watch invitation, brass and knot", "post")
+	w.pick("post-view-relief")
+	heap := w.text(test("reading-girth-across"))
+	w.station("Moon-watch invitation, brass and knot", "card")
+	w.see("[data-test=ticket-card]", "7 × 5")
+	if text := plain(w.MustElement(test("room")).MustEval(`() => this.textContent`).Str()); !strings.Contains(text, heap+" across") {
+		t.Errorf("the Card station says %s, the relief %s", text, heap)
+	}
+	w.quiet()
+}
+
 // shopFill types into a field of the shop and leaves it.
 func (w *window) shopFill(path, text string) {
 	w.t.Helper()

@@ -266,11 +266,21 @@ func TestNothingRunsOffANarrowPage(t *testing.T) {
 	for path, sign := range map[string]string{
 		"/": test("job"), "/shelf": test("shelf-sheet-0"), at + "card": test("headline"), at + "layers": test("headline"),
 		at + "envelope": test("comparison-sentence"), at + "post": test("headline"), at + "paper": test("cut-steps"), at + "swatches": test("swatch"),
+		at + "gauge": test("gauge-text"), "/rules": test("rules-title"),
 	} {
 		w.goTo(path)
 		w.see(sign, "")
 		if over := w.MustEval(`() => document.documentElement.scrollWidth - window.innerWidth`).Int(); over > 0 {
 			t.Errorf("%s runs %d pixels off the page", path, over)
+		}
+		if path != at+"post" {
+			continue
+		}
+		for _, view := range []string{"relief", "belt"} {
+			w.pick("post-view-" + view)
+			if over := w.MustEval(`() => document.documentElement.scrollWidth - window.innerWidth`).Int(); over > 0 {
+				t.Errorf("the %s runs %d pixels off the page", view, over)
+			}
 		}
 	}
 	w.quiet()

@@ -36,32 +36,46 @@ func (l line) side(p Point) float64 { return l.a*p.X + l.b*p.Y - l.c }
 // one point, and a sliver thinner than this is nothing.
 const hair = 1e-6
 
+// few is how many corners a panel usually has at most; clipping so many needs no
+// memory of its own.
+const few = 16
+
 // keep clips a convex polygon to the inside of each line in turn.
 func (p Polygon) keep(lines ...line) Polygon {
-	for _, l := range lines {
-		var kept Polygon
-		for i, a := range p {
-			b := p[(i+1)%len(p)]
+	var one, other [few]Point
+	from, to := p, Polygon(one[:0])
+	for k, l := range lines {
+		for i, a := range from {
+			b := from[(i+1)%len(from)]
 			da, db := l.side(a), l.side(b)
 			if da <= 0 {
-				kept = append(kept, a)
+				to = append(to, a)
 			}
 			if da < 0 && db > 0 || da > 0 && db < 0 {
 				t := da / (da - db)
-				kept = append(kept, Point{a.X + t*(b.X-a.X), a.Y + t*(b.Y-a.Y)})
+				to = append(to, Point{a.X + t*(b.X-a.X), a.Y + t*(b.Y-a.Y)})
 			}
 		}
-		p = kept
+		// The next line clips from here into the other buffer.
+		if from = to; k%2 == 0 {
+			to = other[:0]
+		} else {
+			to = one[:0]
+		}
 	}
-	return p.tidy()
+	return from.tidy()
 }
 
-// tidy drops points that repeat their neighbour, and polygons without area.
+// tidy drops points that repeat their neighbour, and polygons without area; what
+// it returns is a copy.
 func (p Polygon) tidy() Polygon {
-	var q Polygon
+	if len(p) < 3 {
+		return nil
+	}
+	q := make(Polygon, 0, len(p))
 	for i, a := range p {
 		b := p[(i+1)%len(p)]
-		if math.Hypot(a.X-b.X, a.Y-b.Y) > hair {
+		if math.Abs(a.X-b.X)+math.Abs(a.Y-b.Y) > hair {
 			q = append(q, a)
 		}
 	}

@@ -19,7 +19,7 @@ type Removal struct {
 // the answer is always the same.
 const (
 	mostNodes     = 20_000
-	mostNodesMany = 1_000 // with more than manyFree parts to choose from
+	mostNodesMany = 500 // with more than manyFree parts to choose from
 	manyFree      = 20
 )
 

@@ -76,8 +76,8 @@ func (m maker) weights(e closed) (list []weightLine, sum float64) {
 			list, sum = append(list, weightLine{name, grams}), sum+grams
 		}
 	}
-	for _, p := range m.parts() {
-		put(p.Name, p.Grams)
+	for i := range m.relief.Parts {
+		put(m.relief.Parts[i].Name, m.relief.Parts[i].Grams)
 	}
 	if !e.bare {
 		put("Envelope", e.area/1e6*e.stock.GSM)

@@ -40,6 +40,9 @@ type remedy struct {
 	post     posted
 	// anyway remedies are kept though the verdict is no better.
 	anyway bool
+	// made is the envelope that it leads to, where that is known without making it
+	// anew.
+	made *candidate
 }
 
 // remedies works out what would post the piece better: smallest change first.
@@ -57,11 +60,15 @@ func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 		if r.change(&n.job); r.touched > 0 {
 			n = newMaker(n.job, n.shop)
 		}
-		made := n.again(n.job.construction())
+		made := r.made
+		if made == nil {
+			anew := n.again(n.job.construction())
+			made = &anew
+		}
 		if !made.ok {
 			continue
 		}
-		r.post = n.judge(n.closed(made))
+		r.post = n.judge(n.closed(*made))
 		r.paper += made.paperUsed() - c.paperUsed()
 		if r.anyway || r.post.compare(now) < 0 {
 			better = append(better, r)
@@ -223,19 +230,19 @@ func (m maker) stronger(_ candidate, _ mail.Verdict, _ posted) (list []remedy) {
 	}}
 }
 
-func (m maker) addressed(_ candidate, _ mail.Verdict, _ posted) []remedy {
+func (m maker) addressed(c candidate, _ mail.Verdict, _ posted) []remedy {
 	if !m.job.Post.AddressShort {
 		return nil
 	}
-	return []remedy{{id: "address", title: "Write the address along the long edge", text: "Machines read it that way round.", change: func(j *Job) { j.Post.AddressShort = false }}}
+	return []remedy{{id: "address", title: "Write the address along the long edge", text: "Machines read it that way round.", made: &c, change: func(j *Job) { j.Post.AddressShort = false }}}
 }
 
-func (m maker) reclosed(_ candidate, _ mail.Verdict, _ posted) []remedy {
-	c := m.closure()
-	if !c.Clasp && !c.Lump {
+func (m maker) reclosed(c candidate, _ mail.Verdict, _ posted) []remedy {
+	now := m.closure()
+	if !now.Clasp && !now.Lump {
 		return nil
 	}
-	return []remedy{{id: "closure", title: "Close it with gum or tape", text: fmt.Sprintf("In place of the %s, which machines catch.", lower(c.Name)), change: func(j *Job) { j.Post.Closure = "gum" }}}
+	return []remedy{{id: "closure", title: "Close it with gum or tape", text: fmt.Sprintf("In place of the %s, which machines catch.", lower(now.Name)), made: &c, change: func(j *Job) { j.Post.Closure = "gum" }}}
 }
 
 // rectangled makes the envelope a plain rectangle, or says why none serves.
@@ -285,7 +292,7 @@ func (m maker) otherwiseMade(c candidate, all []candidate, now posted) (list []r
 			title = "Box it: " + lower(constructionNames[k.id])
 		}
 		list = append(list, remedy{
-			id: "make:" + string(k.id), title: title, text: text, anyway: box && crushable && c.made.Depth == 0,
+			id: "make:" + string(k.id), title: title, text: text, anyway: box && crushable && c.made.Depth == 0, made: &k,
 			change: func(j *Job) { j.Envelope.Construction = k.id },
 		})
 	}
@@ -293,7 +300,7 @@ func (m maker) otherwiseMade(c candidate, all []candidate, now posted) (list []r
 }
 
 // atTheCounter asks for cancelling by hand, or pays for the next class.
-func (m maker) atTheCounter(_ candidate, v mail.Verdict, now posted) (list []remedy) {
+func (m maker) atTheCounter(c candidate, v mail.Verdict, now posted) (list []remedy) {
 	r, taken := v.Result()
 	if !taken || r.Outcome == mail.Goes {
 		return nil
@@ -304,7 +311,7 @@ func (m maker) atTheCounter(_ candidate, v mail.Verdict, now posted) (list []rem
 	_, clasp := broken[mail.Clasp]
 	if (lumpy || stiff || clasp) && !m.job.Post.HandCancel {
 		list = append(list, remedy{
-			id: "hand", title: "Ask for cancelling by hand", text: "The surcharge stays; the drum is spared. Not every counter offers it: ask first.", anyway: true,
+			id: "hand", title: "Ask for cancelling by hand", text: "The surcharge stays; the drum is spared. Not every counter offers it: ask first.", anyway: true, made: &c,
 			change: func(j *Job) { j.Post.HandCancel = true },
 		})
 	}
@@ -312,7 +319,7 @@ func (m maker) atTheCounter(_ candidate, v mail.Verdict, now posted) (list []rem
 	for _, k := range v.Results {
 		if past && k.Outcome == mail.Goes {
 			list = append(list, remedy{
-				id: "class:" + k.Class.ID, title: "Pay for a " + k.Class.Name, text: "The next class up takes it without asking.", anyway: true,
+				id: "class:" + k.Class.ID, title: "Pay for a " + k.Class.Name, text: "The next class up takes it without asking.", anyway: true, made: &c,
 				change: func(j *Job) { j.Post.Class = k.Class.ID },
 			})
 			break
