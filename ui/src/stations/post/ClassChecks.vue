@@ -1,10 +1,15 @@
 <script setup lang="ts">
 import { mdiAlertOutline, mdiCheck, mdiChevronRight, mdiClose } from '@mdi/js'
+import { computed } from 'vue'
 
 import type { CheckPlan, ClassPlan } from '../../api/client'
 import LimitGauge from './LimitGauge.vue'
 
-defineProps<{ result: ClassPlan; first?: boolean }>()
+const props = defineProps<{ result: ClassPlan; first?: boolean }>()
+
+// What is broken is read first, then what is close.
+const urgency = (c: CheckPlan) => (!c.ok ? 0 : c.close ? 1 : 2)
+const checks = computed(() => [...props.result.checks].sort((a, b) => urgency(a) - urgency(b)))
 
 const outcomes: Record<string, string> = {
   goes: 'goes',
@@ -39,7 +44,7 @@ function mark(c: CheckPlan) {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(c, i) in result.checks" :key="i" :data-test="`check-${c.measure}`">
+        <tr v-for="(c, i) in checks" :key="i" :data-test="`check-${c.measure}`">
           <th scope="row" class="words">
             <v-icon
               :icon="mark(c).icon"
@@ -94,7 +99,7 @@ td {
   white-space: nowrap;
 }
 .numbers-table :is(th, td) {
-  padding: 6px 12px 6px 0;
+  padding: 6px 9px 6px 0;
 }
 small {
   font-size: 13px;
@@ -105,7 +110,7 @@ th.words::first-letter {
   text-transform: uppercase;
 }
 .number {
-  font-size: 20px;
+  font-size: 19px;
   font-weight: 650;
 }
 .worst {

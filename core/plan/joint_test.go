@@ -1,0 +1,162 @@
+package plan
+
+import (
+	"encoding/json"
+	"math/rand/v2"
+	"strings"
+	"testing"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
+	"yellowparcel/core/cutting"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+)
+
+func bigJob(w, h measure.Length, id Construction) Job {
+	return Job{
+		Name: "Star chart", Count: 3, Card: Card{Width: w, Height: h, Fold: card.SideFold},
+		Parts: []Part{{ID: "base", Name: "Card base", Kind: BasePart, Stock: "cover-80"}},
+		Envelope: EnvelopeWish{
+			School: blank.ExactSeam, Way: blank.PairWay, Ease: measure.Inch / 4, Seam: 3 * measure.Inch / 4, ThumbGap: measure.Inch / 2,
+			Stock: "copy-80", Adhesive: "tape-1-2", Construction: id,
+		},
+		Post: PostWish{Destination: "us-domestic"},
+	}
+}
+
+// Two pieces of a blank that is too large each lie on the sheet, overlap by the
+// adhesive, and are as high together as the blank and the overlap; the joint of a
+// pocket is as near to the middle of its back as that allows.
+func TestJointsHold(t *testing.T) {
+	rng := rand.New(rand.NewPCG(95, 96))
+	shop := DefaultShop()
+	shop.Sheets = nil
+	for _, id := range []string{"letter", "12x12", "a4"} {
+		s, _ := paper.SheetByID(id)
+		shop.Sheets = append(shop.Sheets, s)
+	}
+	held, across := 0, 0
+	for range 250 {
+		side := func() measure.Length { return (3*measure.Inch + measure.Length(rng.IntN(7*16))*measure.Inch/16) }
+		id := []Construction{Pocket, Tuck, Gusset, Diamond, Box}[rng.IntN(5)]
+		m := newMaker(bigJob(side(), side(), id), shop)
+		c := m.again(id)
+		if c.found {
+			continue
+		}
+		j, ok := m.joined(c)
+		if !ok {
+			// Then no sheet is long enough for the blank's width at all, or two are not
+			// enough for its height.
+			for _, s := range shop.Sheets {
+				for _, side := range [][2]measure.Length{{s.Width, s.Height}, {s.Height, s.Width}} {
+					if c.made.SheetWidth <= side[0] && c.made.SheetHeight+m.style.Tick+measure.Inch/2 <= 2*side[1] {
+						t.Errorf("%s of %v x %v: two of %s would do", id, c.made.SheetWidth, c.made.SheetHeight, s.Name)
+					}
+				}
+			}
+			continue
+		}
+		held++
+		first, second := j.at, c.made.SheetHeight-j.at+j.lap
+		if first+second != c.made.SheetHeight+j.lap || j.lap < measure.Inch/2 || min(first, second) < j.lap || j.at%m.style.Tick != 0 {
+			t.Errorf("pieces %v and %v of %v with %v overlapping", first, second, c.made.SheetHeight, j.lap)
+		}
+		on := cutting.Sheet{Width: j.sheet.Width, Height: j.sheet.Height}
+		for _, h := range []measure.Length{first, second} {
+			if on.Possible(cutting.Piece{Width: c.made.SheetWidth, Height: h, Count: 1, Turn: true}) != cutting.Possible {
+				t.Errorf("%v x %v does not lie on %s", c.made.SheetWidth, h, j.sheet.Name)
+			}
+		}
+		words := m.jointWords(c, j)
+		if id.onPoint() != strings.Contains(words, "slantwise over the front") {
+			t.Errorf("%s: %s", id, words)
+		}
+		if strings.Contains(words, "over the back") || strings.Contains(words, "over the lid") {
+			across++
+		}
+	}
+	if held < 40 || across < 15 {
+		t.Errorf("only %d joints, %d of them across a back", held, across)
+	}
+}
+
+// A pattern with a top keeps a blank the one way round, so that it may need a
+// larger sheet than the same plain.
+func TestPatternTurnsNothing(t *testing.T) {
+	shop := DefaultShop()
+	letter, _ := paper.SheetByID("letter")
+	shop.Sheets = []paper.Sheet{letter}
+	j := bigJob(6*measure.Inch+measure.Inch/2, 3*measure.Inch, Pocket)
+	plain := newMaker(j, shop).again(Pocket)
+	for i := range shop.Stocks {
+		if shop.Stocks[i].ID == "copy-80" {
+			shop.Stocks[i].Pattern = paper.AlongShort
+		}
+	}
+	patterned := newMaker(j, shop).again(Pocket)
+	if !plain.found {
+		t.Fatalf("%v x %v does not lie on letter", plain.made.SheetWidth, plain.made.SheetHeight)
+	}
+	upright := plain.made.SheetWidth <= letter.Height && plain.made.SheetHeight <= letter.Width
+	if patterned.found != upright {
+		t.Errorf("%v x %v with its pattern along the short side: found %v", patterned.made.SheetWidth, patterned.made.SheetHeight, patterned.found)
+	}
+	j.Envelope.Construction = Diamond
+	if d := newMaker(j, shop).again(Diamond); !d.found {
+		t.Errorf("a square of %v may be turned as one likes", d.made.SheetWidth)
+	}
+}
+
+// A remedy changes a copy: the job that it was worked out for stays as it was.
+func TestRemediesChangeCopies(t *testing.T) {
+	shop := DefaultShop()
+	j := bigJob(7*measure.Inch, 5*measure.Inch, Diamond)
+	j.Parts = append(j.Parts, Part{ID: "panel", Name: "Panel", Kind: LayerPart, Stock: "cover-100", Border: measure.Inch / 4, Foam: measure.Inch / 8})
+	for _, id := range []string{"knot", "brad", "gem-4"} {
+		var err error
+		if j, err = addThing(j, shop, Edit{Path: "things.add", Text: &id}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	before := plainJob(j)
+	m := newMaker(j, shop)
+	_, made := m.diamond()
+	all := m.candidates(made)
+	c := m.choose(all)
+	book, _ := m.book()
+	list := m.remedies(c, all, m.verdictOf(book, m.piece(m.closed(c))))
+	if len(list) < 3 {
+		t.Fatalf("%d remedies", len(list))
+	}
+	for _, r := range list {
+		other := j.clone()
+		r.change(&other)
+		if plainJob(j) != before {
+			t.Fatalf("%s changed the job that it was worked out for", r.id)
+		}
+		if plainJob(other) == before {
+			t.Errorf("%s changes nothing", r.id)
+		}
+		if problems := other.Check(shop); len(problems) > 0 {
+			t.Errorf("%s leads to a job that cannot be: %v", r.id, problems)
+		}
+	}
+	for i := 1; i < len(list); i++ {
+		now := m.judge(m.closed(c))
+		a, b := list[i-1], list[i]
+		if helps := func(r remedy) bool { return r.post.compare(now) < 0 }; helps(a) == helps(b) && (a.touched > b.touched || a.touched == b.touched && a.area > b.area) {
+			t.Errorf("%s (%d parts, %.0f mm²) stands before %s (%d, %.0f)", a.id, a.touched, a.area, b.id, b.touched, b.area)
+		}
+	}
+}
+
+// plainJob is a job as text, to be compared.
+func plainJob(j Job) string {
+	text, err := json.Marshal(j)
+	if err != nil {
+		panic(err)
+	}
+	return string(text)
+}
