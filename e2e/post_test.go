@@ -56,7 +56,7 @@ func TestThickCardWithRemedies(t *testing.T) {
 	w.see("dl.readings", "“Ribbon” and “Ribbon knot” lie on each other")
 	w.see(test("remedy-leave:letter"), "Leave off “Ribbon knot”")
 	w.click(test("remedy-leave:letter") + " button")
-	w.see(test("headline"), "As a letter it pays the surcharge")
+	w.see(test("headline"), "As a letter it may pay the surcharge: too lumpy by 0.041 in (guidance). Ask first.")
 	w.see(test("reading-max"), "≈ 3/16")
 	w.click(test("undo"))
 	w.see(test("headline"), "too thick by 0.036 in")

@@ -208,6 +208,8 @@ type posted struct {
 	tone  Tone
 	rank  int // cheaper classes first
 	class string
+	// shape is set when a surcharge falls due for the shape.
+	shape bool
 }
 
 // book is a rulebook of the shop's own, or one that ships.
@@ -247,11 +249,11 @@ func (m maker) forecast(v mail.Verdict) posted {
 	r, taken := v.Result()
 	switch {
 	case !v.Mailable:
-		return posted{"not mailable", Trouble, worst, ""}
+		return posted{short: "not mailable", tone: Trouble, rank: worst}
 	case !taken && v.AskFirst:
-		return posted{"ask first", Care, worst - 1, ""}
+		return posted{short: "ask first", tone: Care, rank: worst - 1}
 	case !taken:
-		return posted{"no letter", Trouble, worst - 1, ""}
+		return posted{short: "no letter", tone: Trouble, rank: worst - 1}
 	}
 	i := 0
 	for k, class := range v.Results {
@@ -265,17 +267,34 @@ func (m maker) forecast(v mail.Verdict) posted {
 			first = k
 		}
 	}
-	p := posted{r.Class.Name, Fine, 3 * i, r.Class.ID}
+	p := posted{short: r.Class.Name, tone: Fine, rank: 3 * i, class: r.Class.ID}
 	if i > first {
 		p.tone = Care
 	}
 	switch r.Outcome {
 	case mail.Surcharged:
-		return posted{r.Class.Name + " + surcharge", Care, p.rank + 1, r.Class.ID}
+		p.short, p.tone, p.rank = p.short+" + surcharge", Care, p.rank+1
+		if onlyGuidance(r.Checks) {
+			p.short += "?"
+		}
+		for _, c := range r.Checks {
+			p.shape = p.shape || !c.OK && (c.Measure == mail.Aspect || c.Measure == mail.AddressAspect)
+		}
 	case mail.Doubtful:
-		return posted{r.Class.Name + ", ask first", Care, p.rank + 2, r.Class.ID}
+		p.short, p.tone, p.rank = p.short+", ask first", Care, p.rank+2
 	}
 	return p
+}
+
+// onlyGuidance reports whether nothing but guidance is broken: the post may or
+// may not see it so.
+func onlyGuidance(checks []mail.Check) bool {
+	for _, c := range checks {
+		if !c.OK && !c.Guidance {
+			return false
+		}
+	}
+	return true
 }
 
 // compare ranks forecasts, cheapest first.

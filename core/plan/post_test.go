@@ -6,6 +6,7 @@ import (
 
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
+	"yellowparcel/demo"
 )
 
 func TestPostSentences(t *testing.T) {
@@ -48,6 +49,24 @@ func TestPostElsewhere(t *testing.T) {
 		p := plan.Make(j, shop).Post
 		if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.says) {
 			t.Errorf("%s: %s: %s", tt.to, p.Short, p.Sentence.Text)
+		}
+	}
+}
+
+// Guidance is no rule: what only guidance says costs a surcharge perhaps, and no
+// rectangle is offered against it.
+func TestGuidanceIsNoRule(t *testing.T) {
+	for _, j := range demo.Jobs() {
+		if !strings.HasPrefix(j.Name, "Lens fund") {
+			continue
+		}
+		p := plan.Make(j, demo.Shop())
+		if p.Post.Short != "letter + surcharge?" || !strings.Contains(p.Post.Sentence.Text, "it may pay the surcharge: too lumpy by") || p.Envelope.Comparison.Rectangle != "" {
+			t.Errorf("%s: %s %s", p.Post.Short, p.Post.Sentence.Text, p.Envelope.Comparison.Rectangle)
+		}
+		j.Post.Closure = "clasp"
+		if p := plan.Make(j, demo.Shop()); p.Post.Short != "letter + surcharge" || !strings.Contains(p.Post.Sentence.Text, "closed by clasp, string or button") {
+			t.Errorf("with a clasp: %s %s", p.Post.Short, p.Post.Sentence.Text)
 		}
 	}
 }

@@ -107,5 +107,8 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.
 		}
 		return say("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, measureNames[rect.Why])
 	}
+	if onlyGuidance(r.Checks) {
+		return say("As a [%s] it may pay the surcharge: %s. Ask first.", r.Class.Name, m.broken(r.Checks, true))
+	}
 	return say("As a %s it pays the surcharge: %s.", r.Class.Name, m.broken(r.Checks, true))
 }

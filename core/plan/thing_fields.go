@@ -6,6 +6,7 @@ import (
 	"strconv"
 	"strings"
 
+	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
@@ -108,7 +109,7 @@ func (f weightField) text(j Job, unit measure.Unit) string {
 	return strconv.FormatFloat(math.Round(g*100)/100, 'f', -1, 64) + " g"
 }
 
-const ounce = 28.349523125 // grams
+const ounce = mail.Ounce // grams
 
 // parseWeight reads a weight: "22", "22,5 g", "0.8 oz". A bare number is in the
 // unit given.

@@ -50,7 +50,10 @@ onMounted(load)
 
 <template>
   <div class="page">
-    <header><BrandMark /><router-link to="/shelf" data-test="to-shelf">Shelf</router-link></header>
+    <header>
+      <BrandMark /><router-link to="/shelf" data-test="to-shelf">Shelf</router-link>
+      <router-link to="/rules" data-test="to-rules">Rules</router-link>
+    </header>
     <main>
       <h1>
         {{ lost ? 'There is nothing at that address. Here are your jobs.' : 'What goes in the post next?' }}
@@ -100,9 +103,12 @@ onMounted(load)
 }
 header {
   display: flex;
-  justify-content: space-between;
+  gap: 24px;
   font-weight: 600;
   padding: 14px 40px 0;
+}
+header > :first-child {
+  margin-right: auto;
 }
 main {
   padding: 14px 40px 40px;

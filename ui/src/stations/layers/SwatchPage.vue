@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 
 import { api, sentenceOf, type Plan } from '../../api/client'
+import CheckBar from '../../drawing/CheckBar.vue'
 
 /** A ladder of swatches for one card size, printed at its true size. */
 const props = defineProps<{ id: string }>()
@@ -9,7 +10,6 @@ const props = defineProps<{ id: string }>()
 const plan = ref<Plan>()
 const name = ref('')
 const failure = ref('')
-const check = { mm: 100, inches: 4 }
 const margin = 2 // mm round the outlines
 
 onMounted(async () => {
@@ -71,19 +71,7 @@ function print() {
           </text>
         </g>
       </svg>
-      <svg
-        role="img"
-        aria-label="Check bar, 100 mm and 4 in"
-        :width="`${check.inches * 25.4 + 4}mm`"
-        height="16mm"
-        :viewBox="`-2 0 ${check.inches * 25.4 + 4} 16`"
-        data-test="check-bar"
-      >
-        <path class="check" :d="`M0 2V6M0 4H${check.mm}M${check.mm} 2V6`" />
-        <text x="1" y="8.6">100 mm</text>
-        <path class="check" :d="`M0 10V14M0 12H${check.inches * 25.4}M${check.inches * 25.4} 10V14`" />
-        <text x="20" y="15.4">4 in</text>
-      </svg>
+      <CheckBar />
       <table class="numbers-table list">
         <thead>
           <tr>
@@ -125,11 +113,6 @@ function print() {
 text {
   fill: var(--ink);
   font: 2.4px var(--body);
-}
-.check {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 0.25;
 }
 .list {
   max-width: 520px;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
 
+import CheckBar from '../../drawing/CheckBar.vue'
 import LengthField from '../../fields/LengthField.vue'
 import { useJob } from '../../job/useJob'
 
@@ -15,7 +16,6 @@ const mm = (nm: number) => nm / 1e6
 const size = computed(() =>
   gauge.value ? { w: mm(gauge.value.width.nm), h: mm(gauge.value.height.nm) } : { w: 0, h: 0 },
 )
-const check = { mm: 100, inches: 4 }
 const margin = 2 // mm round the outline
 
 function print() {
@@ -71,19 +71,7 @@ function print() {
             {{ gauge.bottom.text }} across
           </text>
         </svg>
-        <svg
-          role="img"
-          aria-label="Check bar, 100 mm and 4 in"
-          :width="`${check.inches * 25.4 + 4}mm`"
-          height="16mm"
-          :viewBox="`-2 0 ${check.inches * 25.4 + 4} 16`"
-          data-test="check-bar"
-        >
-          <path class="line" :d="`M0 2V6M0 4H${check.mm}M${check.mm} 2V6`" />
-          <text x="1" y="8.6">100 mm</text>
-          <path class="line" :d="`M0 10V14M0 12H${check.inches * 25.4}M${check.inches * 25.4} 10V14`" />
-          <text x="20" y="15.4">4 in</text>
-        </svg>
+        <CheckBar />
         <p class="soft bar">Print without fitting to the page, then measure the bar.</p>
       </template>
       <p v-else class="soft">There is no limit of thickness where this job goes, so no gauge of it.</p>
