@@ -60,21 +60,24 @@ func (m maker) blankSpec() blank.Spec {
 		s.SheetLength = max(s.SheetLength, sheet.Width, sheet.Height)
 	}
 	if j.Envelope.Mailable {
-		if r, ok := m.plainRectangle(s.Caliper); ok {
-			s.LeastWidth, s.LeastHeight = r.Width, r.Height
+		if r, ok := m.plainRectangle(); ok {
+			// What a fold eats of the paper is added again when the creases are set.
+			wider := blank.Wider(s.Caliper)
+			s.LeastWidth, s.LeastHeight = r.Width-wider, r.Height-wider
 			if s.Height > s.Width {
-				s.LeastWidth, s.LeastHeight = r.Height, r.Width
+				s.LeastWidth, s.LeastHeight = s.LeastHeight, s.LeastWidth
 			}
 		}
 	}
 	return s
 }
 
-// plainRectangle is the envelope in which the card's shape costs nothing, in the
-// cheapest class of the destination.
-func (m maker) plainRectangle(caliper measure.Length) (mail.Rectangle, bool) {
-	need := m.thick.Used + m.job.Envelope.Ease
-	return m.rectangleFor(m.outer().Width+need, m.outer().Height+need, caliper)
+// plainRectangle is the closed envelope in which the card's shape costs nothing,
+// in the cheapest class of the destination.
+func (m maker) plainRectangle() (mail.Rectangle, bool) {
+	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	need := m.thick.Used + m.job.Envelope.Ease + blank.Wider(stock.Caliper)
+	return m.rectangleFor(m.outer().Width+need, m.outer().Height+need, stock.Caliper)
 }
 
 // rectangleFor is the plain rectangle round an interior.

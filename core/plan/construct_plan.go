@@ -120,7 +120,7 @@ func (m maker) comparison(list []candidate) ComparisonPlan {
 		p.Rows = append(p.Rows, row)
 	}
 	p.Sentence = m.reason(sorted)
-	if r, ok := m.plainRectangle(0); ok && !m.job.Envelope.Mailable && m.choose(list).post.shape {
+	if r, ok := m.plainRectangle(); ok && !m.job.Envelope.Mailable && m.choose(list).post.shape {
 		p.Rectangle = fmt.Sprintf("In a plain rectangle of %s %s, held by two strips, it would not pay the surcharge.", m.by(r.Width, r.Height), m.style.Unit)
 	}
 	return p

@@ -56,17 +56,40 @@ func TestPostElsewhere(t *testing.T) {
 // Guidance is no rule: what only guidance says costs a surcharge perhaps, and no
 // rectangle is offered against it.
 func TestGuidanceIsNoRule(t *testing.T) {
-	for _, j := range demo.Jobs() {
-		if !strings.HasPrefix(j.Name, "Lens fund") {
-			continue
-		}
-		p := plan.Make(j, demo.Shop())
-		if p.Post.Short != "letter + surcharge?" || !strings.Contains(p.Post.Sentence.Text, "it may pay the surcharge: too lumpy by") || p.Envelope.Comparison.Rectangle != "" {
-			t.Errorf("%s: %s %s", p.Post.Short, p.Post.Sentence.Text, p.Envelope.Comparison.Rectangle)
-		}
-		j.Post.Closure = "clasp"
-		if p := plan.Make(j, demo.Shop()); p.Post.Short != "letter + surcharge" || !strings.Contains(p.Post.Sentence.Text, "closed by clasp, string or button") {
-			t.Errorf("with a clasp: %s %s", p.Post.Short, p.Post.Sentence.Text)
+	j, shop := moon(t)
+	j.Parts = append(j.Parts[:4:4], j.Parts[5:]...) // without the knot
+	p := plan.Make(j, shop)
+	if p.Post.Short != "letter + surcharge?" || !strings.Contains(p.Post.Sentence.Text, "it may pay the surcharge: too lumpy by") || p.Envelope.Comparison.Rectangle != "" {
+		t.Errorf("%s: %s %s", p.Post.Short, p.Post.Sentence.Text, p.Envelope.Comparison.Rectangle)
+	}
+	j = demo.Jobs()[1]
+	j.Post.Closure = "clasp"
+	if p := plan.Make(j, shop); p.Post.Short != "letter + surcharge" || !strings.Contains(p.Post.Sentence.Text, "closed by clasp, string or button") {
+		t.Errorf("with a clasp: %s %s", p.Post.Short, p.Post.Sentence.Text)
+	}
+}
+
+// The plain rectangle is one size wherever it is told, and what is made of it
+// posts as promised, in light paper and in heavy.
+func TestOneRectangleEverywhere(t *testing.T) {
+	for _, stock := range []string{"copy-80", "kraft-120", "pattern-200"} {
+		for _, id := range []plan.Construction{plan.Diamond, plan.Pocket} {
+			j, shop := demo.Jobs()[0], demo.Shop()
+			j.Envelope.Stock, j.Envelope.Construction = stock, id
+			p := plan.Make(j, shop)
+			r, ok := remedyOf(p, "rectangle")
+			size := p.Post.Rectangle
+			if !ok || size == nil {
+				t.Fatalf("%s, %s: no rectangle", id, stock)
+			}
+			text := size.Width.Text + " × " + size.Height.Text
+			if !strings.Contains(r.Title, text) || !strings.Contains(p.Envelope.Comparison.Rectangle, text) {
+				t.Errorf("%s, %s: %s; %s; %s", id, stock, text, r.Title, p.Envelope.Comparison.Rectangle)
+			}
+			j.Envelope.Mailable = true
+			if made := plan.Make(j, shop); made.Post.Short != "letter" || made.Envelope.Blank.Closed.Width.Nm < size.Width.Nm-in/16 {
+				t.Errorf("%s, %s: made it goes as %s, %s wide", id, stock, made.Post.Short, made.Envelope.Blank.Closed.Width.Text)
+			}
 		}
 	}
 }

@@ -258,7 +258,7 @@ func (m maker) rectangled(_ candidate, v mail.Verdict, now posted) []remedy {
 	if !shape || m.job.Envelope.Mailable || m.job.Post.Bare {
 		return nil
 	}
-	r, ok := m.plainRectangle(0)
+	r, ok := m.plainRectangle()
 	if !ok {
 		return nil
 	}
