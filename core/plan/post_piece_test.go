@@ -79,6 +79,11 @@ func TestReliefOfAJob(t *testing.T) {
 	if room := p.Card.Room; room.HeapWidth.Nm >= room.Block.Nm || room.HeapWidth.Text != row(t, p.Post.Relief.Rows, "girth-across").Value {
 		t.Errorf("heap %s, block %s, relief %s", room.HeapWidth.Text, room.Block.Text, row(t, p.Post.Relief.Rows, "girth-across").Value)
 	}
+	// As measured it takes the same on both stations, too.
+	pressed := edit(t, j, shop, "card.thickness", "5 mm")
+	if q := plan.Make(pressed, shop); q.Card.Room.HeapWidth.Text != row(t, q.Post.Relief.Rows, "girth-across").Value || q.Card.Room.HeapWidth.Nm >= p.Card.Room.HeapWidth.Nm {
+		t.Errorf("pressed: heap %s, relief %s, unpressed %s", q.Card.Room.HeapWidth.Text, row(t, q.Post.Relief.Rows, "girth-across").Value, p.Card.Room.HeapWidth.Text)
+	}
 	// Past the edge a thing makes the card larger, and the envelope with it.
 	was := p.Envelope.Blank.Sheet.Nm
 	over := edit(t, j, shop, "parts.4.x", "-1/2")

@@ -71,11 +71,14 @@ func (m maker) reliefPlan() ReliefPlan {
 		{"min", "Thinnest", p.Min.Text, "over the face"},
 		{"difference", "Difference", fine.Show(nm(r.Max - r.Min)), m.lumpWords()},
 	}
-	across, down := r.Girths(true), r.Girths(false)
+	// What the card takes of an envelope goes by its measured height, as on the
+	// Card station.
+	as := m.asMeasured()
+	across, down := as.Girths(true), as.Girths(false)
 	p.Cuts = []SectionPlan{m.cut("across", across, true), m.cut("down", down, false)}
 	p.Rows = append(p.Rows,
-		Reading{"girth-across", "Takes across", fine.Show(nm(across.EndOn.Room())), m.girthWords(true, across)},
-		Reading{"girth-down", "Takes down", fine.Show(nm(down.EndOn.Room())), m.girthWords(false, down)})
+		Reading{"girth-across", "Takes across", fine.Show(nm(across.EndOn.Room())), m.girthWords(as, true, across)},
+		Reading{"girth-down", "Takes down", fine.Show(nm(down.EndOn.Room())), m.girthWords(as, false, down)})
 	return p
 }
 
@@ -112,8 +115,8 @@ func (m maker) cut(id string, g mail.Girths, wide bool) SectionPlan {
 
 // girthWords says which part costs most of the room that the thickness takes:
 // the one without which it would be least.
-func (m maker) girthWords(wide bool, g mail.Girths) string {
-	part, most := m.relief.Costly(wide, g.EndOn)
+func (m maker) girthWords(r mail.Relief, wide bool, g mail.Girths) string {
+	part, most := r.Costly(wide, g.EndOn)
 	if part < 0 || most < 0.05 {
 		return "of the envelope, as it lies"
 	}

@@ -187,7 +187,7 @@ func (m maker) shielded(_ candidate, v mail.Verdict, now posted) (list []remedy)
 			return nil
 		}
 	}
-	if !lumpy && !sharp {
+	if !lumpy && !sharp || len(m.job.Parts) >= mostParts {
 		return nil
 	}
 	for _, id := range []string{"shield", "shield-embossed"} {

@@ -8,7 +8,7 @@ import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 
 /** How the piece is closed and addressed, and what is in it that may hurt. */
-const props = defineProps<{ job: JobInHand; cautions: PostPlan['cautions'] }>()
+const props = defineProps<{ job: JobInHand; cautions: PostPlan['cautions']; classes: PostPlan['classes'] }>()
 
 const { shop } = useShop()
 const wish = computed(() => props.job.job.value!)
@@ -16,6 +16,10 @@ const sides = [
   { id: 'long', name: 'along the long edge' },
   { id: 'short', name: 'along the short edge' },
 ]
+
+const wanted = computed(
+  () => props.classes.find((c) => c.id === wish.value.post.class)?.name ?? wish.value.post.class,
+)
 
 function set(change: Partial<Job['post']>) {
   props.job.choose((j) => ({ ...j, post: { ...j.post, ...change } }))
@@ -61,7 +65,7 @@ function tick(id: Caution, on: boolean) {
       @update:model-value="set({ handCancel: !!$event })"
     />
     <p v-if="wish.post.class">
-      To go at least as <strong>{{ wish.post.class }}</strong>
+      To go at least as <strong>{{ wanted }}</strong>
       <v-btn variant="outlined" size="small" class="back" @click="set({ class: '' })"
         >the cheapest will do</v-btn
       >
