@@ -229,7 +229,7 @@ func (w *window) goTo(path string) {
 // openJob opens the job of that name from the list and returns its address.
 func (w *window) openJob(name string) string {
 	w.t.Helper()
-	w.MustElementR("[data-test=job] a", regexp.QuoteMeta(name)).MustClick()
+	w.clickOn("[data-test=job] a", regexp.QuoteMeta(name))
 	w.see("[data-test=headline]", "")
 	return w.MustInfo().URL[len(w.program.url):]
 }
@@ -310,14 +310,33 @@ func (w *window) value(field string) string {
 // click clicks an element, brought to the middle first, clear of the ticket.
 func (w *window) click(selector string) {
 	w.t.Helper()
-	el, err := w.Timeout(patience).Element(selector)
-	if err != nil {
-		w.t.Fatalf("%s is not on the page: %v", selector, err)
-	}
-	el.MustEval(`() => this.scrollIntoView({ block: 'center', behavior: 'instant' })`)
-	if err := el.Click(proto.InputMouseButtonLeft, 1); err != nil {
-		w.t.Fatalf("%s cannot be clicked: %v", selector, err)
-	}
+	w.press(selector, func(p *rod.Page) (*rod.Element, error) { return p.Element(selector) })
+}
+
+// clickOn clicks the element that says the words (a regular expression).
+func (w *window) clickOn(selector, words string) {
+	w.t.Helper()
+	w.press(selector+" "+words, func(p *rod.Page) (*rod.Element, error) { return p.ElementR(selector, words) })
+}
+
+// press clicks what find gives as soon as it can be clicked. Something that is
+// still fading in, or is drawn anew at this moment, is looked for again: a
+// person would not have seen it yet.
+func (w *window) press(what string, find func(*rod.Page) (*rod.Element, error)) {
+	w.t.Helper()
+	w.waitFor(what+" to be clicked", func() (string, bool) {
+		el, err := find(w.Timeout(patience / 10))
+		if err == nil {
+			_, err = el.Eval(`() => this.scrollIntoView({ block: 'center', behavior: 'instant' })`)
+		}
+		if err == nil {
+			err = el.Click(proto.InputMouseButtonLeft, 1)
+		}
+		if err != nil {
+			return err.Error(), false
+		}
+		return "", true
+	})
 }
 
 // pick clicks one of a row of choices.

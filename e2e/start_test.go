@@ -10,11 +10,7 @@ import (
 func (w *window) choose(list, name string) {
 	w.t.Helper()
 	w.click(test(list) + " .v-field")
-	el, err := w.Timeout(patience).ElementR(".v-overlay-container .v-list-item", "^"+name)
-	if err != nil {
-		w.t.Fatalf("%s offers no %s: %v", list, name, err)
-	}
-	el.MustClick()
+	w.clickOn(".v-overlay--active .v-list-item", "^"+name)
 }
 
 // I have an envelope: a standard one, then one measured from a pile, and the
