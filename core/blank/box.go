@@ -6,6 +6,18 @@ import (
 	"yellowparcel/core/measure"
 )
 
+// BoxSchool is a way of sizing the square for a box.
+type BoxSchool string
+
+// The schools of the box from a square.
+const (
+	FullSquares  BoxSchool = "full"  // glue squares as large as the walls: S = (w + h + 4d)/√2
+	LeastSquares BoxSchool = "least" // what the back needs to close: S = (w + h + 2d)/√2 and the seam
+)
+
+// BoxSchools lists the schools of the box, the default first.
+func BoxSchools() []BoxSchool { return []BoxSchool{FullSquares, LeastSquares} }
+
 // NewSquareBox works out a box mailer from a square on its point: a floor with
 // four walls, four flaps that close over it, and a glue square in each corner
 // that belongs to one of the two walls, all in the same rotation.
@@ -13,19 +25,34 @@ func NewSquareBox(s Spec) Made {
 	d := s.Wall()
 	w, h := s.interior(d)
 	w, h = (w + s.wider()).Up(s.Style.Tick), (h + s.wider()).Up(s.Style.Tick)
-	full := float64(w+h+4*d) / math.Sqrt2
-	side := measure.Round(math.Max(full, float64(w+h+2*d)/math.Sqrt2+float64(s.Seam))).Up(s.Style.Tick)
-	// Scores are set from the corners, in ticks: down, so that the floor is never
-	// smaller than wanted. A floor that grows by it may ask for a larger square.
-	for {
+	side := (measure.Round(float64(w+h+2*d)/math.Sqrt2) + s.Seam).Up(s.Style.Tick)
+	// Scores are set from the corners, in ticks or grooves: down, so that the floor
+	// is never smaller than wanted. A floor that grows by it may ask for a larger
+	// square; with grooves a somewhat larger one may let it grow less.
+	var sides, fw, fh measure.Length
+	for last := measure.Length(math.MaxInt64); side <= last; side += s.Style.Tick {
 		diag := float64(side) * math.Sqrt2
-		a, b := measure.Round((diag-float64(w))/2).Down(s.Style.Tick), measure.Round((diag-float64(h))/2).Down(s.Style.Tick)
-		fw, fh := measure.Round(diag-2*float64(a)), measure.Round(diag-2*float64(b))
-		if seam := side - measure.Round(float64(fw+fh+2*d)/math.Sqrt2); float64(fw+fh+4*d) <= diag && seam >= s.Seam {
-			return squareBox(s, side, fw, fh, d).folded(s)
+		across, down := s.floor(diag, w), s.floor(diag, h)
+		seam := side - measure.Round(float64(across+down+2*d)/math.Sqrt2)
+		if s.Box != LeastSquares && float64(across+down+4*d) > diag || seam < s.Seam {
+			continue
 		}
-		side += s.Style.Tick
+		if sides == 0 {
+			last = side + 2*s.Board.Groove
+		}
+		if sides == 0 || across+down < fw+fh {
+			sides, fw, fh = side, across, down
+		}
 	}
+	return squareBox(s, sides, fw, fh, d).folded(s)
+}
+
+// floor is what is left of a diagonal between two scores that are set, each from
+// its own corner, so that at least so much is left.
+func (s Spec) floor(diag float64, least measure.Length) measure.Length {
+	at := s.Board.CornerAt
+	a := (measure.Round((diag-float64(least))/2) + at).Down(s.step()) - at
+	return measure.Round(diag - 2*float64(a))
 }
 
 func squareBox(s Spec, side, w, h, d measure.Length) Made {
@@ -47,14 +74,11 @@ func squareBox(s Spec, side, w, h, d measure.Length) Made {
 	cut := Flaps{limit(flaps.Left, w), limit(flaps.Right, w), limit(flaps.Top, h), limit(flaps.Bottom, h-s.ThumbGap)}
 	m.Flap = measure.Round(cut.Top)
 	m.Overlap = measure.Round(cut.Top+cut.Bottom) - h
-	m.Scores = []ScoreLine{
-		{"sides, wall", "corner", measure.Round(a - float64(d))}, {"sides, floor", "corner", measure.Round(a)},
-		{"top and bottom, wall", "corner", measure.Round(b - float64(d))}, {"top and bottom, floor", "corner", measure.Round(b)},
-	}
 	m.Cuts, m.Folds = 4+4*2+4, 8+4
 	t := s.Style.Tick / 2
 	m.EaseError, m.SeamError = Loss{measure.Round(float64(t) * (2 + math.Sqrt2)), root(3, t)}, Loss{measure.Round(float64(t) * (1 + 2*math.Sqrt2)), root(5, t)}
 	m.Ways = s.boxWays(m, diag, a, b)
+	m.Scores = m.Ways[0].Scores
 	if m.Seam < s.Adhesive {
 		m.fault(SeamUnderAdhesive, m.Seam, s.Adhesive)
 	}
@@ -86,12 +110,14 @@ func (s Spec) boxWays(m Made, diag, a, b float64) []ScoreWay {
 	}
 	near := lines("corner", func(x float64) (float64, float64) { return x, x - d }, at)
 	far := lines("same corner, far", func(x float64) (float64, float64) { return diag - x, diag - x + d }, at)
-	return []ScoreWay{
-		{"each corner", near, loss(3+math.Sqrt2, 2, 0), loss(1+2*math.Sqrt2, math.Sqrt(5), 0)},
-		{"one corner a pair", append(near, far...), loss(3, math.Sqrt(3), 1), loss(3+2*math.Sqrt2, 3, 1)},
+	list := []ScoreWay{{"each corner", near, loss(3+math.Sqrt2, 2, 0), loss(1+2*math.Sqrt2, math.Sqrt(5), 0)}}
+	if s.Board.Groove == 0 { // the far ones would fall between grooves
+		list = append(list, ScoreWay{"one corner a pair", append(near, far...), loss(3, math.Sqrt(3), 1), loss(3+2*math.Sqrt2, 3, 1)})
+	}
+	return append(list, []ScoreWay{
 		{"from the centre", lines("centre", func(x float64) (float64, float64) { return diag/2 - x, diag/2 - x + d }, 0), loss(3, math.Sqrt(3), 1), loss(1+2*math.Sqrt2, math.Sqrt(5), 1)},
 		{"edge marks", lines("corner, on the edges", func(x float64) (float64, float64) { return x * math.Sqrt2, (x - d) * math.Sqrt2 }, 0), loss(1+2*math.Sqrt2, math.Sqrt(2.5), 1), loss(3, math.Sqrt(3), 1)},
-	}
+	}...)
 }
 
 func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, corner float64) Net {
@@ -139,82 +165,5 @@ func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, corner fl
 	n.cutOut()
 	n.Glue = n.glued([2]string{"bottom", "left"}, [2]string{"bottom", "right"}, [2]string{"top", "left"}, [2]string{"top", "right"},
 		[2]string{"left square", "bottom wall"}, [2]string{"bottom square", "right wall"}, [2]string{"right square", "top wall"}, [2]string{"top square", "left wall"})
-	return n
-}
-
-// lidLess is how much narrower a lid is than its box.
-const lidLess = measure.Inch / 32
-
-// NewTuckBox works out a box mailer from a rectangle: from the top tuck, lid,
-// wall, floor and wall, with walls at the sides and glue tabs in the corners.
-func NewTuckBox(s Spec) Made {
-	d := s.Wall()
-	w, h := s.interior(d)
-	w, h = (w + s.wider()).Up(s.Style.Tick), (h + s.wider()).Up(s.Style.Tick)
-	tab := max(s.Adhesive, min(measure.Inch/2, h/3)).Up(s.Style.Tick)
-	tuck := min(d-measure.Inch/16, measure.Inch/2).Down(s.Style.Tick)
-	m := Made{Kind: TuckBoxKind, Width: w, Height: h, Depth: d, Gap: lidLess, Seam: min(tab, d-lidLess), Flap: h, Overlap: max(0, tuck)}
-	thick := max(0, s.Thickness-d)
-	m.EaseWidth, m.EaseHeight = w-2*s.Caliper-s.Width-thick, h-2*s.Caliper-s.Height-thick
-	if tuck <= 0 {
-		m.fault(NoTuck, d, measure.Inch/8)
-		tuck = 0
-	}
-	side := max(d, tab)
-	m.SheetWidth, m.SheetHeight = w+2*side, 2*h+2*d+tuck
-	if m.Seam < s.Adhesive {
-		m.fault(SeamUnderAdhesive, m.Seam, s.Adhesive)
-	}
-	m.Scores = []ScoreLine{
-		{"left wall", "left", side}, {"right wall", "right", side},
-		{"front wall", "bottom", d}, {"floor, lower wall", "bottom", d + h}, {"lid", "bottom", 2*d + h},
-	}
-	if tuck > 0 {
-		m.Scores = append(m.Scores, ScoreLine{"tuck", "top", tuck})
-	}
-	m.Cuts, m.Folds = 4+4*3+4, len(m.Scores)+4
-	t := s.Style.Tick / 2
-	m.EaseError, m.SeamError = Loss{3 * t, root(3, t)}, Loss{t, t}
-	m.Net = tuckNet(w, h, d, tab, tuck, side, s.Corner)
-	return m.folded(s)
-}
-
-func tuckNet(width, height, depth, tabs, tuck, side, corner measure.Length) Net {
-	mm := measure.Length.Millimetres
-	w, h, d, tab, edge := mm(width), mm(height), mm(depth), mm(tabs), mm(side)
-	x0, x1 := edge, edge+w
-	lid := mm(tuck)
-	y0 := lid + h + d // the floor's top
-	y1 := y0 + h
-	in := mm(lidLess) / 2
-	const sliver32 = 25.4 / 32
-	n := Net{Sheet: rectangle(0, 0, w+2*edge, y1+d), Panels: []Panel{{"face", "floor", rectangle(x0, y0, x1, y1)}}}
-	hang := func(id, name, on string, outline Polygon, from, to Point, order int) {
-		if outline.Area() < sliver {
-			return
-		}
-		n.Panels = append(n.Panels, Panel{id, name, outline})
-		n.Creases = append(n.Creases, Crease{Panel: id, On: on, From: from, To: to, Angle: 90, Order: order})
-	}
-	hang("left wall", "wall", "face", rectangle(x0-d, y0, x0, y1), Point{x0, y0}, Point{x0, y1}, 2)
-	hang("right wall", "wall", "face", rectangle(x1, y0, x1+d, y1), Point{x1, y0}, Point{x1, y1}, 2)
-	for _, wall := range []struct {
-		id       string
-		top, low float64
-	}{{"front wall", y1, y1 + d}, {"back wall", y0 - d, y0}} {
-		from, to := Point{x0, wall.top}, Point{x1, wall.top}
-		if wall.id == "back wall" {
-			from, to = Point{x0, wall.low}, Point{x1, wall.low}
-		}
-		hang(wall.id, "wall", "face", rectangle(x0, wall.top, x1, wall.low), from, to, 2)
-		// Tabs are a sliver lower than the wall, so that they do not stand up.
-		top, low := wall.top+sliver32/2, wall.low-sliver32/2
-		hang(wall.id+" left", "tab", wall.id, rectangle(x0-tab, top, x0, low), Point{x0, top}, Point{x0, low}, 1)
-		hang(wall.id+" right", "tab", wall.id, rectangle(x1, top, x1+tab, low), Point{x1, top}, Point{x1, low}, 1)
-	}
-	hang("lid", "lid", "back wall", rectangle(x0+in, lid, x1-in, lid+h), Point{x0 + in, lid + h}, Point{x1 - in, lid + h}, 3)
-	hang("tuck", "tuck", "lid", Polygon{{x0 + in, lid}, {x1 - in, lid}, {x1 - in - lid/2, 0}, {x0 + in + lid/2, 0}}.rounded(mm(corner), 2, 3), Point{x0 + in, lid}, Point{x1 - in, lid}, 4)
-	n.cutOut()
-	n.Glue = n.glued([2]string{"front wall left", "left wall"}, [2]string{"front wall right", "right wall"}, [2]string{"back wall left", "left wall"}, [2]string{"back wall right", "right wall"})
 	return n
 }

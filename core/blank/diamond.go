@@ -24,6 +24,9 @@ type Board struct {
 	// CornerAt is what the diagonal guide reads where the sheet's corner sits;
 	// often not zero, and negative when the corner lies before the zero.
 	CornerAt measure.Length
+	// Groove is how far apart the board's grooves are when it scores in them
+	// alone; zero when it can be set anywhere.
+	Groove measure.Length
 	// NotchDepth is k, how deep the punch board notches.
 	NotchDepth measure.Length
 }
@@ -55,6 +58,8 @@ type Spec struct {
 	// Depth is the least depth of walls; Gusset that of a pocket's, zero for none.
 	Depth, Gusset measure.Length
 	Pocket        PocketSchool
+	Box           BoxSchool
+	Walls         WallSchool
 	// Flap is the height of the closing flap as wished; zero for the school's.
 	Flap measure.Length
 	// SheetLength is the length of the sheet that a flap may use up.
@@ -96,7 +101,8 @@ func FlapShapes() []FlapShape { return []FlapShape{SquareFlap, PointedFlap, Blun
 type Diamond struct {
 	Spec Spec
 	// Exact is the side that the school's formula asks for; Sheet is that side
-	// up to the next tick, the square to cut.
+	// up to the next tick, the square to cut, or the chosen way's where the board
+	// has grooves.
 	Exact, Sheet measure.Length
 	// Wider is what the creases are set apart beyond the wanted interior
 	// because a folded crease eats paper (twice the caliper, when over 0.2 mm).
@@ -133,6 +139,7 @@ func NewDiamond(s Spec) Diamond {
 	for _, set := range ways {
 		d.Ways = append(d.Ways, d.doubled(set(d)))
 	}
+	d.Sheet = d.Chosen().Sheet
 	return d
 }
 
@@ -211,6 +218,7 @@ type Envelope struct {
 
 // Build makes the envelope that a way's scores give, draws its net and folds it.
 func (d Diamond) Build(w Way) Envelope {
+	d.Sheet = w.Sheet
 	e := d.Measure(w)
 	side := d.Sheet.Millimetres() / math.Sqrt2
 	shape := pointed{wall: e.Depth.Millimetres(), corner: d.Spec.Corner.Millimetres(), foldTips: d.Spec.FoldTips}
@@ -229,6 +237,7 @@ func (f Flaps) less(half float64) Flaps {
 
 // Measure works out the envelope that a way's scores give, without its net.
 func (d Diamond) Measure(w Way) Envelope {
+	d.Sheet = w.Sheet
 	f, diag, side := w.flaps, d.Diagonal(), float64(d.Sheet)
 	e := Envelope{Depth: measure.Round(2 * w.half)}
 	least := math.Min(f.Left, f.Right) + math.Min(f.Top, f.Bottom)

@@ -83,6 +83,7 @@ const (
 	OpenBack          FaultID = "hole"   // the area in mm² as A in nanometres
 	WallTooLow        FaultID = "wall"   // A the wall, B what the card asks for
 	NoTuck            FaultID = "tuck"   // the wall is too low for a tuck
+	NoHem             FaultID = "hem"    // A the wall, too low for a hem of B
 	Blunted           FaultID = "blunt"  // A the flap, B what is left
 	CurveCut          FaultID = "curve"  // the flap's curve is cut
 	TooHigh           FaultID = "height" // A the ease in height
@@ -233,7 +234,7 @@ func (s Spec) interior(wall measure.Length) (w, h measure.Length) {
 }
 
 // Wall is the depth of walls that a card asks for: its thickness and 1/16, up to
-// a tick.
+// a tick or a groove.
 func (s Spec) Wall() measure.Length {
-	return max(s.Depth, s.Thickness+measure.Inch/16).Up(s.Style.Tick)
+	return max(s.Depth, s.Thickness+measure.Inch/16).Up(s.step())
 }

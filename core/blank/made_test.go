@@ -49,6 +49,70 @@ func TestWorkedBox(t *testing.T) {
 	}
 }
 
+// The least square that closes the back leaves glue tabs min(d, n) wide at the
+// floor and min(d, n - d) at the rim, where n is the notch.
+func TestLeastSquareForABox(t *testing.T) {
+	for _, seam := range []measure.Length{in / 4, in / 2, in} {
+		s := Spec{Width: 4*in + in/2, Height: 4 * in, Thickness: 9 * in / 16, Ease: in / 4, Seam: seam, Adhesive: in / 4, Style: sixteenth, Box: LeastSquares}
+		m, full := NewSquareBox(s), NewSquareBox(Spec{Width: s.Width, Height: s.Height, Thickness: s.Thickness, Ease: s.Ease, Seam: seam, Style: sixteenth})
+		if m.SheetWidth > full.SheetWidth || seam < in && m.SheetWidth == full.SheetWidth || m.Seam < seam || m.Seam > seam+in/4 {
+			t.Errorf("seam %v: %v square with a seam of %v, whole squares %v", seam, m.SheetWidth, m.Seam, full.SheetWidth)
+		}
+		n, d := (m.SheetWidth.Millimetres()*math.Sqrt2-m.Width.Millimetres()-m.Height.Millimetres())/2, m.Depth.Millimetres()
+		square := m.Net.panel("left square")
+		reach := func(x float64) (far float64) {
+			start := math.Inf(1)
+			for _, p := range square {
+				start = min(start, p.Y)
+			}
+			for i, p := range square {
+				if q := square[(i+1)%len(square)]; (p.X-x)*(q.X-x) <= 0 && p.X != q.X {
+					far = max(far, p.Y+(q.Y-p.Y)*(x-p.X)/(q.X-p.X)-start)
+				}
+			}
+			return far
+		}
+		floor := -math.MaxFloat64
+		for _, p := range square {
+			floor = max(floor, p.X)
+		}
+		near(t, "glue tab at the floor", reach(floor-1e-6), min(d, n), 1e-3)
+		near(t, "glue tab at the rim", reach(floor-d+1e-6), min(d, max(0, n-d)), 1e-3)
+		if m.faulty(GlueCorners) != (n < 2*d) {
+			t.Errorf("seam %v: n %.2f, d %.2f, faults %v", seam, n, d, m.Faults)
+		}
+	}
+}
+
+// Hems make the side walls double: the sheet is as much wider, less what tabs
+// had taken, and hem and tab come off the ease.
+func TestHemmedWalls(t *testing.T) {
+	s := Spec{Width: 5 * in, Height: 4 * in, Thickness: 9 * in / 16, Ease: in / 4, Adhesive: in / 4, Caliper: measure.Inch / 64, Style: sixteenth}
+	tabs := NewTuckBox(s)
+	s.Walls = HemmedWalls
+	hems := NewTuckBox(s)
+	// w + 2d + 2 hem, d 5/8 and hem 9/16; w up to a tick with 4 calipers more.
+	if want := hems.Width + 2*(5*in/8) + 2*(9*in/16); hems.SheetWidth != want {
+		t.Errorf("sheet %v wide, want %v", hems.SheetWidth, want)
+	}
+	if hems.Width-tabs.Width != in/16 || hems.EaseWidth < s.Ease-2*s.Caliper || hems.EaseWidth > s.Ease+in/16 {
+		t.Errorf("width %v and %v, ease %v", tabs.Width, hems.Width, hems.EaseWidth)
+	}
+	s.Thickness = in / 8
+	if low := NewTuckBox(s); !low.faulty(NoHem) || low.SheetWidth != low.Width+2*(in/2) {
+		t.Errorf("walls of %v are hemmed: %v", low.Depth, low.Faults)
+	}
+	layers := func(m Made) (most int) {
+		for _, r := range m.Net.Regions() {
+			most = max(most, r.Layers)
+		}
+		return most
+	}
+	if layers(hems) < layers(tabs) || len(hems.Net.Panels) != len(tabs.Net.Panels)+2 {
+		t.Errorf("%d and %d layers, %d panels", layers(hems), layers(tabs), len(hems.Net.Panels))
+	}
+}
+
 // 9 1/4 x 5 7/8 cut down for a 5 3/8 square: 1 3/8 off each side, 6 1/2 left.
 func TestWorkedCutDown(t *testing.T) {
 	s := Spec{Width: 43 * in / 8, Height: 43 * in / 8, Ease: 3 * in / 8, Seam: 3 * in / 8, Adhesive: in / 4, Style: sixteenth}
@@ -103,6 +167,10 @@ func constructions(s Spec) map[string]Made {
 	round := s
 	round.Corner = in / 8
 	list["square box, round corners"], list["tuck box, round corners"] = NewSquareBox(round), NewTuckBox(round)
+	s.Box, s.Walls = LeastSquares, HemmedWalls
+	list["least square box"], list["hemmed tuck box"] = NewSquareBox(s), NewTuckBox(s)
+	s.School, s.Way = ExactSeam, RoundWay
+	list["diamond folded round scrap"] = NewDiamond(s).Made()
 	return list
 }
 

@@ -28,10 +28,11 @@ type pocketSizes struct{ width, front, back, tab, uneven, flap, wall measure.Len
 // flapClear is what a closing flap covers beyond its adhesive.
 const flapClear = measure.Inch / 8
 
-// pocketSizes follows the school; everything is a tick. The gusset is the depth
-// of walls between front and back; zero for none.
+// pocketSizes follows the school; the sheet is whole ticks, and what the board
+// scores lies in its grooves. The gusset is the depth of walls between front and
+// back; zero for none.
 func (s Spec) pocketSizes() (p pocketSizes) {
-	up := func(l measure.Length) measure.Length { return l.Up(s.Style.Tick) }
+	up := func(l measure.Length) measure.Length { return l.Up(s.step()) }
 	thick := max(0, s.Thickness-s.Gusset)
 	p.wall = up(s.Gusset)
 	eighth := measure.Inch / 8
@@ -51,16 +52,24 @@ func (s Spec) pocketSizes() (p pocketSizes) {
 		p.flap = measure.Round(0.4 * float64(s.Height)).Near(measure.Inch / 4)
 	}
 	gap := p.front - p.back
-	p.width, p.front = up(max(p.width, s.LeastWidth)+s.wider()), up(max(p.front, s.LeastHeight)+s.wider())
-	p.back, p.tab = up(p.front-gap), up(p.tab)
-	defer p.double(s)
+	p.width, p.front = (max(p.width, s.LeastWidth) + s.wider()).Up(s.Style.Tick), (max(p.front, s.LeastHeight) + s.wider()).Up(s.Style.Tick)
+	p.back, p.tab = (p.front - gap).Up(s.Style.Tick), up(p.tab)
+	if s.Board.Groove > 0 {
+		// Down, so that the back never stands over the throat for it.
+		p.back = p.back.Down(s.Board.Groove)
+		gap = max(gap, p.front-p.back)
+	}
+	defer func() {
+		p.double(s)
+		p.toTicks(s.Style.Tick)
+	}()
 	if s.Flap > 0 {
 		p.flap = s.Flap
 	}
 	p.flap = up(max(p.flap, max(0, gap)+s.Adhesive+flapClear))
 	if length := 2*p.wall + p.front + p.back + p.flap; s.Pocket == ClosePocket && s.Flap == 0 && s.SheetLength > length {
 		// The flap takes what the sheet leaves, as long as it stays on the back.
-		p.flap = min(p.flap+s.SheetLength-length, p.front).Down(s.Style.Tick)
+		p.flap = min(p.flap+s.SheetLength-length, p.front).Down(s.step())
 	}
 	return p
 }
@@ -73,14 +82,23 @@ func (p *pocketSizes) double(s Spec) {
 	}
 	// Down to a tick: what the walls do not take of the thickness comes off the
 	// ease as before.
-	half := (s.Thickness / 2).Down(s.Style.Tick)
+	half := (s.Thickness / 2).Down(s.step())
 	if half == 0 || half >= min(p.tab, p.back, p.flap) {
 		return // there is nothing left to fold
 	}
 	p.wall = 2 * half
 	p.width, p.front = p.width-2*half, p.front-2*half
 	// The back ends at the throat at the latest.
-	p.back, p.flap, p.tab = min(p.back-half, p.front), p.flap-half, p.tab-half
+	p.back, p.flap, p.tab = min(p.back-half, p.front).Down(s.step()), p.flap-half, p.tab-half
+}
+
+// toTicks lets width and front take what is missing to a sheet of whole ticks,
+// where grooves are of another unit than the cuts.
+func (p *pocketSizes) toTicks(tick measure.Length) {
+	beside := 2*p.tab + 2*p.wall
+	p.width = (p.width + beside).Up(tick) - beside
+	beyond := p.flap + p.back + 2*p.wall
+	p.front = (p.front + beyond).Up(tick) - beyond
 }
 
 // NewPocket works out a tabbed pocket: from the top the flap, the front with a
@@ -94,6 +112,9 @@ func NewPocket(s Spec) Made {
 	m.Seam, m.Overlap = p.tab-s.Sliver, p.flap-max(0, p.front-p.back)
 	m.Net = pocketNet(p, s)
 	m.Scores = []ScoreLine{{"left tab", "left", p.tab}, {"right tab", "right", p.tab}, {"flap", "top", p.flap}, {"back", "bottom", p.back}}
+	if s.Double && s.Thickness > 0 && p.wall == 0 {
+		m.fault(SingleCrease, s.Thickness, 0)
+	}
 	if p.wall > 0 && s.Gusset > 0 {
 		m.fault(SlitCorners, p.wall, 0)
 	}
@@ -104,7 +125,7 @@ func NewPocket(s Spec) Made {
 	m.Cuts, m.Folds = 4+8, len(m.Scores) // the rectangle, two cuts to each corner
 	t := s.Style.Tick / 2
 	m.EaseError, m.SeamError = Loss{3*t + t, root(3, t)}, Loss{t, t}
-	m.Ways = m.edgeWays(t)
+	m.Ways = m.edgeWays(s)
 	if s.TabsOnBack && p.wall == 0 {
 		m.Seam = p.tab
 	}
@@ -130,22 +151,27 @@ func (m *Made) pocketFaults(s Spec, p pocketSizes) {
 
 // edgeWays are the two ways to set the scores of a pocket: each from the edge
 // that it is next to, or all from one edge a direction, which spares the ease
-// the error of the sheet's own size and puts it into the far tab.
-func (m Made) edgeWays(t measure.Length) []ScoreWay {
+// the error of the sheet's own size and puts it into the far tab. On a board with
+// grooves the second is left out where its scores would fall between them.
+func (m Made) edgeWays(s Spec) []ScoreWay {
+	t := s.Style.Tick / 2
 	opposite := map[string]string{"right": "left", "bottom": "top"}
 	size := map[string]measure.Length{"right": m.SheetWidth, "bottom": m.SheetHeight}
 	one := make([]ScoreLine, len(m.Scores))
-	for i, s := range m.Scores {
-		if edge, far := opposite[s.Edge]; far {
-			s.At, s.Edge = size[s.Edge]-s.At, edge
+	for i, l := range m.Scores {
+		if edge, far := opposite[l.Edge]; far {
+			l.At, l.Edge = size[l.Edge]-l.At, edge
 		}
-		one[i] = s
+		one[i] = l
 	}
 	// One more t off the ease at worst is the card's own cut.
-	return []ScoreWay{
-		{"each from the edge next to it", m.Scores, Loss{3*t + t, root(3, t)}, Loss{t, t}},
-		{"all from one edge", one, Loss{2*t + t, root(2, t)}, Loss{2 * t, root(2, t)}},
+	list := []ScoreWay{{"each from the edge next to it", m.Scores, Loss{3*t + t, root(3, t)}, Loss{t, t}}}
+	for _, l := range one {
+		if s.Board.Groove > 0 && l.At%s.Board.Groove != 0 {
+			return list
+		}
 	}
+	return append(list, ScoreWay{"all from one edge", one, Loss{2*t + t, root(2, t)}, Loss{2 * t, root(2, t)}})
 }
 
 func root(n float64, t measure.Length) measure.Length {

@@ -32,6 +32,10 @@ func TestToleranceCoefficients(t *testing.T) {
 			ease:      func(e []float64) float64 { return diag(e) - (e[2]+e[3])/(2*math.Sqrt2) - (e[4]+e[5])/(2*math.Sqrt2) },
 			seam:      func(e []float64) float64 { return e[2] + e[4] - e[0] },
 			easeWorst: 2 * math.Sqrt2, easeRSS: math.Sqrt(1.5), seamWorst: 3, seamRSS: math.Sqrt(3)},
+		{name: "round", errors: 6, // the scrap's width and height, how far it lies off the middle
+			ease:      func(e []float64) float64 { return e[2] },
+			seam:      func(e []float64) float64 { return math.Sqrt2*((diag(e)-e[2])/2+e[4]+(diag(e)-e[3])/2+e[5]) - e[0] },
+			easeWorst: 1, easeRSS: 1, seamWorst: 1 + 3*math.Sqrt2, seamRSS: math.Sqrt(6)},
 		{name: "notch", errors: 4, // the punch repeats its error, so does the depth
 			ease:      func(e []float64) float64 { return diag(e) - math.Sqrt2*(e[2]+e[3]) },
 			seam:      func(e []float64) float64 { return 2 * e[3] },

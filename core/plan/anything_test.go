@@ -27,6 +27,7 @@ func anyShop(r *rand.Rand) plan.Shop {
 	s.TickInches = pick(r, measure.Ticks(measure.Inches)...)
 	s.TickMillimetres = pick(r, measure.Ticks(measure.Millimetres)...)
 	s.Tools.TrimmerLength = pick(r, 12*in, 8*in, 24*in)
+	s.Tools.Groove = pick(r, 0, 0, in/8, 5*measure.Millimetre)
 	for i := range s.Stocks {
 		k := &s.Stocks[i]
 		k.Grain, k.Pattern = pick(r, paper.Unknown, paper.AlongLong, paper.AlongShort), pick(r, paper.Unknown, paper.Unknown, paper.AlongLong)
@@ -83,6 +84,7 @@ func anyJob(r *rand.Rand, shop plan.Shop) plan.Job {
 	e.Sort, e.Mailable, e.OneSide, e.TabsOnBack, e.Double = pick(r, plan.LeastPaper, plan.Quickest, plan.Neatest, plan.Cheapest), r.IntN(3) == 0, r.IntN(2) == 0, r.IntN(2) == 0, r.IntN(2) == 0
 	e.FoldTips, e.PatternInside, e.Corner, e.Flap = r.IntN(2) == 0, r.IntN(2) == 0, measure.Length(r.IntN(8))*in/8, measure.Length(r.IntN(12))*in/4
 	e.Stock, e.Liner, e.Adhesive = stock(), pick(r, "", stock()), pick(r, "tape-1-2", "tape-1-4", "glue")
+	e.Way, e.Box, e.Walls = pick(r, blank.WayIDs()...), pick(r, blank.BoxSchools()...), pick(r, blank.WallSchools()...)
 	j.Post.Destination = pick(r, "us-domestic", "us-abroad", "uk-inland", "germany-home", "canada-home", "australia-home", "universal", plan.ByHand)
 	j.Paper.AlongGrain, j.Paper.Have = r.IntN(2) == 0, pick(r, "", "letter", "a4")
 	if r.IntN(4) == 0 {

@@ -22,7 +22,11 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	if ease := min(e.EaseWidth, e.EaseHeight); ease < 0 {
 		add(Trouble, "The card does not go in: it is %s %s larger than the inside. Give it more ease.", show(-ease), unit)
 	} else if ease < way.Ease.RSS {
-		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease, or score it another way.", m.fine().Show(m.style.Tick/2), unit)
+		other := ""
+		if safer := d.Ways[m.saferWay(d)]; safer.ID != way.ID {
+			other = fmt.Sprintf(", or score by “%s”, the safer way", wayNames[safer.ID])
+		}
+		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease%s.", m.fine().Show(m.style.Tick/2), unit, other)
 	}
 	switch {
 	case e.Seam < 0:
@@ -32,6 +36,7 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	case e.Seam-way.Seam.RSS < a.Width:
 		add(Care, "The seam holds the %s, but only just: a cut or score that is off eats %s of it.", lower(a.Name), show(way.Seam.RSS))
 	}
+	notes = append(notes, m.grooveNotes(d, e)...)
 	if e.Folded.Hole > 0 && e.Seam >= 0 {
 		add(Trouble, "The back has a hole of %.0f mm² that no flap covers: give it a wider seam.", e.Folded.Hole)
 	}

@@ -169,7 +169,7 @@ func (m maker) card() CardPlan {
 	}
 	base, _ := m.base(j.Card.Fold)
 	c.Sentence, c.Drawing = m.baseWords(base)
-	c.Notes = append(c.Notes, m.foldNotes(base)...)
+	c.Notes = append(append(c.Notes, m.foldNotes(base)...), m.baseGrooves(base)...)
 	none := true
 	stock, _ := m.shop.stock(j.Parts[0].Stock)
 	for _, s := range m.shop.onShelf() {
@@ -299,6 +299,32 @@ func (m maker) scores(b card.Base, inside bool) string {
 		return strings.Join(list, "")
 	}
 	return strings.Join(list[:len(list)-1], ", ") + " and " + list[len(list)-1]
+}
+
+// thinStrip is the narrowest strip of paper that can be cut and laid at a fence.
+const thinStrip = measure.Inch / 8
+
+// baseGrooves says how scores of a base that fall between the board's grooves are
+// made: a strip between fence and sheet moves the sheet until one falls in.
+func (m maker) baseGrooves(b card.Base) []Note {
+	groove, list := m.shop.Tools.Groove, []string(nil)
+	if groove == 0 {
+		return nil
+	}
+	for _, s := range b.Scores {
+		strip := s.At.Up(groove) - s.At
+		if strip == 0 {
+			continue
+		}
+		if strip < thinStrip {
+			strip += groove
+		}
+		list = append(list, fmt.Sprintf("for %s lay a strip %s wide between fence and sheet and score at %s", m.style.Show(s.At), m.fine().Show(strip), m.fine().Show(s.At+strip)))
+	}
+	if list == nil {
+		return nil
+	}
+	return []Note{{Care, fmt.Sprintf("Your board's grooves, every %s, miss what is to be scored: %s.", m.fine().Show(groove), strings.Join(list, "; "))}}
 }
 
 // foldNotes says what the trade knows of a fold.

@@ -39,6 +39,9 @@ type Choices struct {
 	// schools of the pocket.
 	Sorts   []Choice `json:"sorts"`
 	Pockets []Choice `json:"pockets"`
+	// Boxes are the schools of a box from a square, Walls those of a box with a lid.
+	Boxes []Choice `json:"boxes"`
+	Walls []Choice `json:"walls"`
 	// Flaps are the ends of a pocket's flap, DiamondFlaps those of a diamond's.
 	Flaps        []Choice `json:"flaps"`
 	DiamondFlaps []Choice `json:"diamondFlaps"`
@@ -98,6 +101,8 @@ func ChoicesIn(shop Shop) Choices {
 	c.Flaps = []Choice{{string(blank.SquareFlap), "Square"}, {string(blank.PointedFlap), "Pointed"}, {string(blank.BluntFlap), "Pointed, tip cut off"}, {string(blank.RoundFlap), "Rounded"}}
 	c.DiamondFlaps = []Choice{{string(blank.SquareFlap), "As the square gives it"}, {string(blank.BluntFlap), "Blunt"}, {string(blank.RoundFlap), "Rounded"}}
 	c.Pockets = []Choice{{string(blank.ExactPocket), "Ease, seam and gap as wished"}, {string(blank.ThumbGapPocket), "1⁄4 ease, 1⁄2 thumb gap"}, {string(blank.ClosePocket), "1⁄8 ease, wide tabs"}}
+	c.Boxes = []Choice{{string(blank.FullSquares), "Glue squares as high as the walls"}, {string(blank.LeastSquares), "The least square that closes"}}
+	c.Walls = []Choice{{string(blank.TabbedWalls), "Single, held by tabs"}, {string(blank.HemmedWalls), "Double, hemmed over the tabs"}}
 	c.Rooms = []Choice{{string(AsBlock), "As a block"}, {string(AsHeap), "As it lies"}}
 	for _, a := range shop.Adhesives {
 		c.Adhesives = append(c.Adhesives, Choice{a.ID, a.Name + ", " + shop.Style().ShowUnit(a.Width)})

@@ -49,7 +49,8 @@ func (m maker) blankSpec() blank.Spec {
 		Width: m.outer().Width, Height: m.outer().Height, Thickness: m.thick.Used,
 		Ease: j.Envelope.Ease, Seam: j.Envelope.Seam, ThumbGap: j.Envelope.ThumbGap, Caliper: stock.Caliper,
 		Style: m.style, School: j.Envelope.School, Way: j.Envelope.Way,
-		Board:    blank.Board{CornerAt: m.shop.Tools.CornerAt, NotchDepth: m.shop.Tools.NotchDepth},
+		Board: blank.Board{CornerAt: m.shop.Tools.CornerAt, Groove: m.shop.Tools.Groove, NotchDepth: m.shop.Tools.NotchDepth},
+		Box:   j.Envelope.Box, Walls: j.Envelope.Walls,
 		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: measure.Inch / 32,
 		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double, FoldTips: j.Envelope.FoldTips,
 	}

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/measure"
 )
 
 // FoldStep is one stage of folding a net: the panels that move and what is glued
@@ -14,10 +15,57 @@ type FoldStep struct {
 	Order int    `json:"order"`
 	Text  string `json:"text"`
 	Glue  string `json:"glue"`
+	// Advice is what the hand should know just then.
+	Advice string `json:"advice"`
 }
 
-// foldSteps puts the folds of a net in order into words.
-func foldSteps(n blank.Net) []FoldStep {
+// raisedFrom is the thickness from which a card lies in the envelope while it is
+// folded and glued.
+const raisedFrom = measure.Inch / 16
+
+// foldSteps puts the folds of a blank in order into words, with what the trade
+// minds at each.
+func (m maker) foldSteps(c candidate) []FoldStep {
+	n := c.made.Net
+	steps := stepsOf(n)
+	if len(steps) == 0 {
+		return steps
+	}
+	advise := func(i int, text string) { steps[i].Advice = strings.TrimSpace(steps[i].Advice + " " + text) }
+	raised, glued := m.thick.Used > raisedFrom, false
+	if c.id == Diamond {
+		advise(0, "Their points lie on one line when the scores are true.")
+	}
+	for i := range steps {
+		if raised && i < len(steps)-1 && c.made.Kind != blank.TuckBoxKind && c.made.Kind != blank.SquareBoxKind {
+			advise(i, "Try the card in after this fold.")
+		}
+		if steps[i].Glue != "" && !glued {
+			glued = true
+			advise(i, "Glue thinly, and away from the inner edge: what spreads inside sticks front to back.")
+			if raised && c.made.Depth == 0 {
+				advise(i, "Leave the card in, face down, while it sets.")
+			}
+		}
+	}
+	if c.id == Diamond {
+		advise(len(steps)-2, "If corners of the side flaps peek out at the bottom, fold them in; at the throat cut them off, a hair on the flap's side of the crease and never on the panel's.")
+	}
+	last := "Write the address before you close it."
+	switch {
+	case m.job.Post.Destination == ByHand:
+		last += " Given by hand, a dot at its tip will do, which opens again."
+	case c.id == Tuck:
+		last += " For the post glue or tape the lid shut."
+	default:
+		last += " For the post seal it along both edges."
+	}
+	advise(len(steps)-1, last)
+	return steps
+}
+
+// stepsOf are the stages of folding a net: what moves, and what is glued then.
+func stepsOf(n blank.Net) []FoldStep {
 	byOrder := map[int][]string{}
 	order := map[string]int{}
 	var numbers []int

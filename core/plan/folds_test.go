@@ -44,11 +44,11 @@ func TestEveryFoldIsPlanned(t *testing.T) {
 	}
 	j, shop := demo.Jobs()[1], demo.Shop()
 	j.Card.Fold = card.GateFold
-	if n := plan.Make(j, shop).Card.Notes; len(n) == 0 || !strings.Contains(n[0].Text, "The doors leave 1⁄8 in between them") {
+	if n := plan.Make(j, shop).Card.Notes; !strings.Contains(notes(n), "The doors leave 1⁄8 in between them") {
 		t.Errorf("the doors: %+v", n)
 	}
 	j.Card.Fold = card.RollFold
-	if n := plan.Make(j, shop).Card.Notes; len(n) == 0 || !strings.Contains(n[0].Text, "is 1⁄16 in shorter") {
+	if n := plan.Make(j, shop).Card.Notes; !strings.Contains(notes(n), "is 1⁄16 in shorter") {
 		t.Errorf("the roll: %+v", n)
 	}
 }

@@ -161,7 +161,7 @@ type PaperWish struct {
 // EnvelopeWish is the envelope that is to be made.
 type EnvelopeWish struct {
 	School   blank.School   `json:"school" enum:"exact,diagonal,notch"`
-	Way      blank.WayID    `json:"way" enum:"pair,corners,centre,edges,notch"`
+	Way      blank.WayID    `json:"way" enum:"pair,corners,centre,edges,round,notch"`
 	Ease     measure.Length `json:"ease"`
 	Seam     measure.Length `json:"seam"`
 	ThumbGap measure.Length `json:"thumbGap"`
@@ -171,11 +171,15 @@ type EnvelopeWish struct {
 	Construction Construction `json:"construction,omitempty"`
 	// Sort is what matters when constructions are compared.
 	Sort CompareSort `json:"sort,omitempty"`
-	// Pocket is the school of a pocket; Depth the least depth of walls, Flap the
+	// Pocket is the school of a pocket, Depth the least depth of walls, Flap the
 	// height of the closing flap, both zero for what the sums ask for.
 	Pocket blank.PocketSchool `json:"pocket,omitempty"`
 	Depth  measure.Length     `json:"depth,omitempty"`
 	Flap   measure.Length     `json:"flap,omitempty"`
+	// Box is the school of a box from a square, Walls that of the walls of a box
+	// with a lid.
+	Box   blank.BoxSchool  `json:"box,omitempty"`
+	Walls blank.WallSchool `json:"walls,omitempty"`
 	// FlapShape, Corner, Notch and TabsOnBack shape a pocket: the end of its flap,
 	// the radius of its free corners and of a thumb notch, and what carries its
 	// tabs.

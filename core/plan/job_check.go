@@ -53,6 +53,12 @@ func (j Job) Check(shop Shop) []Problem {
 	if p := j.Envelope.Pocket; p != "" && !slices.Contains(blank.PocketSchools(), p) {
 		add("envelope.pocket", refuse("The school “%s” of the pocket is not known: choose thumb, close or exact.", clip(string(p))))
 	}
+	if b := j.Envelope.Box; b != "" && !slices.Contains(blank.BoxSchools(), b) {
+		add("envelope.box", refuse("The school “%s” of the box is not known: choose full or least.", clip(string(b))))
+	}
+	if w := j.Envelope.Walls; w != "" && !slices.Contains(blank.WallSchools(), w) {
+		add("envelope.walls", refuse("Walls held by “%s” are not known: choose tabs or hems.", clip(string(w))))
+	}
 	if f := j.Envelope.FlapShape; f != "" && !slices.Contains(blank.FlapShapes(), f) {
 		add("envelope.flapShape", refuse("The flap “%s” is not known: choose square, pointed, blunt or round.", clip(string(f))))
 	}
@@ -63,7 +69,7 @@ func (j Job) Check(shop Shop) []Problem {
 		add("envelope.school", refuse("The school “%s” is not known: choose exact, diagonal or notch.", clip(string(j.Envelope.School))))
 	}
 	if !slices.Contains(blank.WayIDs(), j.Envelope.Way) {
-		add("envelope.way", refuse("The way of scoring “%s” is not known: choose pair, corners, centre, edges or notch.", clip(string(j.Envelope.Way))))
+		add("envelope.way", refuse("The way of scoring “%s” is not known: choose pair, corners, centre, edges, round or notch.", clip(string(j.Envelope.Way))))
 	}
 	if o := j.Card.Outline; len(o) > 0 {
 		if err := blank.CheckOutline(o); err != nil {

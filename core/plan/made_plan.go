@@ -37,7 +37,7 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 	p.Notes = m.madeNotes(c)
 	p.Dimensions = m.madeDimensions(made)
 	p.Drawing = fmt.Sprintf("%s, %s %s, lying flat with its inside up: %s. The folds are made in the order of their numbers.", constructionNames[c.id], m.by(made.SheetWidth, made.SheetHeight), m.style.Unit, m.partsWords(made))
-	p.Folds = foldSteps(made.Net)
+	p.Folds = m.foldSteps(c)
 	return p
 }
 
@@ -132,14 +132,17 @@ func (m maker) madeSentence(c candidate) Sentence {
 	case Box:
 		return say("Cut [%s] square. From every corner of the sides score at [%s] and [%s], of top and bottom at [%s] and [%s].", show(made.SheetWidth), at(0), at(1), at(2), at(3))
 	case Tuck:
-		return say("Cut [%s]. Score [%s] from both sides, then from the bottom at [%s], [%s] and [%s].", m.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3), at(4))
+		s := say("Cut [%s]. Score [%s] from both sides", m.by(made.SheetWidth, made.SheetHeight), at(0))
+		if hem := len(made.Scores) - 1; made.Scores[hem].Name == "right hem" {
+			s = s.joined(say(" and [%s] for the hems", at(hem)))
+		}
+		return s.joined(say(", then from the bottom at [%s], [%s] and [%s].", at(2), at(3), at(4)))
 	case Gusset:
 		return say("Cut [%s]. Score twice, [%s] apart, at both sides, throat and bottom: the walls stand up.", m.by(made.SheetWidth, made.SheetHeight), show(made.Depth))
 	}
 	s := say("Cut [%s]. Score [%s] from both sides, [%s] from the flap's end and [%s] from the other", m.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3))
 	if made.Depth > 0 {
-		more := say(", and each again [%s] further in.", show(made.Depth))
-		return Sentence{s.Text + more.Text, append(s.Spans, more.Spans...)}
+		return s.joined(say(", and each again [%s] further in.", show(made.Depth)))
 	}
 	return s.then(".")
 }
@@ -160,6 +163,9 @@ func (m maker) madeNotes(c candidate) []Note {
 	for _, f := range c.made.Faults {
 		tone, text := m.faultWords(f)
 		add(tone, "%s", text)
+	}
+	if groove := m.shop.Tools.Groove; groove > 0 && c.id != CutDown {
+		add(Fine, "Its sizes are chosen so that every score falls in a groove of your board, every %s.", m.fine().Show(groove))
 	}
 	if c.made.Depth == 0 && m.thick.Used > measure.Inch/8 {
 		add(Care, "At %s thick, score every crease twice, that far apart, or take a construction with walls.", show(m.thick.Used))
@@ -230,6 +236,8 @@ func (m maker) faultWords(f blank.Fault) (Tone, string) {
 		return Trouble, fmt.Sprintf("The back has a hole of %.0f mm² that no flap covers: give it a wider seam.", f.A.Millimetres())
 	case blank.NoTuck:
 		return Care, fmt.Sprintf("Walls of %s are too low for a tuck: glue the lid to the front wall.", show(f.A))
+	case blank.NoHem:
+		return Care, fmt.Sprintf("Walls of %s are too low for a hem, which folds cleanly from %s on: they stay single.", show(f.A), show(f.B))
 	case blank.Blunted:
 		return Care, fmt.Sprintf("A flap overshoots: blunt its tip from %s to %s, folded in and glued or trimmed.", show(f.A), show(f.B))
 	case blank.CurveCut:
@@ -237,7 +245,7 @@ func (m maker) faultWords(f blank.Fault) (Tone, string) {
 	case blank.TooHigh:
 		return Care, fmt.Sprintf("It stays %s too high for the card, which slides: a lower envelope would hold it.", show(f.A))
 	case blank.SingleCrease:
-		return Care, fmt.Sprintf("Two creases for a thickness of %s cannot be set here: the punch board makes one, or they would lie closer than a tick.", show(f.A))
+		return Care, fmt.Sprintf("Two creases for a thickness of %s cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.", show(f.A))
 	case blank.SlitCorners:
 		return Care, "The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in."
 	}

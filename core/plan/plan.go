@@ -2,6 +2,7 @@ package plan
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/mail"
@@ -116,7 +117,16 @@ func Make(job Job, shop Shop) Plan {
 	p.Paper = m.paper(chosen)
 	p.Recipe = m.recipe()
 	p.Ticket = m.ticket(p, chosen)
+	for _, notes := range [][]Note{p.Card.Notes, p.Layers.Notes, p.Envelope.Blank.Notes, p.Post.Notes} {
+		worstFirst(notes)
+	}
 	return p
+}
+
+// worstFirst puts what keeps a maker from going on before what is good to know.
+func worstFirst(notes []Note) {
+	weight := map[Tone]int{Trouble: 0, Care: 1, Fine: 2}
+	slices.SortStableFunc(notes, func(a, b Note) int { return weight[a.Tone] - weight[b.Tone] })
 }
 
 func (m maker) fields() Fields {

@@ -43,6 +43,11 @@ func (s Sentence) and(t Sentence) Sentence {
 	return Sentence{s.Text + " " + t.Text, append(append(append([]Span(nil), s.Spans...), gap), t.Spans...)}
 }
 
+// joined goes on with another piece of the same sentence.
+func (s Sentence) joined(t Sentence) Sentence {
+	return Sentence{s.Text + t.Text, append(append([]Span(nil), s.Spans...), t.Spans...)}
+}
+
 // then goes on with plain words.
 func (s Sentence) then(words string) Sentence {
 	return Sentence{s.Text + words, append(append([]Span(nil), s.Spans...), Span{words, false})}

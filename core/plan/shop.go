@@ -72,6 +72,9 @@ type Tools struct {
 	// CornerAt is what the score board's diagonal guide reads at the sheet's
 	// corner; negative when the corner lies before the zero.
 	CornerAt measure.Length `json:"cornerAt"`
+	// Groove is how far apart the score board's grooves are; zero when it scores
+	// anywhere.
+	Groove measure.Length `json:"groove,omitempty"`
 	// NotchDepth is how deep the punch board notches.
 	NotchDepth measure.Length `json:"notchDepth"`
 }

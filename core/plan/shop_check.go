@@ -122,6 +122,9 @@ func (c *shopCheck) tools(t Tools) {
 	if t.CornerAt.Abs() > 4*measure.Inch {
 		c.add("tools.cornerAt", "The guide's corner reads more than 4 in from zero: measure again where the sheet's corner sits.")
 	}
+	if g := t.Groove; g != 0 && (g < measure.Millimetre || g > measure.Inch) {
+		c.add("tools.groove", "Grooves of a score board are from 1 mm to 1 in apart: measure again from one to the next, or type 0 for a board that scores anywhere.")
+	}
 	if t.NotchDepth <= 0 || t.NotchDepth > 2*measure.Inch {
 		c.add("tools.notchDepth", "A punch board notches more than nothing and at most 2 in deep: punch a scrap and measure the notch.")
 	}

@@ -288,6 +288,7 @@ export interface components {
         Choices: {
             adhesives: components["schemas"]["Choice"][];
             borders: components["schemas"]["BorderChoice"][];
+            boxes: components["schemas"]["Choice"][];
             closures: components["schemas"]["Choice"][];
             contents: components["schemas"]["Choice"][];
             destinations: components["schemas"]["Choice"][];
@@ -306,6 +307,7 @@ export interface components {
             surfaces: components["schemas"]["Choice"][];
             things: components["schemas"]["Choice"][];
             ticks: components["schemas"]["TickChoice"][];
+            walls: components["schemas"]["Choice"][];
         };
         ClassFile: {
             id: string;
@@ -417,6 +419,7 @@ export interface components {
         };
         EnvelopeWish: {
             adhesive: string;
+            box?: string;
             construction?: string;
             /** Format: int64 */
             corner?: number;
@@ -446,8 +449,9 @@ export interface components {
             tabsOnBack?: boolean;
             /** Format: int64 */
             thumbGap: number;
+            walls?: string;
             /** @enum {string} */
-            way: "pair" | "corners" | "centre" | "edges" | "notch";
+            way: "pair" | "corners" | "centre" | "edges" | "round" | "notch";
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -547,6 +551,7 @@ export interface components {
             width: number;
         };
         FoldStep: {
+            advice: string;
             glue: string;
             /** Format: int64 */
             order: number;
@@ -1395,6 +1400,8 @@ export interface components {
             /** Format: int64 */
             cornerAt: number;
             /** Format: int64 */
+            groove?: number;
+            /** Format: int64 */
             notchDepth: number;
             /** Format: int64 */
             trimmerLength: number;
@@ -1405,10 +1412,12 @@ export interface components {
             easeWorst: components["schemas"]["Shown"];
             id: string;
             name: string;
+            safer: boolean;
             seam: components["schemas"]["Shown"];
             seamRss: components["schemas"]["Shown"];
             seamWorst: components["schemas"]["Shown"];
             settings: components["schemas"]["SettingPlan"][];
+            sheet: components["schemas"]["Shown"];
             steps: string[];
         };
         WeightPlan: {

@@ -12,7 +12,7 @@ const props = defineProps<{
   card: { width: number; height: number; thickness: number }
 }>()
 
-const height = 400
+const height = 420
 const tilt = 0.95 // radians from straight above
 const secondsAFold = 1.4
 
@@ -138,18 +138,38 @@ function cardSides(): Drawn[] {
   }))
 }
 
-// The scale is that of the flat sheet, so that nothing jumps while it folds.
-const scale = computed(() => {
-  const flat = props.net.sheet.map((p) => project([p.x, p.y, 0]))
-  const w = Math.max(...flat.map((v) => Math.abs(v[0])))
-  const h = Math.max(...flat.map((v) => Math.abs(v[1])))
-  return Math.min((wide.value - 20) / (2 * w), (height - 30) / (2 * h))
+// The drawing keeps what has been folded so far in the middle and as large as there
+// is room for: it grows as the blank grows smaller, without a jump, since the
+// folds have none.
+const mostGrowth = 1.7
+function extent(at: number) {
+  const where = poses(props.net, stages.value, at)
+  const points = props.net.panels.flatMap((p) => p.outline.map((q) => project(where.get(p.id)!(q))))
+  const across = points.map((v) => v[0])
+  const down = points.map((v) => v[1])
+  const [left, right, top, low] = [
+    Math.min(...across),
+    Math.max(...across),
+    Math.min(...down),
+    Math.max(...down),
+  ]
+  const scale = Math.min((wide.value - 20) / (right - left), (height - 30) / (low - top))
+  return { scale, x: (left + right) / 2, y: (top + low) / 2 }
+}
+const flat = computed(() => extent(0).scale)
+const room = computed(() => {
+  const now = extent(stage.value)
+  return { ...now, scale: Math.min(now.scale, flat.value * mostGrowth) }
 })
 
-const path = (points: Vec[]) =>
-  points
-    .map((v, i) => `${i ? 'L' : 'M'}${(v[0] * scale.value).toFixed(1)} ${(v[1] * scale.value).toFixed(1)}`)
-    .join('') + 'Z'
+const path = (points: Vec[]) => {
+  const { scale, x, y } = room.value
+  return (
+    points
+      .map((v, i) => `${i ? 'L' : 'M'}${((v[0] - x) * scale).toFixed(1)} ${((v[1] - y) * scale).toFixed(1)}`)
+      .join('') + 'Z'
+  )
+}
 
 let frame = 0
 function play() {
@@ -202,7 +222,8 @@ onUnmounted(() => window.cancelAnimationFrame(frame))
         >Lying flat, inside up, the card on the {{ net.panels[0]?.name }}.</template
       >
       <template v-else
-        ><strong>{{ Math.ceil(stage) }}.</strong> {{ step?.text }} {{ step?.glue }}</template
+        ><strong>{{ Math.ceil(stage) }}.</strong> {{ step?.text }} {{ step?.glue }}
+        <span class="soft" data-test="fold-advice">{{ step?.advice }}</span></template
       >
     </p>
     <div class="controls">

@@ -24,11 +24,12 @@ async function done() {
       :value="text"
       :data-test="`shop-${path}`"
       :aria-invalid="problem !== ''"
+      :aria-describedby="`about-shop-${path}`"
       maxlength="60"
       @input="typed = ($event.target as HTMLInputElement).value"
       @change="done"
     />
-    <small :class="problem ? 'tone-trouble' : 'soft'">{{ problem || note }}</small>
+    <small :id="`about-shop-${path}`" :class="problem ? 'tone-trouble' : 'soft'">{{ problem || note }}</small>
   </label>
 </template>
 

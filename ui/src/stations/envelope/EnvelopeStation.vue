@@ -101,6 +101,22 @@ function set(change: Partial<Job['envelope']>) {
       :model-value="wish.envelope.pocket || 'exact'"
       @update:model-value="set({ pocket: $event as Job['envelope']['pocket'] })"
     />
+    <PickRow
+      v-if="kind === 'box'"
+      label="Square"
+      name="box"
+      :choices="shop?.choices.boxes ?? []"
+      :model-value="wish.envelope.box || 'full'"
+      @update:model-value="set({ box: $event as Job['envelope']['box'] })"
+    />
+    <PickRow
+      v-if="kind === 'tuck'"
+      label="Side walls"
+      name="walls"
+      :choices="shop?.choices.walls ?? []"
+      :model-value="wish.envelope.walls || 'tabs'"
+      @update:model-value="set({ walls: $event as Job['envelope']['walls'] })"
+    />
     <v-checkbox
       v-if="kind === 'cutdown'"
       :model-value="!!wish.envelope.oneSide"

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 
 import type { ScoreText, ScoreWayPlan } from '../../api/client'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
+import GrooveField from './GrooveField.vue'
 
 /** The scores of a blank with straight edges, in each way of setting them. */
 const props = defineProps<{ scores: ScoreText[]; ways: ScoreWayPlan[] }>()
@@ -31,6 +32,7 @@ const shown = computed(() => way.value?.scores ?? props.scores)
         >: the safer way</strong
       >.
     </p>
+    <GrooveField v-if="ways.length" />
   </section>
 </template>
 

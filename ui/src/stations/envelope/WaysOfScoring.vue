@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Job, WayPlan } from '../../api/client'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
 import ShopLength from '../../fields/ShopLength.vue'
+import GrooveField from './GrooveField.vue'
 
 type Way = Job['envelope']['way']
 
@@ -12,6 +13,8 @@ const emit = defineEmits<{ choose: [way: Way] }>()
 
 const chosen = computed(() => props.ways.find((w) => w.id === props.way) ?? props.ways[0]!)
 const choices = computed(() => props.ways.map((w) => ({ id: w.id, name: w.name })))
+const guided = computed(() => chosen.value.id === 'pair' || chosen.value.id === 'corners')
+const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).size > 1)
 </script>
 
 <template>
@@ -40,11 +43,12 @@ const choices = computed(() => props.ways.map((w) => ({ id: w.id, name: w.name }
       </ol>
       <div class="board">
         <ShopLength
-          v-if="chosen.id === 'pair' || chosen.id === 'corners'"
+          v-if="guided"
           path="tools.cornerAt"
           label="Corner sits at"
           note="what your guide reads at the sheet's corner; a minus when it lies before zero"
         />
+        <GrooveField v-if="guided" />
         <ShopLength
           v-if="chosen.id === 'notch'"
           path="tools.notchDepth"
@@ -60,6 +64,7 @@ const choices = computed(() => props.ways.map((w) => ({ id: w.id, name: w.name }
       <thead>
         <tr>
           <th scope="col">Way</th>
+          <th v-if="sheetsDiffer" scope="col">Square</th>
           <th scope="col">Ease</th>
           <th scope="col">likely left</th>
           <th scope="col">at worst</th>
@@ -70,7 +75,10 @@ const choices = computed(() => props.ways.map((w) => ({ id: w.id, name: w.name }
       </thead>
       <tbody>
         <tr v-for="w in ways" :key="w.id" :class="{ here: w.id === chosen.id }">
-          <th scope="row">{{ w.name }}</th>
+          <th scope="row">
+            {{ w.name }} <mark v-if="w.safer" class="safer" data-test="safer-way">the safer way</mark>
+          </th>
+          <td v-if="sheetsDiffer">{{ w.sheet.text }}</td>
           <td>{{ w.ease.text }}</td>
           <td>{{ w.easeRss.text }}</td>
           <td :class="{ 'tone-trouble': w.easeWorst.nm < 0 }">{{ w.easeWorst.text }}</td>
@@ -125,6 +133,13 @@ small {
   display: grid;
   gap: 6px;
   font-size: 17px;
+}
+.safer {
+  margin-left: 8px;
+  padding: 0 4px;
+  background: var(--mark);
+  color: inherit;
+  font-weight: 450;
 }
 @media (max-width: 1000px) {
   .set {

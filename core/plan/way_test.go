@@ -1,0 +1,174 @@
+package plan_test
+
+import (
+	"slices"
+	"strings"
+	"testing"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+)
+
+func wayOf(t *testing.T, p plan.Plan, id blank.WayID) plan.WayPlan {
+	t.Helper()
+	for _, w := range p.Envelope.Blank.Ways {
+		if w.ID == id {
+			return w
+		}
+	}
+	t.Fatalf("no way %q among %d", id, len(p.Envelope.Blank.Ways))
+	return plan.WayPlan{}
+}
+
+// One way of scoring the diamond is recommended: the one that leaves most of
+// what runs out first.
+func TestSaferWayOfScoring(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	p := plan.Make(j, shop)
+	tape := in / 2
+	var safer []plan.WayPlan
+	left := func(w plan.WayPlan) measure.Length { return min(w.EaseWorst.Nm, w.SeamWorst.Nm-tape) }
+	for _, w := range p.Envelope.Blank.Ways {
+		if w.Safer {
+			safer = append(safer, w)
+		}
+	}
+	if len(safer) != 1 {
+		t.Fatalf("%d ways are the safer one", len(safer))
+	}
+	for _, w := range p.Envelope.Blank.Ways {
+		if left(w) > left(safer[0]) {
+			t.Errorf("%s leaves %v, the safer one, %s, %v", w.ID, left(w), safer[0].ID, left(safer[0]))
+		}
+	}
+	// With hardly any ease a worse way is warned of, and the safer one named.
+	j.Envelope.Ease, j.Envelope.Way = 0, blank.CornerWay
+	p = plan.Make(j, shop)
+	if n := notes(p.Envelope.Blank.Notes); !strings.Contains(n, ", or score by “") || !strings.Contains(n, "the safer way") {
+		t.Errorf("no other way is named: %s", n)
+	}
+}
+
+// On a board with grooves every reading to set is a groove, for the diamond, a
+// pocket and boxes; a base's score that misses them gets a strip at the fence.
+func TestBoardWithGrooves(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop() // 5 3/8 square
+	shop, problems := plan.ApplyToShop(shop, []plan.Edit{{Path: "tools.groove", Text: text("1/8")}})
+	if len(problems) > 0 || shop.Tools.Groove != in/8 {
+		t.Fatalf("%v, %v", problems, shop.Tools.Groove)
+	}
+	j.Card.Width = 5*in + 7*in/16
+	p := plan.Make(j, shop)
+	for _, id := range []blank.WayID{blank.PairWay, blank.CornerWay} {
+		for _, s := range wayOf(t, p, id).Settings {
+			if !strings.Contains(s.Label, "read") && s.At.Nm%(in/8) != 0 {
+				t.Errorf("%s: %s at %s is no groove", id, s.Label, s.At.Text)
+			}
+		}
+	}
+	n := notes(p.Envelope.Blank.Notes)
+	if !strings.Contains(n, "every score falls in a groove of your board, every 1⁄8: ease") {
+		t.Errorf("nothing is said of the grooves: %s", n)
+	}
+	// The sheet of the chosen way is the one to cut.
+	if p.Envelope.Blank.Sheet.Nm != wayOf(t, p, j.Envelope.Way).Sheet.Nm {
+		t.Errorf("cut %s, but the way wants %s", p.Envelope.Blank.Sheet.Text, wayOf(t, p, j.Envelope.Way).Sheet.Text)
+	}
+	// A side fold at 5 7/16: 1/16 to the next groove is too thin a strip, so 3/16.
+	if n := notes(p.Card.Notes); !strings.Contains(n, "for 5 7⁄16 lay a strip 3⁄16 wide between fence and sheet and score at 5 5⁄8") {
+		t.Errorf("base: %s", n)
+	}
+	thick := in / 2
+	j.Card.Thickness = &thick
+	for _, id := range []plan.Construction{plan.Pocket, plan.Gusset, plan.Box, plan.Tuck} {
+		j.Envelope.Construction, j.Envelope.Walls = id, blank.HemmedWalls
+		b := plan.Make(j, shop).Envelope.Blank
+		for _, s := range b.Scores {
+			if s.At.Nm%(in/8) != 0 {
+				t.Errorf("%s: %s at %s is no groove", id, s.Name, s.At.Text)
+			}
+		}
+		if !strings.Contains(notes(b.Notes), "every score falls in a groove") {
+			t.Errorf("%s says nothing of the grooves", id)
+		}
+		if id == plan.Tuck && !strings.Contains(b.Sentence.Text, "for the hems, then from the bottom") {
+			t.Errorf("hems: %s", b.Sentence.Text)
+		}
+	}
+	// Grooves too coarse for the card are said to be, with what needs none.
+	shop.Tools.Groove, j.Envelope.Construction = in, plan.Diamond
+	list := plan.Make(j, shop).Envelope.Blank.Notes
+	rank := map[plan.Tone]int{plan.Trouble: 0, plan.Care: 1, plan.Fine: 2}
+	if !slices.IsSortedFunc(list, func(a, b plan.Note) int { return rank[a.Tone] - rank[b.Tone] }) {
+		t.Errorf("the worst does not come first: %+v", list)
+	}
+	if n := notes(list); !strings.Contains(n, "No grooves 1 apart keep ease and seam in range here") {
+		t.Errorf("coarse grooves: %s", n)
+	}
+	for _, bad := range []string{"1/64", "2"} {
+		if _, problems := plan.ApplyToShop(shop, []plan.Edit{{Path: "tools.groove", Text: text(bad)}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "from 1 mm to 1 in apart") {
+			t.Errorf("grooves of %s: %v", bad, problems)
+		}
+	}
+}
+
+// Folded round scrap: its size is set, no score is, and how to lie it in the
+// middle is said.
+func TestFoldedRoundTheCard(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	j.Envelope.Way = blank.RoundWay
+	p := plan.Make(j, shop)
+	if s := p.Envelope.Blank.Sentence.Text; s != "Cut 8 13⁄16 square. Lay scrap of 5 11⁄16 × 5 11⁄16 in its middle and fold the flaps over it." {
+		t.Error(s)
+	}
+	w := wayOf(t, p, blank.RoundWay)
+	// D 12.463 less 5.6875, halved, is 3.388.
+	if len(w.Settings) != 2 || w.Settings[1].At.Text != "3 3⁄8" || w.Settings[1].Exact != "3.388" || !strings.Contains(w.Steps[1], "all four stand out by 3 3⁄8") {
+		t.Errorf("%+v", w)
+	}
+	if w.EaseWorst.Nm <= wayOf(t, p, blank.CornerWay).EaseWorst.Nm {
+		t.Error("scrap keeps the ease better than scores from every corner")
+	}
+}
+
+// Each fold comes with what the hand should know just then.
+func TestAdviceAtEachFold(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	last := func(p plan.Plan) string {
+		folds := p.Envelope.Blank.Folds
+		return folds[len(folds)-1].Advice
+	}
+	p := plan.Make(j, shop)
+	if f := p.Envelope.Blank.Folds; !strings.Contains(f[0].Advice, "on one line") || !strings.Contains(f[1].Advice, "Glue thinly") || strings.Contains(f[1].Advice, "face down") || !strings.Contains(last(p), "seal it along both edges") {
+		t.Errorf("%+v", f)
+	}
+	thick := in / 8
+	j.Card.Thickness, j.Post.Destination = &thick, plan.ByHand
+	p = plan.Make(j, shop)
+	if f := p.Envelope.Blank.Folds; !strings.Contains(f[0].Advice, "Try the card in after this fold") || !strings.Contains(f[1].Advice, "face down") || !strings.Contains(last(p), "a dot at its tip") {
+		t.Errorf("raised: %+v", f)
+	}
+	j.Envelope.Construction, j.Post.Destination = plan.Tuck, "us-domestic"
+	if got := last(plan.Make(j, shop)); !strings.Contains(got, "tape the lid shut") {
+		t.Errorf("box: %s", got)
+	}
+}
+
+// Both schools of each box, and what is not known refused at its field.
+func TestBoxSchools(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	thick := 5 * in / 8
+	j.Card.Thickness, j.Envelope.Construction = &thick, plan.Box
+	full := plan.Make(j, shop).Envelope.Blank
+	j.Envelope.Box = blank.LeastSquares
+	least := plan.Make(j, shop).Envelope.Blank
+	if least.Sheet.Nm >= full.Sheet.Nm || !strings.Contains(notes(least.Notes), "The glue squares in the corners are") {
+		t.Errorf("least %s, full %s; %s", least.Sheet.Text, full.Sheet.Text, notes(least.Notes))
+	}
+	j.Envelope.Box, j.Envelope.Walls = "wide", "soft"
+	if list := j.Check(shop); len(list) != 2 || list[0].Path != "envelope.box" || list[1].Path != "envelope.walls" {
+		t.Errorf("%v", list)
+	}
+}

@@ -1,0 +1,44 @@
+package e2e
+
+import (
+	"testing"
+)
+
+// A board that scores in grooves alone: square and scores are chosen anew, and
+// what that does is said; one way is the safer one; folded round scrap nothing is
+// scored at all.
+func TestWaysOfScoring(t *testing.T) {
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.station("Meteor-night thanks, square", "envelope")
+	w.see(test("headline"), "Cut 8 13/16 square. Score twice from one corner, at 3 3/8 and 9 1/16")
+	w.see(test("safer-way"), "the safer way")
+	w.shopFill("tools.groove", "1/8")
+	w.see(test("notes"), "every score falls in a groove of your board, every 1/8")
+	// 5.6585 wanted, 5 5/8 is in whole eighths; D 12.463 leaves flaps of 3.375 and
+	// 3.463 and so a seam of 0.733, nearer to 3/4 than any other square gives.
+	w.see(test("headline"), "Cut 8 13/16 square. Score twice from one corner, at 3 3/8 and 9;")
+	w.shopFill("tools.groove", "3")
+	w.see("#about-shop-tools\\.groove", "from 1 mm to 1 in apart")
+	w.shopFill("tools.groove", "0")
+	w.see(test("headline"), "at 3 3/8 and 9 1/16")
+
+	w.pick("way-round")
+	w.see(test("headline"), "Cut 8 13/16 square. Lay scrap of 5 11/16 × 5 11/16 in its middle")
+	w.pick("net-view-folding")
+	w.MustElement(test("fold-stage")).MustEval(`() => { this.value = 3; this.dispatchEvent(new Event('input')) }`)
+	w.see(test("fold-advice"), "seal it along both edges")
+	w.saved()
+
+	// A box: double walls, and the least square.
+	w.click(test("choose-tuck"))
+	w.see(test("headline"), "Score 1/2 from both sides")
+	w.choose("pick-walls", "Double")
+	w.see(test("notes"), "")
+	w.click(test("choose-box"))
+	w.choose("pick-box", "The least")
+	w.saved()
+	w.goTo(at + "envelope")
+	w.see(test("pick-box"), "The least square that closes")
+	w.quietBut("422")
+}
