@@ -233,8 +233,11 @@ func (s Spec) interior(wall measure.Length) (w, h measure.Length) {
 	return max(s.LeastWidth, s.Width+thick+s.Ease), max(s.LeastHeight, s.Height+thick+s.Ease)
 }
 
+// WallOver is what walls stand higher than the card, tuck and hems lower than walls.
+const WallOver = measure.Inch / 16
+
 // Wall is the depth of walls that a card asks for: its thickness and 1/16, up to
 // a tick or a groove.
 func (s Spec) Wall() measure.Length {
-	return max(s.Depth, s.Thickness+measure.Inch/16).Up(s.step())
+	return max(s.Depth, s.Thickness+WallOver).Up(s.step())
 }

@@ -27,7 +27,7 @@ const leastHem = measure.Inch / 4
 func NewTuckBox(s Spec) Made {
 	d, hem := s.Wall(), measure.Length(0)
 	w, h := s.interior(d)
-	if low := (d - measure.Inch/16).Down(s.step()); s.Walls == HemmedWalls && low >= leastHem {
+	if low := (d - WallOver).Down(s.step()); s.Walls == HemmedWalls && low >= leastHem {
 		hem = low
 		w += 4 * s.Caliper // hem and tab at either side
 	}
@@ -40,7 +40,7 @@ func NewTuckBox(s Spec) Made {
 	}
 	w = (w + 2*side).Up(s.Style.Tick) - 2*side
 	length := 2*h + 2*d
-	tuck := max(0, (length+min(d-measure.Inch/16, measure.Inch/2)).Down(s.Style.Tick)-length)
+	tuck := max(0, (length+min(d-WallOver, measure.Inch/2)).Down(s.Style.Tick)-length)
 	m := Made{Kind: TuckBoxKind, Width: w, Height: h, Depth: d, Gap: lidLess, Seam: min(tab, d-lidLess), Flap: h, Overlap: tuck}
 	thick := max(0, s.Thickness-d)
 	m.EaseWidth, m.EaseHeight = w-2*s.Caliper-s.Width-thick, h-2*s.Caliper-s.Height-thick

@@ -38,7 +38,7 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	}
 	notes = append(notes, m.grooveNotes(d, e)...)
 	if e.Folded.Hole > 0 && e.Seam >= 0 {
-		add(Trouble, "The back has a hole of %.0f mm² that no flap covers: give it a wider seam.", e.Folded.Hole)
+		add(Trouble, "%s", holeWords(c.made))
 	}
 	how := "cut the tip off"
 	if d.Spec.FoldTips {

@@ -35,6 +35,10 @@ type BlankPlan struct {
 	Folds []FoldStep `json:"folds"`
 	// Liner is what lines it, on the flat sheet; empty when none is wished for.
 	Liner blank.Polygon `json:"liner"`
+	// Holes are where nothing covers the back, on the face of the flat sheet.
+	Holes []blank.Polygon `json:"holes"`
+	// Wishes are the lengths that the maker may set for it.
+	Wishes []WishField `json:"wishes"`
 }
 
 // Dimension is a measure drawn on the net, between two points in millimetres.
@@ -92,7 +96,7 @@ func (m maker) blank(c candidate, d blank.Diamond) BlankPlan {
 	p.Liner = m.lining(c)
 	p.Dimensions = m.dimensions(d, e)
 	p.Drawing = m.blankDrawing(d, e)
-	p.Folds = m.foldSteps(c)
+	p.Folds, p.Holes, p.Wishes = m.foldSteps(c), holes(c.made), m.wishes(c.id)
 	return p
 }
 

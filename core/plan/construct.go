@@ -51,11 +51,14 @@ func (m maker) blankSpec() blank.Spec {
 		Style: m.style, School: j.Envelope.School, Way: j.Envelope.Way,
 		Board: blank.Board{CornerAt: m.shop.Tools.CornerAt, Groove: m.shop.Tools.Groove, NotchDepth: m.shop.Tools.NotchDepth},
 		Box:   j.Envelope.Box, Walls: j.Envelope.Walls,
-		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: measure.Inch / 32,
+		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: j.Envelope.Sliver,
 		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double, FoldTips: j.Envelope.FoldTips,
 	}
 	if s.Pocket == "" {
 		s.Pocket = blank.ExactPocket
+	}
+	if s.Sliver == 0 {
+		s.Sliver = usualSliver
 	}
 	for _, sheet := range m.sheetsFor(stock) {
 		s.SheetLength = max(s.SheetLength, sheet.Width, sheet.Height)

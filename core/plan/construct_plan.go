@@ -180,7 +180,7 @@ func (m maker) row(c candidate) ConstructionPlan {
 	// Without walls folds stand square up to a quarter inch, creased twice.
 	takes := min(m.thick.Used+min(c.made.EaseWidth, c.made.EaseHeight), measure.Inch/4)
 	if c.made.Depth > 0 && c.id != Pocket && c.id != Diamond {
-		takes = c.made.Depth - measure.Inch/16
+		takes = c.made.Depth - blank.WallOver
 	}
 	row.Depth = m.fine().Show(max(0, takes).Down(m.fine().Tick))
 	row.Paper = percent(c.made.PaperUse())

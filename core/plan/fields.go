@@ -63,6 +63,9 @@ func (j Job) lengthFields() []lengthField {
 	return slices.Concat(fixedFields, recipeFields, postFields, partFields(j), thingFields(j))
 }
 
+// usualSliver is what tabs, back and flap of a pocket taper by.
+const usualSliver = measure.Inch / 32
+
 // fixedFields are the lengths that every job has.
 var fixedFields = []lengthField{
 	{
@@ -118,6 +121,15 @@ var fixedFields = []lengthField{
 		at: func(j *Job) *measure.Length { return &j.Envelope.Notch },
 	},
 	{
+		path: "envelope.sliver", name: "sliver", least: measure.Inch / 128, most: measure.Inch / 8, fine: true,
+		at: func(j *Job) *measure.Length {
+			if j.Envelope.Sliver == 0 {
+				j.Envelope.Sliver = usualSliver
+			}
+			return &j.Envelope.Sliver
+		},
+	},
+	{
 		path: "envelope.flap", name: "closing flap", least: 0, most: 12 * measure.Inch,
 		at: func(j *Job) *measure.Length { return &j.Envelope.Flap },
 	},
@@ -162,6 +174,13 @@ func Apply(job Job, shop Shop, edits []Edit) (Job, []Problem) {
 	var problems []Problem
 	for _, e := range edits {
 		changed, err := apply(job, shop, e)
+		if err == nil {
+			// What the job as a whole refuses is told at the field that was typed: a
+			// card made so small that a thing lies off its face, say.
+			if list := changed.Check(shop); len(list) > 0 && len(job.Check(shop)) == 0 {
+				err = refusal(list[0].Message)
+			}
+		}
 		if err != nil {
 			var pe *measure.ParseError
 			unfinished := errors.As(err, &pe) && pe.Unfinished

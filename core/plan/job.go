@@ -187,6 +187,9 @@ type EnvelopeWish struct {
 	Corner     measure.Length  `json:"corner,omitempty"`
 	Notch      measure.Length  `json:"notch,omitempty"`
 	TabsOnBack bool            `json:"tabsOnBack,omitempty"`
+	// Sliver is what a pocket's tabs, back and flap taper by at the free edge; zero
+	// for 1/32 in.
+	Sliver measure.Length `json:"sliver,omitempty"`
 	// Double puts two creases in place of each, the card's thickness apart.
 	Double bool `json:"double,omitempty"`
 	// FoldTips folds the blunted tips of a diamond in instead of cutting them off.

@@ -37,7 +37,7 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 	p.Notes = m.madeNotes(c)
 	p.Dimensions = m.madeDimensions(made)
 	p.Drawing = fmt.Sprintf("%s, %s %s, lying flat with its inside up: %s. The folds are made in the order of their numbers.", constructionNames[c.id], m.by(made.SheetWidth, made.SheetHeight), m.style.Unit, m.partsWords(made))
-	p.Folds = m.foldSteps(c)
+	p.Folds, p.Holes, p.Wishes = m.foldSteps(c), holes(c.made), m.wishes(c.id)
 	return p
 }
 
@@ -161,6 +161,10 @@ func (m maker) madeNotes(c candidate) []Note {
 		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease.", m.fine().Show(m.style.Tick/2), unit)
 	}
 	for _, f := range c.made.Faults {
+		if f.ID == blank.OpenBack {
+			add(Trouble, "%s", holeWords(c.made))
+			continue
+		}
 		tone, text := m.faultWords(f)
 		add(tone, "%s", text)
 	}
@@ -232,8 +236,6 @@ func (m maker) faultWords(f blank.Fault) (Tone, string) {
 		return Care, fmt.Sprintf("The closing flap covers %s of the back; the adhesive wants %s. Make it deeper.", show(f.A), show(f.B))
 	case blank.FlapTooLong:
 		return Trouble, fmt.Sprintf("The flap of %s is longer than the front, %s: make it shorter.", show(f.A), show(f.B))
-	case blank.OpenBack:
-		return Trouble, fmt.Sprintf("The back has a hole of %.0f mm² that no flap covers: give it a wider seam.", f.A.Millimetres())
 	case blank.NoTuck:
 		return Care, fmt.Sprintf("Walls of %s are too low for a tuck: glue the lid to the front wall.", show(f.A))
 	case blank.NoHem:

@@ -89,7 +89,7 @@ func TestDiamondOptions(t *testing.T) {
 		t.Errorf("folded in: %s, %+v", n, b.Folds)
 	}
 	j.Envelope.Flap = in
-	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "The back has a hole") {
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "The back stays open at the throat") {
 		t.Errorf("far too short: %s", n)
 	}
 }

@@ -172,3 +172,79 @@ func TestBoxSchools(t *testing.T) {
 		t.Errorf("%v", list)
 	}
 }
+
+// A hole is told of with its place, and drawn there.
+func TestHolesHaveAPlace(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	if b := plan.Make(j, shop).Envelope.Blank; len(b.Holes) > 0 {
+		t.Fatalf("a sound blank has holes: %v", b.Holes)
+	}
+	j.Envelope.Flap = in
+	b := plan.Make(j, shop).Envelope.Blank
+	if len(b.Holes) != 1 || !strings.Contains(notes(b.Notes), "The back stays open at the throat: ") {
+		t.Fatalf("%d holes; %s", len(b.Holes), notes(b.Notes))
+	}
+	// It lies between the tip of the bottom flap and the throat, in the middle across.
+	span := func(p blank.Polygon) (low, high float64) {
+		low, high = p[0].X, p[0].X
+		for _, q := range p {
+			low, high = min(low, q.X), max(high, q.X)
+		}
+		return low, high
+	}
+	faceLow, faceHigh := span(b.Net.Panels[0].Outline)
+	low, high := span(b.Holes[0])
+	left, right := low-faceLow, faceHigh-high
+	if left < 1 || right < 1 || left-right > 2 || right-left > 2 {
+		t.Errorf("the hole is %.1f mm from the left and %.1f from the right", left, right)
+	}
+	// A pocket that is too short at both its tabs has one at the throat.
+	j.Envelope.Flap, j.Envelope.Construction, j.Envelope.ThumbGap, j.Envelope.Notch = in/2, plan.Pocket, 2*in, in/2
+	for _, h := range plan.Make(j, shop).Envelope.Blank.Holes {
+		if h.Area() < 0.5 {
+			t.Errorf("a slit of %.2f mm² is drawn as a hole", h.Area())
+		}
+	}
+}
+
+// Only what a construction and its school leave free is asked for.
+func TestWishesThatCount(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	for _, tt := range []struct {
+		id     plan.Construction
+		school blank.School
+		pocket blank.PocketSchool
+		paths  string
+	}{
+		{plan.Diamond, blank.ExactSeam, "", "ease seam thumbGap flap"},
+		{plan.Diamond, blank.NotchBoard, "", "ease thumbGap flap"},
+		{plan.Pocket, blank.ExactSeam, "", "ease seam thumbGap flap sliver"},
+		{plan.Pocket, blank.ExactSeam, blank.ThumbGapPocket, "flap sliver"},
+		{plan.Gusset, blank.ExactSeam, blank.ClosePocket, "flap depth sliver"},
+		{plan.Box, blank.ExactSeam, "", "ease seam thumbGap depth"},
+		{plan.Tuck, blank.ExactSeam, "", "ease depth"},
+		{plan.CutDown, blank.ExactSeam, "", "ease seam"},
+	} {
+		j.Envelope.Construction, j.Envelope.School, j.Envelope.Pocket = tt.id, tt.school, tt.pocket
+		p := plan.Make(j, shop)
+		var got []string
+		for _, w := range p.Envelope.Blank.Wishes {
+			got = append(got, strings.TrimPrefix(w.Path, "envelope."))
+			// Each one counts: a change of it changes the blank.
+			changed, problems := plan.Apply(j, shop, []plan.Edit{{Path: w.Path, Text: text(map[string]string{"envelope.ease": "3/8", "envelope.seam": "1", "envelope.thumbGap": "2 1/2", "envelope.flap": "2 3/4", "envelope.depth": "1", "envelope.sliver": "1/16"}[w.Path])}})
+			if len(problems) > 0 {
+				t.Fatalf("%s: %v", w.Path, problems)
+			}
+			if tt.id == plan.CutDown {
+				continue // another envelope may be cut down to the same blank
+			}
+			was, is := p.Envelope.Blank, plan.Make(changed, shop).Envelope.Blank
+			if slices.Equal(was.Net.Outline, is.Net.Outline) {
+				t.Errorf("%s %s: %s changes nothing", tt.id, tt.pocket, w.Path)
+			}
+		}
+		if strings.Join(got, " ") != tt.paths {
+			t.Errorf("%s %s %s: %v, want %s", tt.id, tt.school, tt.pocket, got, tt.paths)
+		}
+	}
+}

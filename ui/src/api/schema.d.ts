@@ -200,6 +200,7 @@ export interface components {
             easeWidth: components["schemas"]["Shown"];
             exact: components["schemas"]["Shown"];
             folds: components["schemas"]["FoldStep"][];
+            holes: components["schemas"]["Point"][][];
             liner: components["schemas"]["Point"][];
             net: components["schemas"]["Net"];
             notes: components["schemas"]["Note"][];
@@ -212,6 +213,7 @@ export interface components {
             sheet: components["schemas"]["Shown"];
             way: string;
             ways: components["schemas"]["WayPlan"][];
+            wishes: components["schemas"]["WishField"][];
         };
         BlankPlanClosedStruct: {
             height: components["schemas"]["Shown"];
@@ -444,6 +446,8 @@ export interface components {
             school: "exact" | "diagonal" | "notch";
             /** Format: int64 */
             seam: number;
+            /** Format: int64 */
+            sliver?: number;
             sort?: string;
             stock: string;
             tabsOnBack?: boolean;
@@ -1429,6 +1433,11 @@ export interface components {
             /** @enum {string} */
             measure: "length" | "height" | "sum" | "thickness" | "weight" | "aspect" | "addressAspect" | "radius" | "lump" | "uneven" | "pull" | "strain" | "odd" | "square" | "clasp" | "plastic" | "bare" | "folded";
             over: string;
+        };
+        WishField: {
+            label: string;
+            note: string;
+            path: string;
         };
     };
     responses: never;

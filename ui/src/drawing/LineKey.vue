@@ -9,6 +9,7 @@ const names: Record<string, string> = {
   glue: 'glue',
   card: 'card',
   liner: 'liner',
+  hole: 'hole, which nothing covers',
 }
 </script>
 

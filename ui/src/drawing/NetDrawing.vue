@@ -14,11 +14,13 @@ const props = withDefaults(
     card: { width: number; height: number }
     /** The liner as it lies on the sheet; none when it has no corners. */
     liner?: Net['outline']
+    /** What of the back nothing covers. */
+    holes?: Net['outline'][]
     unit: 'in' | 'mm'
     words: string
     maxHeight?: number
   }>(),
-  { maxHeight: 540, liner: () => [] },
+  { maxHeight: 540, liner: () => [], holes: () => [] },
 )
 
 type Point = Net['outline'][number]
@@ -99,6 +101,17 @@ const flaps = computed(() =>
         :height="card.height * s"
         data-part="card"
       />
+      <g v-for="(h, i) in holes" :key="`hole-${i}`" data-part="hole">
+        <path class="drawn drawn-hole" :d="path(h, s)" />
+        <text
+          v-if="Math.min(extent(h, 'x'), extent(h, 'y')) * s > 2 * roomy"
+          class="drawing-label"
+          text-anchor="middle"
+          :x="middle(h).x * s"
+          :y="middle(h).y * s + 5"
+          >hole</text
+        >
+      </g>
       <line
         v-for="c in net.creases"
         :key="c.panel"
@@ -137,7 +150,16 @@ const flaps = computed(() =>
       />
     </template>
     <template #legend
-      ><LineKey :kinds="['cut', 'score', 'away', 'glue', 'card', ...(liner.length ? ['liner'] : [])]"
+      ><LineKey
+        :kinds="[
+          'cut',
+          'score',
+          'away',
+          'glue',
+          'card',
+          ...(liner.length ? ['liner'] : []),
+          ...(holes.length ? ['hole'] : []),
+        ]"
     /></template>
   </ScaleDrawing>
 </template>

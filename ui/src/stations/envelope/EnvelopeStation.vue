@@ -55,6 +55,7 @@ function set(change: Partial<Job['envelope']>) {
         :dimensions="blank.dimensions"
         :card="card"
         :liner="blank.liner"
+        :holes="blank.holes"
         :unit="plan.unit"
         :words="blank.drawing"
       />
@@ -65,31 +66,12 @@ function set(change: Partial<Job['envelope']>) {
     </dl>
     <div class="wishes">
       <LengthField
+        v-for="w in blank.wishes"
+        :key="w.path"
         :job="job"
-        path="envelope.ease"
-        label="Ease wanted"
-        note="room round the card, both sides together"
-      />
-      <LengthField
-        :job="job"
-        path="envelope.seam"
-        label="Seam wanted"
-        :note="wish.envelope.school === 'exact' ? 'overlap to be glued' : 'this school sets its own seam'"
-      />
-      <LengthField :job="job" path="envelope.thumbGap" label="Thumb gap" note="back stays below the throat" />
-      <LengthField
-        v-if="kind === 'pocket' || kind === 'gusset' || kind === 'diamond'"
-        :job="job"
-        path="envelope.flap"
-        label="Closing flap"
-        note="0 for what the sums ask for"
-      />
-      <LengthField
-        v-if="kind === 'gusset' || kind === 'box' || kind === 'tuck'"
-        :job="job"
-        path="envelope.depth"
-        label="Depth of the walls"
-        note="at least; the card asks for its thickness and 1⁄16 in"
+        :path="w.path"
+        :label="w.label"
+        :note="w.note"
       />
     </div>
     <ScoreTable v-if="blank.scores.length" :scores="blank.scores" :ways="blank.scoreWays" />
