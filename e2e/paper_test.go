@@ -102,7 +102,7 @@ func TestStartFromPaper(t *testing.T) {
 	w.choose("have-sheet", "Letter")
 	w.see(test("have-sentence"), "Letter gives these cards")
 	w.see(test("have-row"), "5 1/2 × 4 1/4\tFlat card\t4\t0 %")
-	w.clickOn(test("have-largest"), "4 1⁄4 × 5 1⁄2")
+	w.clickOn(test("have-largest"), `4\s1⁄4 × 5\s1⁄2`)
 	w.see(test("ticket-card")+" .value", "4 1/4 × 5 1/2")
 	w.click(test("undo"))
 	w.see(test("ticket-card")+" .value", "7 × 5")

@@ -1,6 +1,7 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 
 import { api, sentenceOf, type Edit, type Job, type Plan, type Problem } from '../api/client'
+import { unbroken } from '../api/unbroken'
 import { History } from './history'
 
 /** How long typing may pause before the job is saved, and the longest it waits. */
@@ -117,7 +118,7 @@ export function useJob(id: string) {
     }
     noteHistory()
     job.value = data.job
-    plan.value = data.plan
+    plan.value = unbroken(data.plan)
     shopVersion.value = data.shopVersion
     const asked = new Set(edits.map((e) => e.path))
     const still = Object.entries(problems.value).filter(([path]) => !put && !asked.has(path))
