@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"fmt"
 	"os"
 	"path/filepath"
 	"strings"
@@ -155,6 +156,24 @@ func TestRulesAndGauge(t *testing.T) {
 	})
 	w.shopFill("rulebooks.0.classes.1.limits.0.max", "2 in")
 	w.see(test("rules-refused"), "the least, 5 in, is more than the most, 2 in")
+	// A limit is added to a class and taken away, a class added by its name alone.
+	w.choose("pick-measure-1", "length \\+ height")
+	w.fill("most-1", "20")
+	w.click(test("add-1"))
+	w.see(test("rules-letter"), "length + height + thickness\t")
+	sum := 0
+	for w.value(fmt.Sprintf("shop-rulebooks.0.classes.1.limits.%d.max", sum)) != "20 in" {
+		sum++
+	}
+	w.click(test(fmt.Sprintf("remove-1-%d", sum)))
+	w.waitFor("the limit to be gone", func() (string, bool) {
+		text := w.text(test("rules-letter"))
+		return text, !strings.Contains(text, "length + height + thickness\t")
+	})
+	w.fill("new-class", "Night post")
+	w.click(test("add-class"))
+	w.see(test("rules-Night post"), "length")
+	w.click(test("remove-class-3"))
 	w.click(test("read-rules"))
 	w.fill("rules-text", "{\n \"id\": \"x\",\n \"tide\": 3}")
 	w.click(test("rules-take"))

@@ -53,6 +53,11 @@ var kinds = map[Measure]Kind{
 	Odd: Flags, Square: Flags, Clasp: Flags, Plastic: Flags, Bare: Flags, Folded: Flags,
 }
 
+// Measures lists every measure, those of size first.
+func Measures() []Measure {
+	return []Measure{Length, Height, Thickness, Weight, Aspect, AddressAspect, Sum, Square, Odd, Radius, Lump, Uneven, Pull, Strain, Clasp, Plastic, Bare, Folded}
+}
+
 // Kind is what the measure is counted in; it is false for one that is not known.
 func (m Measure) Kind() (Kind, bool) {
 	k, ok := kinds[m]

@@ -3,6 +3,7 @@ package plan
 import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
@@ -29,6 +30,8 @@ type Choices struct {
 	Things   []Choice `json:"things"`
 	Closures []Choice `json:"closures"`
 	Contents []Choice `json:"contents"`
+	// Measures are what a rule may limit.
+	Measures []Choice `json:"measures"`
 	// Sheets, Surfaces, Grains and Patterns are for the shelf.
 	Sheets   []Choice `json:"sheets"`
 	Surfaces []Choice `json:"surfaces"`
@@ -128,10 +131,18 @@ func ChoicesIn(shop Shop) Choices {
 	for _, k := range paper.Cautions() {
 		c.Contents = append(c.Contents, Choice{string(k), cautionNames[k]})
 	}
+	for _, k := range mail.Measures() {
+		c.Measures = append(c.Measures, Choice{string(k), measureNames[k]})
+	}
 	for _, b := range shop.rulebooks() {
 		c.Destinations = append(c.Destinations, Choice{b.ID, b.Region + ", " + b.Service})
 	}
 	c.Destinations = append(c.Destinations, Choice{ByHand, "By hand"})
+	for _, own := range shop.Rulebooks {
+		if own.Off { // an old job still goes there
+			c.Destinations = append(c.Destinations, Choice{own.File.ID, own.File.Region + ", " + own.File.Service + " (put away)"})
+		}
+	}
 	for _, u := range []measure.Unit{measure.Inches, measure.Millimetres} {
 		for _, t := range measure.Ticks(u) {
 			c.Ticks = append(c.Ticks, TickChoice{u, t, measure.Style{Unit: u, Tick: t}.ShowUnit(t)})

@@ -101,10 +101,41 @@ func (s *Shop) limitTexts(path string, limits []mail.LimitFile) (list []shopText
 	return list
 }
 
+// completeRules gives limits that were added without one their unit, and classes
+// that were added by their name alone an ID. The shop must be a copy of its own.
+func (s *Shop) completeRules() {
+	for i := range s.Rulebooks {
+		f := &s.Rulebooks[i].File
+		known := map[string]bool{}
+		for _, c := range f.Classes {
+			known[c.ID] = true
+		}
+		for k := range f.Classes {
+			c := &f.Classes[k]
+			if c.ID == "" && c.Name != "" {
+				c.ID = "class"
+				for n := 1; known[c.ID]; n++ {
+					c.ID = "class-" + number(n)
+				}
+				known[c.ID] = true
+			}
+			lists := [][]mail.LimitFile{c.Limits}
+			if c.Surcharge != nil {
+				lists = append(lists, c.Surcharge.Limits)
+			}
+			for _, list := range lists {
+				for l := range list {
+					list[l].Min, list[l].Max = withUnit(list[l].Measure, list[l].Min, s.Unit), withUnit(list[l].Measure, list[l].Max, s.Unit)
+				}
+			}
+		}
+	}
+}
+
 // withUnit adds the shop's unit to a bare length, and grams to a bare weight.
 func withUnit(of mail.Measure, text string, unit measure.Unit) string {
 	kind, _ := of.Kind()
-	if text == "" || strings.IndexFunc(text, func(r rune) bool { return r >= 'a' && r <= 'z' || r == '"' || r == '%' }) >= 0 {
+	if text = strings.TrimSpace(text); text == "" || strings.IndexFunc(text, func(r rune) bool { return r >= 'a' && r <= 'z' || r == '"' || r == '%' }) >= 0 {
 		return text
 	}
 	switch kind {

@@ -26,8 +26,10 @@ type RulePage struct {
 
 // RuleClass is a class of a page of rules.
 type RuleClass struct {
-	// Path is its place in the shop, for its fields; empty for one that ships.
+	// Path is its place in the shop, for its fields; empty for one that ships. At is
+	// its place among the file's classes; -1 for what any mail must be.
 	Path      string     `json:"path"`
+	At        int        `json:"at"`
 	Name      string     `json:"name"`
 	Over      string     `json:"over"`
 	Rows      []RuleLine `json:"rows"`
@@ -39,8 +41,10 @@ type RuleClass struct {
 type RuleLine struct {
 	Path  string `json:"path"`
 	Label string `json:"label"`
-	Min   string `json:"min"`
-	Max   string `json:"max"`
+	// Flag is set for what is yes or no.
+	Flag bool   `json:"flag"`
+	Min  string `json:"min"`
+	Max  string `json:"max"`
 	// About says when it counts and whether the post says it.
 	About string `json:"about"`
 }
@@ -80,11 +84,11 @@ func (m maker) rulePage(f mail.File, own int, off bool) RulePage {
 		return path + s
 	}
 	if len(b.Floor) > 0 {
-		p.Classes = append(p.Classes, RuleClass{Name: "least for any mail", Rows: m.ruleLines(under("floor."), b.Floor), Over: "up to " + m.fine().ShowUnit(b.FloorThickness) + " thick", Costly: []RuleLine{}})
+		p.Classes = append(p.Classes, RuleClass{At: -1, Name: "least for any mail", Rows: m.ruleLines(under("floor."), b.Floor), Over: "up to " + m.fine().ShowUnit(b.FloorThickness) + " thick", Costly: []RuleLine{}})
 	}
 	for i, c := range b.Classes {
 		at := under(fmt.Sprintf("classes.%d.", i))
-		class := RuleClass{Path: at, Name: c.Name, Rows: m.ruleLines(at, c.Limits), Surcharge: c.Surcharge, Costly: []RuleLine{}}
+		class := RuleClass{Path: at, At: i, Name: c.Name, Rows: m.ruleLines(at, c.Limits), Surcharge: c.Surcharge, Costly: []RuleLine{}}
 		if c.Surcharge != "" {
 			below := ""
 			if at != "" {
@@ -105,7 +109,8 @@ func (m maker) rulePage(f mail.File, own int, off bool) RulePage {
 func (m maker) ruleLines(path string, limits []mail.Limit) []RuleLine {
 	list := []RuleLine{}
 	for i, l := range limits {
-		r := RuleLine{Label: measureNames[l.Measure]}
+		kind, _ := l.Measure.Kind()
+		r := RuleLine{Label: measureNames[l.Measure], Flag: kind == mail.Flags}
 		if path != "" {
 			r.Path = fmt.Sprintf("%slimits.%d.", path, i)
 		}

@@ -109,6 +109,8 @@ func ShopFields(shop Shop) Fields {
 // left as it was and reported at its field.
 func ApplyToShop(shop Shop, edits []Edit) (Shop, []Problem) {
 	var problems []Problem
+	shop = shop.own()
+	shop.completeRules()
 	for _, e := range edits {
 		changed := shop.own()
 		err := changed.typeIn(e)

@@ -299,6 +299,7 @@ export interface components {
             folds: components["schemas"]["Choice"][];
             formats: components["schemas"]["Choice"][];
             grains: components["schemas"]["Choice"][];
+            measures: components["schemas"]["Choice"][];
             patterns: components["schemas"]["Choice"][];
             pockets: components["schemas"]["Choice"][];
             rooms: components["schemas"]["Choice"][];
@@ -1103,6 +1104,8 @@ export interface components {
             text: string;
         };
         RuleClass: {
+            /** Format: int64 */
+            at: number;
             costly: components["schemas"]["RuleLine"][];
             name: string;
             over: string;
@@ -1112,6 +1115,7 @@ export interface components {
         };
         RuleLine: {
             about: string;
+            flag: boolean;
             label: string;
             max: string;
             min: string;

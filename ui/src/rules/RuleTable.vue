@@ -1,9 +1,28 @@
 <script setup lang="ts">
-import type { RulePage } from '../api/client'
+import { mdiClose } from '@mdi/js'
+import { ref } from 'vue'
+
+import type { RulebookFile, RulePage } from '../api/client'
+import PickRow from '../fields/PickRow.vue'
+import { useShop } from '../job/useShop'
 import ShelfField from '../shelf/ShelfField.vue'
 
-/** Limits to read, or to edit where they are one's own. */
-defineProps<{ lines: RulePage['classes'][number]['rows'] }>()
+type Limit = RulebookFile['classes'][number]['limits'][number]
+
+/** Limits to read, or to edit, add and take away where they are one's own. */
+defineProps<{ lines: RulePage['classes'][number]['rows']; own?: boolean; name: string }>()
+const emit = defineEmits<{ add: [limit: Limit]; remove: [at: number] }>()
+
+const { shop } = useShop()
+const measure = ref('length')
+const least = ref('')
+const most = ref('')
+
+function add() {
+  emit('add', { measure: measure.value as Limit['measure'], min: least.value, max: most.value })
+  least.value = ''
+  most.value = ''
+}
 </script>
 
 <template>
@@ -19,18 +38,57 @@ defineProps<{ lines: RulePage['classes'][number]['rows'] }>()
     <tbody>
       <tr v-for="(l, i) in lines" :key="i" data-test="rule">
         <th scope="row" class="words">{{ l.label }}</th>
-        <template v-if="l.path">
+        <template v-if="l.path && !l.flag">
           <td><ShelfField :path="`${l.path}min`" :label="`Least ${l.label}`" placeholder="–" /></td>
           <td><ShelfField :path="`${l.path}max`" :label="`Most ${l.label}`" placeholder="–" /></td>
         </template>
+        <td v-else-if="l.flag" colspan="2">
+          <ShelfField v-if="l.path" :path="`${l.path}${l.min ? 'min' : 'max'}`" :label="l.label" />
+          <template v-else>must be: {{ l.min || l.max }}</template>
+        </td>
         <template v-else>
           <td>{{ l.min || '–' }}</td>
           <td>{{ l.max || '–' }}</td>
         </template>
-        <td class="words soft">{{ l.about }}</td>
+        <td class="words soft">
+          {{ l.about }}
+          <v-btn
+            v-if="own"
+            :icon="mdiClose"
+            class="away"
+            size="small"
+            variant="text"
+            :aria-label="`Take the limit of ${l.label} away`"
+            :data-test="`remove-${name}-${i}`"
+            @click="emit('remove', i)"
+          />
+        </td>
       </tr>
     </tbody>
   </table>
+  <form v-if="own" class="add" @submit.prevent="add">
+    <PickRow
+      v-model="measure"
+      label="Add a limit"
+      :name="`measure-${name}`"
+      :choices="shop?.choices.measures ?? []"
+    />
+    <input
+      v-model="least"
+      aria-label="Least"
+      placeholder="least"
+      maxlength="40"
+      :data-test="`least-${name}`"
+    />
+    <input
+      v-model="most"
+      aria-label="Most"
+      placeholder="most, or yes or no"
+      maxlength="40"
+      :data-test="`most-${name}`"
+    />
+    <v-btn type="submit" variant="outlined" :disabled="!least && !most" :data-test="`add-${name}`">Add</v-btn>
+  </form>
 </template>
 
 <style scoped>
@@ -51,6 +109,27 @@ td:not(.words) {
 }
 td.words {
   padding-left: 24px;
+}
+.away {
+  float: right;
+}
+.add {
+  margin-bottom: 10px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+}
+.add > :first-child {
+  flex: 0 1 420px;
+}
+.add input {
+  font: 600 16px var(--body);
+  color: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 2px solid var(--kraft-deep);
+  width: 150px;
 }
 @media (max-width: 800px) {
   th:first-child {

@@ -69,6 +69,41 @@ function writeOut() {
   URL.revokeObjectURL(url)
 }
 
+type Class = RulebookFile['classes'][number]
+
+/** Saves the classes of one's own rulebook changed; what makes no sense is refused with the place. */
+function setClasses(change: (classes: Class[]) => Class[]) {
+  const own = page.value?.own ?? -1
+  const now = shop.value?.shop.rulebooks ?? []
+  return save({
+    rulebooks: now.map((b, i) =>
+      i === own ? { ...b, file: { ...b.file, classes: change(b.file.classes) } } : b,
+    ),
+  })
+}
+
+function setLimits(at: number, costly: boolean, change: (limits: Class['limits']) => Class['limits']) {
+  void setClasses((classes) =>
+    classes.map((c, i) => {
+      if (i !== at) return c
+      if (!costly) return { ...c, limits: change(c.limits) }
+      const limits = change(c.surcharge?.limits ?? [])
+      return { ...c, surcharge: c.surcharge && limits.length ? { ...c.surcharge, limits } : undefined }
+    }),
+  )
+}
+const without = (at: number) => (limits: Class['limits']) => limits.filter((_, i) => i !== at)
+
+const newClass = ref('')
+async function addClass() {
+  const begun = await setClasses((classes) => [
+    ...classes,
+    // Its limits begin as those of the class before it, to be changed.
+    { id: '', name: newClass.value, limits: classes[classes.length - 1]?.limits ?? [] },
+  ])
+  if (begun) newClass.value = ''
+}
+
 const typed = ref('')
 const reading = ref(false)
 
@@ -168,16 +203,51 @@ async function pickFile(event: Event) {
       <NoteList :notes="page.notes" />
       <section v-for="c in page.classes" :key="c.name" class="class" :data-test="`rules-${c.name}`">
         <h3>
-          {{ c.name }} <small v-if="c.over" class="soft">{{ c.over }}</small>
+          <ShelfField v-if="c.path" :path="`${c.path}name`" label="Name of the class" class="named" />
+          <template v-else>{{ c.name }}</template>
+          <small v-if="c.over" class="soft">{{ c.over }}</small>
+          <v-btn
+            v-if="c.path"
+            class="away"
+            variant="text"
+            :data-test="`remove-class-${c.at}`"
+            @click="setClasses((list) => list.filter((_, i) => i !== c.at))"
+            >Take this class away</v-btn
+          >
         </h3>
-        <RuleTable :lines="c.rows" />
+        <RuleTable
+          :lines="c.rows"
+          :own="c.path !== ''"
+          :name="`${c.at}`"
+          @add="(l) => setLimits(c.at, false, (limits) => [...limits, l])"
+          @remove="(i) => setLimits(c.at, false, without(i))"
+        />
         <template v-if="c.costly.length">
           <p>
             Pays <strong>{{ c.surcharge }}</strong> unless
           </p>
-          <RuleTable :lines="c.costly" />
+          <RuleTable
+            :lines="c.costly"
+            :own="c.path !== ''"
+            :name="`${c.at}-costly`"
+            @add="(l) => setLimits(c.at, true, (limits) => [...limits, l])"
+            @remove="(i) => setLimits(c.at, true, without(i))"
+          />
         </template>
       </section>
+      <form v-if="page.own >= 0" class="bar" @submit.prevent="addClass">
+        <label
+          >Add a class
+          <input
+            v-model="newClass"
+            class="new-class"
+            maxlength="60"
+            placeholder="its name"
+            data-test="new-class"
+        /></label>
+        <v-btn type="submit" variant="outlined" :disabled="!newClass" data-test="add-class">Add it</v-btn>
+        <span class="soft">It begins with the limits of the last class, to be changed.</span>
+      </form>
       <RateTable :rulebook="page.id" :classes="page.file.classes" />
     </main>
     <p v-else-if="failure" role="alert" class="tone-trouble">{{ failure }}</p>
@@ -258,6 +328,26 @@ h3 {
 }
 h3::first-letter {
   text-transform: uppercase;
+}
+.named {
+  font-size: 20px;
+  width: 260px;
+  text-align: left;
+}
+.away {
+  float: right;
+  font: 500 15px var(--body);
+  text-decoration: underline;
+}
+.named + small {
+  margin-left: 16px;
+}
+.new-class {
+  font: 600 16px var(--body);
+  color: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 2px solid var(--kraft-deep);
 }
 small {
   font-size: 15px;
