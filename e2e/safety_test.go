@@ -264,7 +264,7 @@ func TestNothingRunsOffANarrowPage(t *testing.T) {
 	w.see(test("ticket-card"), "5 35/64")
 	w.saved()
 	for path, sign := range map[string]string{
-		"/": test("job"), "/shelf": test("shelf-sheet-0"), at + "card": test("headline"), at + "layers": test("headline"),
+		"/": test("job"), "/shelf": test("shelf-sheets-0"), at + "card": test("headline"), at + "layers": test("headline"),
 		at + "envelope": test("comparison-sentence"), at + "post": test("headline"), at + "paper": test("cut-steps"), at + "swatches": test("swatch"),
 		at + "gauge": test("gauge-text"), "/rules": test("rules-title"),
 	} {

@@ -92,6 +92,8 @@ type Adhesive struct {
 	Width measure.Length `json:"width"`
 	// Holds are the surfaces that it sticks to; empty when nobody tried.
 	Holds []Surface `json:"holds,omitempty"`
+	// Off is set when it was taken off the shelf; old jobs keep knowing it.
+	Off bool `json:"off,omitempty"`
 }
 
 // Sticks reports whether it holds on a surface, as far as anybody knows.

@@ -82,13 +82,15 @@ func ChoicesIn(shop Shop) Choices {
 		c.Schools = append(c.Schools, Choice{string(s), name})
 	}
 	for _, off := range []bool{false, true} {
+		gone := map[bool]string{true: " (off the shelf)"}[off]
 		for _, s := range shop.Stocks {
-			name := s.Name
-			if off {
-				name += " (off the shelf)"
-			}
 			if s.Off == off {
-				c.Stocks = append(c.Stocks, Choice{s.ID, name})
+				c.Stocks = append(c.Stocks, Choice{s.ID, s.Name + gone})
+			}
+		}
+		for _, a := range shop.Adhesives {
+			if a.Off == off {
+				c.Adhesives = append(c.Adhesives, Choice{a.ID, a.Name + ", " + shop.Style().ShowUnit(a.Width) + gone})
 			}
 		}
 	}
@@ -107,9 +109,6 @@ func ChoicesIn(shop Shop) Choices {
 	c.Boxes = []Choice{{string(blank.FullSquares), "Glue squares as high as the walls"}, {string(blank.LeastSquares), "The least square that closes"}}
 	c.Walls = []Choice{{string(blank.TabbedWalls), "Single, held by tabs"}, {string(blank.HemmedWalls), "Double, hemmed over the tabs"}}
 	c.Rooms = []Choice{{string(AsBlock), "As a block"}, {string(AsHeap), "As it lies"}}
-	for _, a := range shop.Adhesives {
-		c.Adhesives = append(c.Adhesives, Choice{a.ID, a.Name + ", " + shop.Style().ShowUnit(a.Width)})
-	}
 	for _, b := range card.Borders() {
 		c.Borders = append(c.Borders, BorderChoice{b.ID, b.Name + ", " + shop.Style().Show(b.Width), b.Width})
 	}

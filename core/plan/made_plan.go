@@ -199,7 +199,7 @@ func (m maker) stockNotes(stock paper.Stock, id Construction) (notes []Note) {
 	if !a.Sticks(stock.Surface) {
 		better := "cut the corners away instead of folding them in, and name the tape yourself"
 		for _, other := range m.shop.Adhesives {
-			if other.Sticks(stock.Surface) {
+			if !other.Off && other.Sticks(stock.Surface) {
 				better = "take the " + lower(other.Name)
 				break
 			}

@@ -219,6 +219,32 @@ func TestHavePaper(t *testing.T) {
 	}
 }
 
+// An adhesive of one's own: it is offered, says what it holds, and once off the
+// shelf is offered last and never proposed, while old jobs keep knowing it.
+func TestAdhesivesOnTheShelf(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	hide := paper.Adhesive{ID: "hide", Name: "Hide glue", Width: in / 4, Holds: []paper.Surface{paper.Acetate}}
+	shop.Adhesives = append([]paper.Adhesive{hide}, shop.Adhesives...)
+	j.Envelope.Stock, j.Envelope.Adhesive = "acetate-02", "glue"
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); len(shop.Check()) > 0 || !strings.Contains(n, "take the hide glue") {
+		t.Errorf("%v; %s", shop.Check(), n)
+	}
+	shop.Adhesives[0].Off = true
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "take the double-sided tape") {
+		t.Errorf("off the shelf: %s", n)
+	}
+	if list := plan.ChoicesIn(shop).Adhesives; list[len(list)-1].Name != "Hide glue, 1⁄4 in (off the shelf)" {
+		t.Errorf("%v", list)
+	}
+	if j.Envelope.Adhesive = "hide"; len(j.Check(shop)) > 0 {
+		t.Errorf("an old job forgets its adhesive: %v", j.Check(shop))
+	}
+	shop.Adhesives[0].Holds, shop.Adhesives[1].ID = []paper.Surface{"moonlight"}, "hide"
+	if list := shop.Check(); len(list) != 2 || !strings.Contains(list[0].Message, "“moonlight”, which is no surface") || !strings.Contains(list[1].Message, "Two entries") {
+		t.Errorf("%v", list)
+	}
+}
+
 func TestShelfIsTyped(t *testing.T) {
 	shop := demo.Shop()
 	shop.Envelopes = []plan.OwnedEnvelope{{ID: "mine", Name: "Blue square", Width: 6 * in, Height: 6 * in}}

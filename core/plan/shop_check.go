@@ -2,9 +2,11 @@ package plan
 
 import (
 	"fmt"
+	"slices"
 
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 )
 
 // The bounds of what may stand on a shelf.
@@ -81,9 +83,17 @@ func (c *shopCheck) shelf(s Shop) {
 			c.add(path, "The envelope “%s” needs a width and a height from 25 mm to 1 m.", e.Name)
 		}
 	}
+	seen = map[string]bool{}
 	for i, a := range s.Adhesives {
-		if a.ID == "" || a.Width <= 0 || a.Width > mostAdhesive {
-			c.add(fmt.Sprintf("adhesives.%d", i), "The adhesive “%s” needs a width up to 100 mm.", a.Name)
+		path := fmt.Sprintf("adhesives.%d", i)
+		c.known(seen, path, a.ID)
+		if a.Width <= 0 || a.Width > mostAdhesive {
+			c.add(path, "The adhesive “%s” needs a width up to 100 mm.", a.Name)
+		}
+		for _, k := range a.Holds {
+			if !slices.Contains(paper.Surfaces(), k) {
+				c.add(path, "The adhesive “%s” holds on “%s”, which is no surface that is known here: choose again.", a.Name, clip(string(k)))
+			}
 		}
 	}
 }

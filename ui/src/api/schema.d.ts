@@ -155,6 +155,7 @@ export interface components {
             holds?: string[];
             id: string;
             name: string;
+            off?: boolean;
             /** Format: int64 */
             width: number;
         };
