@@ -53,7 +53,7 @@ func (s pointed) net(sheet Polygon, flaps, cut Flaps) Net {
 	} else {
 		n.cutOut()
 	}
-	n.Glue = n.glued([2]string{"bottom", "left"}, [2]string{"bottom", "right"}, [2]string{"top", "left"}, [2]string{"top", "right"})
+	n.Glue = n.glued([2]string{"bottom", "left"}, [2]string{"bottom", "right"}, [2]string{"top", "left"}, [2]string{"top", "right"}, [2]string{"top", "bottom"})
 	for _, p := range n.Panels {
 		if p.Name == tipName {
 			n.Glue = append(n.Glue, n.glued([2]string{p.ID, p.ID[:len(p.ID)-len(tipName)-1]})...)

@@ -180,3 +180,55 @@ func TestWaysOfScoringABox(t *testing.T) {
 	}
 	near(t, "far floor", m.Ways[1].Scores[5].At.Millimetres(), diag-x+off, 1e-4)
 }
+
+// Wherever the edge of the closing flap lies on paper there is glue for it: on
+// the side flaps and, on slim cards above all, on the bottom flap.
+func TestClosingFlapIsGluedAlongItsEdges(t *testing.T) {
+	rng := rand.New(rand.NewPCG(31, 32))
+	tried := 0
+	for range 80 {
+		s := randomSpec(rng)
+		s.Width += measure.Length(rng.IntN(4)) * in // slim ones too
+		m := NewDiamond(s).Made()
+		flap := m.Net.panel("top")
+		crease := flap[0].Y
+		middle := Point{}
+		for _, q := range flap {
+			crease = max(crease, q.Y) // the flap hangs at the throat, above the face
+			middle.X, middle.Y = middle.X+q.X/float64(len(flap)), middle.Y+q.Y/float64(len(flap))
+		}
+		folded := map[string]Polygon{}
+		for i, p := range m.Net.Panels {
+			pose := m.Net.poses(all)[i]
+			for _, q := range p.Outline {
+				v := pose.at(q)
+				folded[p.ID] = append(folded[p.ID], Point{v.X, v.Y})
+			}
+		}
+		for i, a := range flap {
+			b := flap[(i+1)%len(flap)]
+			if a.Y > crease-1 && b.Y > crease-1 {
+				continue // the crease itself
+			}
+			for k := 1; k < 20; k++ {
+				q := Point{a.X + (b.X-a.X)*float64(k)/20, a.Y + (b.Y-a.Y)*float64(k)/20}
+				q = Point{q.X + (middle.X-q.X)*1e-3, q.Y + (middle.Y-q.Y)*1e-3}
+				over := Point{q.X, 2*crease - q.Y} // folded over
+				if !folded["left"].holds(over) && !folded["right"].holds(over) && !folded["bottom"].holds(over) {
+					continue
+				}
+				tried++
+				glued := false
+				for _, g := range m.Net.Glue {
+					glued = glued || g.Panel == "top" && g.Zone.holds(q)
+				}
+				if !glued {
+					t.Fatalf("%+v: at %.1f, %.1f the flap lies on paper, and there is no glue", s, q.X, q.Y)
+				}
+			}
+		}
+	}
+	if tried < 1000 {
+		t.Errorf("only %d places were tried", tried)
+	}
+}

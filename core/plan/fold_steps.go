@@ -84,15 +84,23 @@ func stepsOf(n blank.Net) []FoldStep {
 	steps := []FoldStep{}
 	for i, o := range numbers {
 		s := FoldStep{Order: i + 1, Text: "Fold " + counted(byOrder[o]) + "."}
-		glued := []string{}
+		var glued []string // panels in order, and what each is glued onto
+		onto := map[string][]string{}
 		for _, g := range n.Glue {
 			// What is folded later closes the seam.
-			if max(order[g.Panel], order[g.Onto]) == o {
-				words := fmt.Sprintf("%s onto %s", label(name, g.Panel), label(name, g.Onto))
-				if !slices.Contains(glued, words) {
-					glued = append(glued, words)
-				}
+			if max(order[g.Panel], order[g.Onto]) != o {
+				continue
 			}
+			what, on := label(name, g.Panel), label(name, g.Onto)
+			if onto[what] == nil {
+				glued = append(glued, what)
+			}
+			if !slices.Contains(onto[what], on) {
+				onto[what] = append(onto[what], on)
+			}
+		}
+		for k, what := range glued {
+			glued[k] = what + " onto " + strings.Join(onto[what], " and ")
 		}
 		if len(glued) > 0 {
 			s.Glue = "Glue " + strings.Join(glued, ", ") + "."

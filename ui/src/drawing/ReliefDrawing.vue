@@ -28,13 +28,14 @@ const room = computed(() => 44 + high.value * rise * 2)
 const tone = (level: number) =>
   `color-mix(in srgb, var(--relief-high) ${Math.round(12 + 78 * level)}%, var(--sheet))`
 
-/** The papers whose height has room to be written, those above each other's corner left out. */
+/** The papers whose height has room to be written: those of which too little is seen at the corner are left out. */
 function heights(s: number) {
   const list: ReliefPlan['parts'] = []
   for (const p of props.relief.parts) {
-    const before = list[list.length - 1]
-    const near = before && Math.abs(before.y - p.y) * s < 18 && Math.abs(before.x - p.x) * s < 60
-    if (!p.thing && p.width * s > 90 && !near) list.push(p)
+    if (p.thing || p.width * s <= 90) continue
+    const below = list[list.length - 1]
+    if (below && Math.abs(below.y - p.y) * s < 18 && Math.abs(below.x - p.x) * s < 60) list.pop()
+    list.push(p)
   }
   return list
 }
@@ -222,11 +223,6 @@ const hullDown = (points: { x: number; y: number }[], s: number) =>
   font-size: 13px;
   pointer-events: none;
 }
-.height {
-  fill: var(--ink);
-  font-size: 13px;
-  pointer-events: none;
-}
 .peak {
   pointer-events: none;
 }
@@ -239,8 +235,5 @@ const hullDown = (points: { x: number; y: number }[], s: number) =>
 .top {
   font-size: 22px;
   font-weight: 650;
-  paint-order: stroke;
-  stroke: var(--sheet);
-  stroke-width: 4px;
 }
 </style>
