@@ -199,8 +199,8 @@ header {
 main {
   padding: 14px 40px 40px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 26px;
-  min-width: 0;
 }
 h1 {
   font-size: 36px;
