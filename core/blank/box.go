@@ -134,6 +134,8 @@ func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, corner fl
 		n.Panels = append(n.Panels, Panel{id, name, outline})
 		n.Creases = append(n.Creases, Crease{Panel: id, On: on, From: from, To: to, Angle: 90, Order: order})
 	}
+	// A glue square is no longer than the wall that it is glued to.
+	along, upright := math.Min(wall, x1-x0), math.Min(wall, y1-y0)
 	between, stacked := []line{rightOf(x0), leftOf(x1)}, []line{below(y0), above(y1)}
 	for _, f := range []struct {
 		id        string
@@ -149,10 +151,10 @@ func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, corner fl
 		sqTo      Point
 		closeWith int
 	}{
-		{"left", rectangle(x0-wall, y0, x0, y1), Point{x0, y0}, Point{x0, y1}, Point{-wall, 0}, leftOf(x0 - wall), stacked, rightOf(x0 - wall - mm(cut.Left)), 2, rectangle(x0-wall, y1, x0, y1+wall), Point{x0 - wall, y1}, Point{x0, y1}, 3},
-		{"bottom", rectangle(x0, y1, x1, y1+wall), Point{x0, y1}, Point{x1, y1}, Point{0, wall}, below(y1 + wall), between, above(y1 + wall + mm(cut.Bottom)), 2, rectangle(x1, y1, x1+wall, y1+wall), Point{x1, y1}, Point{x1, y1 + wall}, 4},
-		{"right", rectangle(x1, y0, x1+wall, y1), Point{x1, y0}, Point{x1, y1}, Point{wall, 0}, rightOf(x1 + wall), stacked, leftOf(x1 + wall + mm(cut.Right)), 2, rectangle(x1, y0-wall, x1+wall, y0), Point{x1, y0}, Point{x1 + wall, y0}, 3},
-		{"top", rectangle(x0, y0-wall, x1, y0), Point{x0, y0}, Point{x1, y0}, Point{0, -wall}, above(y0 - wall), between, below(y0 - wall - mm(cut.Top)), 2, rectangle(x0-wall, y0-wall, x0, y0), Point{x0, y0 - wall}, Point{x0, y0}, 5},
+		{"left", rectangle(x0-wall, y0, x0, y1), Point{x0, y0}, Point{x0, y1}, Point{-wall, 0}, leftOf(x0 - wall), stacked, rightOf(x0 - wall - mm(cut.Left)), 2, rectangle(x0-wall, y1, x0, y1+along), Point{x0 - wall, y1}, Point{x0, y1}, 3},
+		{"bottom", rectangle(x0, y1, x1, y1+wall), Point{x0, y1}, Point{x1, y1}, Point{0, wall}, below(y1 + wall), between, above(y1 + wall + mm(cut.Bottom)), 2, rectangle(x1, y1, x1+upright, y1+wall), Point{x1, y1}, Point{x1, y1 + wall}, 4},
+		{"right", rectangle(x1, y0, x1+wall, y1), Point{x1, y0}, Point{x1, y1}, Point{wall, 0}, rightOf(x1 + wall), stacked, leftOf(x1 + wall + mm(cut.Right)), 2, rectangle(x1, y0-along, x1+wall, y0), Point{x1, y0}, Point{x1 + wall, y0}, 3},
+		{"top", rectangle(x0, y0-wall, x1, y0), Point{x0, y0}, Point{x1, y0}, Point{0, -wall}, above(y0 - wall), between, below(y0 - wall - mm(cut.Top)), 2, rectangle(x0-upright, y0-wall, x0, y0), Point{x0, y0 - wall}, Point{x0, y0}, 5},
 	} {
 		hang(f.id+" wall", "wall", "face", f.wall.meet(sheet), f.from, f.to, f.order)
 		flap := sheet.keep(f.beyond).keep(f.between...).keep(f.stop)

@@ -326,6 +326,7 @@ func (d Diamond) Made() Made {
 	if e.Folded.Hole > sliver {
 		m.fault(OpenBack, measure.Length(e.Folded.Hole*float64(measure.Millimetre)), 0)
 	}
+	m.takeSeam(d.Spec)
 	m.line(d.Spec)
 	return m
 }

@@ -34,6 +34,9 @@ type Made struct {
 	// Seam is the narrowest seam that holds it together; Overlap how far the
 	// closing flap lies on what it closes.
 	Seam, Overlap measure.Length
+	// Taken is what round corners and blunted flaps take of the seam that the
+	// formula gives, as far as the engine finds it.
+	Taken measure.Length
 	// Flap is the height of the closing flap.
 	Flap   measure.Length
 	Scores []ScoreLine
@@ -90,6 +93,9 @@ const (
 	SlitCorners       FaultID = "slits"  // the corners of a gusset are open
 	GlueCorners       FaultID = "ears"   // A what the glue squares lack
 	SingleCrease      FaultID = "single" // A the thickness that asks for two creases
+	SeamRounded       FaultID = "round"  // A what round corners leave of the seam, B the adhesive
+	NotchTooDeep      FaultID = "notch"  // A the thumb notch as wished, B as deep as it may be
+	FlapRaised        FaultID = "raised" // A the flap as wished, B what it has to be
 )
 
 // Fault is one thing that goes wrong, with the two lengths that say so.
@@ -106,17 +112,45 @@ func (m Made) folded(s Spec) Made {
 	if m.Folded.Hole > sliver && m.Gap == 0 {
 		m.fault(OpenBack, measure.Length(m.Folded.Hole*float64(measure.Millimetre)), 0)
 	}
+	m.takeSeam(s)
 	m.line(s)
 	return m
 }
 
+// takeSeam holds the seam of the formula against those that the engine finds:
+// round corners and blunted flaps may leave less of it, and that is what counts.
+func (m *Made) takeSeam(s Spec) {
+	found := m.Seam
+	for _, seam := range m.Folded.Seams {
+		if g := (Glue{Panel: seam.Panel, Onto: seam.Onto}); !m.joins(g) && m.promised(g) == m.Seam {
+			found = min(found, measure.Round(seam.Least*float64(measure.Millimetre)))
+		}
+	}
+	if m.Seam-found <= measure.Micrometre || m.Seam <= 0 {
+		return
+	}
+	m.Taken, m.Seam = m.Seam-found, found
+	switch {
+	case m.Seam >= s.Adhesive || m.faulty(SeamUnderAdhesive):
+	case s.Corner > 0:
+		m.fault(SeamRounded, m.Seam, s.Adhesive)
+	default:
+		m.fault(SeamUnderAdhesive, m.Seam, s.Adhesive)
+	}
+}
+
 // Prove folds the net from its panels and creases alone and says where it is not
 // what the formulas promise.
-func (m Made) Prove() error {
+func (m Made) Prove() error { return m.holds(m.Net.Fold()) }
+
+// Accept is Prove with what the engine found when the envelope was made: the same
+// answer, as long as its net was not changed since.
+func (m Made) Accept() error { return m.holds(m.Folded) }
+
+func (m Made) holds(f Folded) error {
 	if err := m.Net.Check(); err != nil {
 		return err
 	}
-	f := m.Net.Fold()
 	const off = 2e-3 // mm: what rounding to nanometres and to the grid may add up to
 	for _, size := range []struct {
 		what      string
@@ -147,7 +181,7 @@ func (m Made) Prove() error {
 			return fmt.Errorf("the closing flap is %.3f mm high, promised %.3f", high, m.Flap.Millimetres())
 		}
 	}
-	if f.Overhang > sliver {
+	if f.Overhang > sliver && !m.faulty(FlapTooLong) && !m.faulty(TabsMeet) {
 		return fmt.Errorf("%.2f mm² of a panel stick out", f.Overhang)
 	}
 	return nil
@@ -197,7 +231,7 @@ func (m Made) promised(g Glue) measure.Length {
 		if m.faulty(GlueCorners) {
 			return 0
 		}
-		return m.Depth
+		return min(m.Depth, m.Width, m.Height)
 	}
 	return m.Seam
 }

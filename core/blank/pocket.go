@@ -23,7 +23,11 @@ func PocketSchools() []PocketSchool {
 
 // pocketSizes are the measures of a pocket before it is drawn; uneven is what
 // its right tab is wider than the left one, in somebody's recipe.
-type pocketSizes struct{ width, front, back, tab, uneven, flap, wall measure.Length }
+type pocketSizes struct {
+	width, front, back, tab, uneven, flap, wall measure.Length
+	// raised is set when the flap is higher than wished, to cover its glue.
+	raised bool
+}
 
 // flapClear is what a closing flap covers beyond its adhesive.
 const flapClear = measure.Inch / 8
@@ -66,7 +70,9 @@ func (s Spec) pocketSizes() (p pocketSizes) {
 	if s.Flap > 0 {
 		p.flap = s.Flap
 	}
-	p.flap = up(max(p.flap, max(0, gap)+s.Adhesive+flapClear))
+	least := max(0, gap) + s.Adhesive + flapClear
+	p.raised = s.Flap > 0 && s.Flap < least
+	p.flap = up(max(p.flap, least))
 	if length := 2*p.wall + p.front + p.back + p.flap; s.Pocket == ClosePocket && s.Flap == 0 && s.SheetLength > length {
 		// The flap takes what the sheet leaves, as long as it stays on the back.
 		p.flap = min(p.flap+s.SheetLength-length, p.front).Down(s.step())
@@ -105,11 +111,20 @@ func (p *pocketSizes) toTicks(tick measure.Length) {
 // tab on either side, and the back.
 func NewPocket(s Spec) Made {
 	p := s.pocketSizes()
-	m := Made{Kind: PocketKind, Width: p.width, Height: p.front, Depth: p.wall, Flap: p.flap}
+	// A flap or a tab that is longer than the front sticks out, tabs at either side,
+	// and makes the closed envelope as much larger.
+	m := Made{Kind: PocketKind, Width: p.width + 2*max(0, p.tab-p.width), Height: max(p.front, p.flap), Depth: p.wall, Flap: p.flap}
 	m.SheetWidth, m.SheetHeight = p.width+2*p.tab+2*p.wall, p.flap+p.front+p.back+2*p.wall
 	thick := max(0, s.Thickness-p.wall)
 	m.EaseWidth, m.EaseHeight = p.width-2*s.Caliper-s.Width-thick, p.front-2*s.Caliper-s.Height-thick
 	m.Seam, m.Overlap = p.tab-s.Sliver, p.flap-max(0, p.front-p.back)
+	if most := min(p.back/2, (p.width-2*s.Sliver)/3).Down(s.Style.Tick); s.Notch > most {
+		m.fault(NotchTooDeep, s.Notch, most)
+		s.Notch = most
+	}
+	if p.raised {
+		m.fault(FlapRaised, s.Flap, p.flap)
+	}
 	m.Net = pocketNet(p, s)
 	m.Scores = []ScoreLine{{"left tab", "left", p.tab}, {"right tab", "right", p.tab}, {"flap", "top", p.flap}, {"back", "bottom", p.back}}
 	if s.Double && s.Thickness > 0 && p.wall == 0 {

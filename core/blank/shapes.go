@@ -47,7 +47,8 @@ func (p Polygon) rounded(radius float64, corners ...int) Polygon {
 		la, lc := math.Hypot(a.X-b.X, a.Y-b.Y), math.Hypot(c.X-b.X, c.Y-b.Y)
 		ua, uc := Point{(a.X - b.X) / la, (a.Y - b.Y) / la}, Point{(c.X - b.X) / lc, (c.Y - b.Y) / lc}
 		half := math.Acos(math.Max(-1, math.Min(1, ua.X*uc.X+ua.Y*uc.Y))) / 2
-		cut := math.Min(radius/math.Tan(half), math.Min(la, lc)/2)
+		// A hair less than half an edge, so that two arcs never meet.
+		cut := math.Min(radius/math.Tan(half), math.Min(la, lc)*0.499)
 		r := cut * math.Tan(half)
 		// The centre lies on the bisector; the arc runs from one tangent to the other.
 		bis := Point{ua.X + uc.X, ua.Y + uc.Y}
@@ -61,7 +62,7 @@ func (p Polygon) rounded(radius float64, corners ...int) Polygon {
 			q = append(q, Point{centre.X + r*math.Cos(w), centre.Y + r*math.Sin(w)})
 		}
 	}
-	return q.tidy() // two arcs may meet in a point
+	return q.tidy()
 }
 
 // notched cuts a half circle into the middle of the edge from corner i on.

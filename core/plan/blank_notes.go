@@ -70,6 +70,14 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	return append(append(notes, m.stripNotes(c)...), m.stockNotes(stock, c.id)...)
 }
 
+// notAccepted says that a blank was not accepted, and why.
+func notAccepted(c candidate) []Note {
+	if c.refused == nil {
+		return nil
+	}
+	return []Note{{Trouble, fmt.Sprintf("Do not cut this one: folded from its drawing it is not what the sums say (%s). Choose other sizes.", c.refused)}}
+}
+
 // dimensions are the measures drawn on the net: the two crease distances and
 // the height of one flap of each pair.
 func (m maker) dimensions(d blank.Diamond, e blank.Envelope) []Dimension {

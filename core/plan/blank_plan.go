@@ -31,8 +31,10 @@ type BlankPlan struct {
 	Drawing  string      `json:"drawing"`
 	// ScoreWays are the ways of setting them, where there are several.
 	ScoreWays []ScoreWayPlan `json:"scoreWays"`
-	// Folds are the stages of folding it.
-	Folds []FoldStep `json:"folds"`
+	// Folds are the stages of folding it, Folding its net as it folds round the
+	// card.
+	Folds   []FoldStep `json:"folds"`
+	Folding blank.Net  `json:"folding"`
 	// Liner is what lines it, on the flat sheet; empty when none is wished for.
 	Liner blank.Polygon `json:"liner"`
 	// Holes are where nothing covers the back, on the face of the flat sheet.
@@ -96,7 +98,7 @@ func (m maker) blank(c candidate, d blank.Diamond) BlankPlan {
 	p.Liner = m.lining(c)
 	p.Dimensions = m.dimensions(d, e)
 	p.Drawing = m.blankDrawing(d, e)
-	p.Folds, p.Holes, p.Wishes = m.foldSteps(c), holes(c.made), m.wishes(c.id)
+	p.Folds, p.Folding, p.Holes, p.Wishes = m.foldSteps(c), m.folding(c), holes(c.made), m.wishes(c.id)
 	return p
 }
 

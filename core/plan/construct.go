@@ -96,18 +96,21 @@ func (m maker) rectangleFor(w, h, caliper measure.Length) (mail.Rectangle, bool)
 
 // candidate is one construction made for the card.
 type candidate struct {
-	id    Construction
-	made  blank.Made
-	ok    bool // false when it cannot be made at all
-	strip bool // the card is held by strips
+	id   Construction
+	made blank.Made
+	ok   bool // false when it cannot be made at all
+	// refused is where the folded net is not what the formulas promise; such a net
+	// is drawn for nobody to cut.
+	refused error
+	strip   bool // the card is held by strips
 	// from is the bought envelope that is cut down.
 	from FitPlan
 	post posted
-	// fits is the smallest sheet that gives it; short by how much the largest
-	// fails when none does.
-	fits  paper.Sheet
-	found bool
-	short measure.Length
+	// fits is the smallest sheet that gives it, with spare to cut off at the tighter
+	// side; short by how much the largest fails when none does.
+	fits         paper.Sheet
+	found        bool
+	spare, short measure.Length
 }
 
 // candidates makes every construction for the card.
@@ -116,6 +119,7 @@ func (m maker) candidates(diamond blank.Made) []candidate {
 	for _, id := range Constructions() {
 		c := m.candidate(id, diamond)
 		if c.ok {
+			c.refused = c.made.Accept()
 			c.post = m.judge(m.closed(c))
 		}
 		list = append(list, c)
@@ -224,7 +228,10 @@ func (m maker) onSheet(c *candidate) {
 		}
 		if (cutting.Sheet{Width: s.Width, Height: s.Height}).Possible(piece) == cutting.Possible {
 			if !c.found || s.Width.Inches()*s.Height.Inches() < c.fits.Width.Inches()*c.fits.Height.Inches() {
-				c.fits, c.found = s, true
+				c.fits, c.found, c.spare = s, true, min(s.Width-piece.Width, s.Height-piece.Height)
+				if piece.Turn {
+					c.spare = max(c.spare, min(s.Width-piece.Height, s.Height-piece.Width))
+				}
 			}
 			continue
 		}

@@ -79,11 +79,11 @@ func (c candidate) work() int { return c.made.Cuts + c.made.Folds }
 // sound reports whether nothing is wrong with a construction that would keep a
 // maker from it.
 func (m maker) sound(c candidate) bool {
-	if !c.ok || !c.found || c.post.tone == Trouble || min(c.made.EaseWidth, c.made.EaseHeight) < c.made.EaseError.RSS {
+	if !c.ok || c.refused != nil || !c.found || c.post.tone == Trouble || min(c.made.EaseWidth, c.made.EaseHeight) < c.made.EaseError.RSS {
 		return false
 	}
 	for _, f := range c.made.Faults {
-		if slices.Contains([]blank.FaultID{blank.SeamUnderAdhesive, blank.OpenBack, blank.TabsMeet, blank.FlapTooLong}, f.ID) {
+		if slices.Contains([]blank.FaultID{blank.SeamUnderAdhesive, blank.SeamRounded, blank.OpenBack, blank.TabsMeet, blank.FlapTooLong}, f.ID) {
 			return false
 		}
 	}
@@ -163,7 +163,7 @@ func (m maker) row(c candidate) ConstructionPlan {
 	}
 	row.Net = c.made.Net
 	row.Sheet, row.Fits = m.by(c.made.SheetWidth, c.made.SheetHeight), c.found
-	row.FitText = "from " + c.fits.Name
+	row.FitText = fmt.Sprintf("from %s, %s to spare", c.fits.Name, m.style.Show(c.spare.Down(m.style.Tick)))
 	switch {
 	case c.id == CutDown:
 		row.Sheet, row.FitText = c.from.Name, "to buy"

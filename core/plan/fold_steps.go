@@ -64,6 +64,11 @@ func (m maker) foldSteps(c candidate) []FoldStep {
 	return steps
 }
 
+// folding is the net as it folds round what of the card its own walls do not take.
+func (m maker) folding(c candidate) blank.Net {
+	return c.made.Net.Around(max(0, m.thick.Used-c.made.Depth).Millimetres())
+}
+
 // stepsOf are the stages of folding a net: what moves, and what is glued then.
 func stepsOf(n blank.Net) []FoldStep {
 	byOrder := map[int][]string{}

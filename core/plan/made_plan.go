@@ -37,7 +37,7 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 	p.Notes = m.madeNotes(c)
 	p.Dimensions = m.madeDimensions(made)
 	p.Drawing = fmt.Sprintf("%s, %s %s, lying flat with its inside up: %s. The folds are made in the order of their numbers.", constructionNames[c.id], m.by(made.SheetWidth, made.SheetHeight), m.style.Unit, m.partsWords(made))
-	p.Folds, p.Holes, p.Wishes = m.foldSteps(c), holes(c.made), m.wishes(c.id)
+	p.Folds, p.Folding, p.Holes, p.Wishes = m.foldSteps(c), m.folding(c), holes(c.made), m.wishes(c.id)
 	return p
 }
 
@@ -248,6 +248,12 @@ func (m maker) faultWords(f blank.Fault) (Tone, string) {
 		return Care, fmt.Sprintf("It stays %s too high for the card, which slides: a lower envelope would hold it.", show(f.A))
 	case blank.SingleCrease:
 		return Care, fmt.Sprintf("Two creases for a thickness of %s cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.", show(f.A))
+	case blank.SeamRounded:
+		return Trouble, fmt.Sprintf("The round corners leave %s of the seam, less than the %s, %s: round them less.", show(f.A), lower(a.Name), show(f.B))
+	case blank.NotchTooDeep:
+		return Care, fmt.Sprintf("A thumb notch of %s would cut the back through: it is drawn %s deep.", show(f.A), show(f.B))
+	case blank.FlapRaised:
+		return Care, fmt.Sprintf("A closing flap of %s would cover no glue past the thumb gap: it is made %s. For a shorter one take less of the gap.", show(f.A), show(f.B))
 	case blank.SlitCorners:
 		return Care, "The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in."
 	}

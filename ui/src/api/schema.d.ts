@@ -200,6 +200,7 @@ export interface components {
             easeHeight: components["schemas"]["Shown"];
             easeWidth: components["schemas"]["Shown"];
             exact: components["schemas"]["Shown"];
+            folding: components["schemas"]["Net"];
             folds: components["schemas"]["FoldStep"][];
             holes: components["schemas"]["Point"][][];
             liner: components["schemas"]["Point"][];

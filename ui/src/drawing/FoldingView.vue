@@ -12,7 +12,7 @@ const props = defineProps<{
   card: { width: number; height: number; thickness: number }
 }>()
 
-const height = 420
+const height = 400
 const tilt = 0.95 // radians from straight above
 const secondsAFold = 1.4
 
@@ -61,16 +61,17 @@ interface Drawn {
 }
 
 /** How high panels that lie flat on each other are drawn apart, in millimetres. */
-const apart = 0.5
+const apart = 0.25
 
 const drawn = computed(() => {
   const where = poses(props.net, stages.value, stage.value)
-  const flat = props.net.creases.every((c) => c.angle > 90)
   const list: Drawn[] = props.net.panels.map((p, i) => {
     const pose = where.get(p.id)!
     const crease = props.net.creases.find((c) => c.panel === p.id)
     const part = crease ? Math.min(1, Math.max(0, stage.value - stages.value.indexOf(crease.order))) : 0
-    const lift = crease ? part * (apart * crease.order + (flat ? props.card.thickness : 0)) : 0
+    // Walls stand where they are; what lies on something is drawn a little apart from it.
+    const wall = crease && crease.angle < 180 && onFace(crease.on)
+    const lift = crease && !wall ? part * apart * (stages.value.indexOf(crease.order) + 1) : 0
     const space = p.outline.map((q) => pose(q)).map((v): Vec => [v[0], v[1], v[2] + lift])
     const points = space.map(project)
     return {
@@ -105,6 +106,9 @@ const drawn = computed(() => {
     .filter((g) => turnsLeft(g.points))
   return [...list, ...glue, ...cardSides()].sort((a, b) => a.depth - b.depth)
 })
+
+/** Whether a crease's panel hangs on the face itself. */
+const onFace = (id: string) => !id || id === props.net.panels[0]?.id
 
 function turnsLeft(points: Vec[]) {
   let sum = 0
@@ -217,15 +221,6 @@ onUnmounted(() => window.cancelAnimationFrame(frame))
         />
       </g>
     </svg>
-    <p class="step" data-test="fold-step">
-      <template v-if="stage === 0"
-        >Lying flat, inside up, the card on the {{ net.panels[0]?.name }}.</template
-      >
-      <template v-else
-        ><strong>{{ Math.ceil(stage) }}.</strong> {{ step?.text }} {{ step?.glue }}
-        <span class="soft" data-test="fold-advice">{{ step?.advice }}</span></template
-      >
-    </p>
     <div class="controls">
       <v-btn variant="flat" color="secondary" data-test="fold-play" @click="play">
         {{ playing ? 'Hold' : stage >= last ? 'Fold again' : 'Fold' }}
@@ -244,6 +239,15 @@ onUnmounted(() => window.cancelAnimationFrame(frame))
         <input v-model.number="turn" type="range" min="-3.2" max="3.2" step="0.05" aria-label="Turn the view"
       /></label>
     </div>
+    <p class="step" data-test="fold-step">
+      <template v-if="stage === 0"
+        >Lying flat, inside up, the card on the {{ net.panels[0]?.name }}.</template
+      >
+      <template v-else
+        ><strong>{{ Math.ceil(stage) }}.</strong> {{ step?.text }} {{ step?.glue }}
+        <span class="soft" data-test="fold-advice">{{ step?.advice }}</span></template
+      >
+    </p>
   </figure>
 </template>
 
@@ -279,6 +283,7 @@ svg {
 .step {
   font-size: 18px;
   min-height: 2.8em;
+  padding-top: 12px;
 }
 .controls {
   display: grid;

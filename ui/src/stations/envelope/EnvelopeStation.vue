@@ -48,7 +48,7 @@ function set(change: Partial<Job['envelope']>) {
   <StationLayout :sentence="blank.sentence">
     <template #drawing>
       <ChoiceRow v-model="view" label="What is drawn" name="net-view" :choices="views" />
-      <FoldingView v-if="view === 'folding'" :net="blank.net" :folds="blank.folds" :card="card" />
+      <FoldingView v-if="view === 'folding'" :net="blank.folding" :folds="blank.folds" :card="card" />
       <NetDrawing
         v-else
         :net="blank.net"
