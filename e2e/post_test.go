@@ -155,7 +155,7 @@ func TestRulesAndGauge(t *testing.T) {
 		return now, now == "6 in"
 	})
 	w.shopFill("rulebooks.0.classes.1.limits.0.max", "2 in")
-	w.see(test("rules-refused"), "the least, 5 in, is more than the most, 2 in")
+	w.see(test("rules-refused"), "cannot be used: letter, length: the least, 5 in, is more than the most, 2 in")
 	// A limit is added to a class and taken away, a class added by its name alone.
 	w.choose("pick-measure-1", "length \\+ height")
 	w.fill("most-1", "20")

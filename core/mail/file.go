@@ -126,9 +126,20 @@ func ReadFile(text []byte) (File, error) {
 	var fe *FileError
 	if errors.As(err, &fe) {
 		fe.Line = lineOf(text, fe.Where)
-		fe.Where = words(f, fe.Where)
 	}
-	return f, err
+	return f, f.Explain(err)
+}
+
+// Explain names the place of an error of Rulebook in words: "letter, length" for
+// the path "classes.0.limits.0".
+func (f File) Explain(err error) error {
+	var fe *FileError
+	if !errors.As(err, &fe) {
+		return err
+	}
+	told := *fe
+	told.Where = words(f, fe.Where)
+	return &told
 }
 
 func jsonError(text []byte, d *json.Decoder, err error) error {

@@ -123,7 +123,7 @@ func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
 		m.layersReading(e.Net, e.Folded.Layers),
 	}
 	if e.Overlap < 0 {
-		list[3].Note = "short of the bottom flap: it seals on the sides"
+		list[3].Note = sealsOnSides
 	}
 	if bare := e.Shortest; e.Shortest < e.TopFlap {
 		list = append(list, Reading{"flap", "Closing flap", show(e.TopFlap), fmt.Sprintf("at least %s, and %s for the adhesive, or a hole opens", show(bare.Up(m.style.Tick)), show(a.Width))})

@@ -187,7 +187,7 @@ func Apply(job Job, shop Shop, edits []Edit) (Job, []Problem) {
 			problems = append(problems, Problem{e.Path, err.Error(), unfinished})
 			continue
 		}
-		job = changed
+		job = changed.taken(shop, e.Path)
 	}
 	return job, problems
 }

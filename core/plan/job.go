@@ -239,6 +239,11 @@ type PostWish struct {
 type Measured struct {
 	Thickness measure.Length `json:"thickness,omitempty"`
 	Grams     float64        `json:"grams,omitempty"`
+	// ThicknessOf and GramsOf are what the sums said of the piece when it was
+	// measured, so that a reading of what has changed since is noticed; zero where
+	// nobody knows.
+	ThicknessOf measure.Length `json:"thicknessOf,omitempty"`
+	GramsOf     float64        `json:"gramsOf,omitempty"`
 	// Droop is how far the end hangs with Overhang standing out over a table.
 	Overhang measure.Length `json:"overhang,omitempty"`
 	Droop    measure.Length `json:"droop,omitempty"`

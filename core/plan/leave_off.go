@@ -12,11 +12,17 @@ import (
 // things without which the piece goes as it.
 func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy) {
 	e := m.closed(c)
-	fixed := (e.thickness - m.thick.Used).Millimetres()
-	if m.thick.Measured || m.job.Post.Measured.Thickness > 0 || m.job.Post.Measured.Grams > 0 {
-		return nil // what was measured says nothing of the parts one by one
-	}
+	// What was measured says nothing of the parts one by one: the sums do, and by as
+	// much as they said too little, more has to go.
 	_, grams := m.weights(e)
+	more, heavier := max(0, m.thick.Used-m.thick.Predicted), 0.0
+	if t := m.job.Post.Measured; t.Thickness > 0 {
+		more += max(0, t.Thickness-e.thickness)
+	}
+	if t := m.job.Post.Measured; t.Grams > 0 {
+		heavier = max(0, t.Grams-grams)
+	}
+	fixed := (e.thickness - m.thick.Used + more).Millimetres()
 	seen := map[string]bool{}
 	for _, r := range m.upTo(v, now) {
 		broken := brokenMeasures(r)
@@ -31,7 +37,7 @@ func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy)
 			case mail.Weight:
 				// What the parts may weigh, without envelope and closure, and the adhesive
 				// that goes with them.
-				parts = float64(*l.Max)/(1+glueShare) - (grams/(1+glueShare) - m.partGrams()) - m.closure().Grams
+				parts = float64(*l.Max)/(1+glueShare) - (grams/(1+glueShare) - m.partGrams()) - m.closure().Grams - heavier
 			}
 		}
 		_, tooThick := broken[mail.Thickness]
@@ -68,6 +74,7 @@ func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy)
 		list = append(list, remedy{
 			id: "leave:" + r.Class.ID, title: "Leave off " + joinAnd(names), text: text, touched: len(places), area: off.Area, unproven: !off.Proven,
 			change: func(j *Job) {
+				j.Card.Thickness = nil
 				j.Parts = slices.DeleteFunc(j.Parts, func(p Part) bool {
 					return slices.ContainsFunc(places, func(i int) bool { return m.job.Parts[i].ID == p.ID && p.Thing != nil })
 				})

@@ -24,12 +24,16 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 	if made.Depth > 0 {
 		closed = show(made.Depth) + " deep"
 	}
+	overlap := "of the closing flap"
+	if made.Overlap < 0 {
+		overlap = sealsOnSides
+	}
 	worst := min(made.EaseWidth, made.EaseHeight) - made.EaseError.Worst
 	p.Readings = []Reading{
 		{"closed", "Closed size", m.by(made.Width, made.Height), closed},
 		{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), "across × down, thickness taken off"},
 		{"seam", "Seam", show(made.Seam), fmt.Sprintf("%s needs %s", lower(a.Name), show(a.Width))},
-		{"overlap", "Flap overlap", show(made.Overlap), "of the closing flap"},
+		{"overlap", "Flap overlap", show(made.Overlap), overlap},
 		{"worst", "Worst case", show(worst), fmt.Sprintf("ease left, if all is %s off; %s at root-sum-square", m.fine().Show(m.style.Tick/2), show(min(made.EaseWidth, made.EaseHeight)-made.EaseError.RSS))},
 		m.layersReading(made.Net, made.Folded.Layers),
 	}
@@ -40,6 +44,9 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 	p.Folds, p.Folding, p.Holes, p.Wishes = m.foldSteps(c), m.folding(c), holes(c.made), m.wishes(c.id)
 	return p
 }
+
+// sealsOnSides says what a closing flap does that does not reach the bottom one.
+const sealsOnSides = "short of the bottom flap: it seals on the sides"
 
 // optionReadings are those of what a maker may add to any construction.
 func (m maker) optionReadings(c candidate) (list []Reading) {

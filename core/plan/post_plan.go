@@ -132,7 +132,8 @@ func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
 	p.Short, p.Tone = f.short, f.tone
 	m.verdict(&p, v, e, piece)
 	p.Notes = append(p.Notes, m.bookNotes(book)...)
-	p.Notes = append(m.pieceNotes(c), p.Notes...)
+	_, grams := m.weights(e)
+	p.Notes = append(append(m.stale(e.thickness, grams), m.pieceNotes(c)...), p.Notes...)
 	p.Postage = m.postage(v, piece)
 	p.Remedies = m.remedyPlans(c, all, v)
 	p.Gauge = m.gaugePlan(book, e)
@@ -221,6 +222,9 @@ func (m maker) weightPlans(e closed) []WeightPlan {
 func (m maker) fineWeight(g float64) string {
 	if m.style.Unit == measure.Millimetres {
 		return fmt.Sprintf("%.1f g", g)
+	}
+	if g > 0 && g < 0.005*ounce {
+		return "< 0.01 oz"
 	}
 	return fmt.Sprintf("%.2f oz", g/ounce)
 }

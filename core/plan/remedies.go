@@ -40,6 +40,9 @@ type remedy struct {
 	post     posted
 	// anyway remedies are kept though the verdict is no better.
 	anyway bool
+	// same is set where the piece itself stays as it is, so that what was measured
+	// of it holds.
+	same bool
 	// made is the envelope that it leads to, where that is known without making it
 	// anew.
 	made *candidate
@@ -53,6 +56,9 @@ func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 		list = append(list, find(c, v, now)...)
 	}
 	list = append(list, m.otherwiseMade(c, all, now)...)
+	for i := range list {
+		m.measureAnew(&list[i])
+	}
 	var better []remedy
 	for _, r := range list {
 		n := m
@@ -85,6 +91,20 @@ func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 		return cmp.Or(cmp.Compare(wise(a), wise(b)), cmp.Compare(a.touched, b.touched), cmp.Compare(a.area, b.area), cmp.Compare(a.post.rank, b.post.rank), cmp.Compare(max(0, a.paper), max(0, b.paper)))
 	})
 	return better
+}
+
+// measureAnew takes away, with a change, what was measured of the piece before it:
+// the sums decide until it is measured again.
+func (m maker) measureAnew(r *remedy) {
+	if t := m.job.Post.Measured; r.same || t == (Measured{}) {
+		return
+	}
+	change := r.change
+	r.change = func(j *Job) {
+		change(j)
+		j.Post.Measured = Measured{}
+	}
+	r.text += " By the sums: the readings are of the piece as it is, so measure again."
 }
 
 // broken lists what of a class is broken, by measure.
@@ -234,7 +254,7 @@ func (m maker) addressed(c candidate, _ mail.Verdict, _ posted) []remedy {
 	if !m.job.Post.AddressShort {
 		return nil
 	}
-	return []remedy{{id: "address", title: "Write the address along the long edge", text: "Machines read it that way round.", made: &c, change: func(j *Job) { j.Post.AddressShort = false }}}
+	return []remedy{{id: "address", title: "Write the address along the long edge", text: "Machines read it that way round.", made: &c, same: true, change: func(j *Job) { j.Post.AddressShort = false }}}
 }
 
 func (m maker) reclosed(c candidate, _ mail.Verdict, _ posted) []remedy {
@@ -311,7 +331,7 @@ func (m maker) atTheCounter(c candidate, v mail.Verdict, now posted) (list []rem
 	_, clasp := broken[mail.Clasp]
 	if (lumpy || stiff || clasp) && !m.job.Post.HandCancel {
 		list = append(list, remedy{
-			id: "hand", title: "Ask for cancelling by hand", text: "The surcharge stays; the drum is spared. Not every counter offers it: ask first.", anyway: true, made: &c,
+			id: "hand", title: "Ask for cancelling by hand", text: "The surcharge stays; the drum is spared. Not every counter offers it: ask first.", anyway: true, made: &c, same: true,
 			change: func(j *Job) { j.Post.HandCancel = true },
 		})
 	}
@@ -319,7 +339,7 @@ func (m maker) atTheCounter(c candidate, v mail.Verdict, now posted) (list []rem
 	for _, k := range v.Results {
 		if past && k.Outcome == mail.Goes {
 			list = append(list, remedy{
-				id: "class:" + k.Class.ID, title: "Pay for a " + k.Class.Name, text: "The next class up takes it without asking.", anyway: true, made: &c,
+				id: "class:" + k.Class.ID, title: "Pay for a " + k.Class.Name, text: "The next class up takes it without asking.", anyway: true, made: &c, same: true,
 				change: func(j *Job) { j.Post.Class = k.Class.ID },
 			})
 			break

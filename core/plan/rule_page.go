@@ -69,7 +69,7 @@ func (m maker) rulePage(f mail.File, own int, off bool) RulePage {
 	}
 	b, err := f.Rulebook()
 	if err != nil {
-		p.Notes = append(p.Notes, Note{Trouble, fmt.Sprintf("This rulebook cannot be used: %v.", err)})
+		p.Notes = append(p.Notes, Note{Trouble, fmt.Sprintf("This rulebook cannot be used: %v.", f.Explain(err))})
 		return p
 	}
 	p.Notes = append(p.Notes, m.bookNotes(b)...)

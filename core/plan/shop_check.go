@@ -111,7 +111,7 @@ func (c *shopCheck) rules(s Shop) {
 		}
 		seen[own.File.ID] = true
 		if _, err := own.File.Rulebook(); err != nil {
-			c.add(path, "The rulebook “%s” cannot be used: %v.", clip(own.File.Region+", "+own.File.Service), err)
+			c.add(path, "The rulebook “%s” cannot be used: %v.", own.File.Region+", "+own.File.Service, own.File.Explain(err))
 		}
 	}
 	for i, r := range s.Rates {

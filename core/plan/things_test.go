@@ -184,3 +184,55 @@ func TestVerdictsInBothUnits(t *testing.T) {
 		}
 	}
 }
+
+// A piece that was measured has remedies as well: worked out by the sums, with
+// what they said too little taken off, and its readings end with the piece that
+// they are of.
+func TestRemediesOfWhatWasMeasured(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	for _, k := range demo.Jobs() {
+		if strings.HasPrefix(k.Name, "Moon-watch") {
+			j = k
+		}
+	}
+	j = edit(t, j, shop, "post.thickness", "0.32")
+	p := plan.Make(j, shop)
+	if p.Post.Short != "large envelope" || strings.Contains(notes(p.Post.Notes), "the piece has changed") {
+		t.Fatalf("%s: %s", p.Post.Short, notes(p.Post.Notes))
+	}
+	found := false
+	for _, r := range p.Post.Remedies {
+		changed, problems := plan.Apply(j, shop, []plan.Edit{{Path: "post.remedy", Text: &r.ID}})
+		if len(problems) > 0 {
+			if r.Possible {
+				t.Errorf("%s: %v", r.ID, problems)
+			}
+			continue
+		}
+		q := plan.Make(changed, shop)
+		if q.Post.Short != r.Short {
+			t.Errorf("%s promises %q and leads to %q", r.ID, r.Short, q.Post.Short)
+		}
+		kept := changed.Post.Measured.Thickness > 0
+		if kept == strings.Contains(r.Text, "measure again") {
+			t.Errorf("%s: %q, and its reading is kept: %v", r.ID, r.Text, kept)
+		}
+		if strings.HasPrefix(r.ID, "leave:letter") {
+			found = true
+			// By as much as it was measured over the sums, more has to go.
+			sums, _ := plan.Predicted(j, shop)
+			if thick := q.Post.Thickness.Nm; thick > in/4-(32*in/100-sums) {
+				t.Errorf("left off what it says, the sums have it %v thick", thick)
+			}
+		}
+	}
+	if !found {
+		t.Errorf("nothing to leave off: %+v", p.Post.Remedies)
+	}
+	// What is changed by hand makes the reading one of another piece.
+	j.Parts = j.Parts[:len(j.Parts)-1]
+	j.Parts[2].Foam = 0
+	if n := notes(plan.Make(j, shop).Post.Notes); !strings.Contains(n, "The thickness was measured when the sums said 0.286; now they say 0.") {
+		t.Errorf("a stale reading is not told of: %s", n)
+	}
+}

@@ -753,6 +753,8 @@ export interface components {
             /** Format: double */
             grams?: number;
             /** Format: double */
+            gramsOf?: number;
+            /** Format: double */
             load?: number;
             /** Format: int64 */
             overhang?: number;
@@ -760,6 +762,8 @@ export interface components {
             sag?: number;
             /** Format: int64 */
             thickness?: number;
+            /** Format: int64 */
+            thicknessOf?: number;
         };
         MeasuredPlan: {
             id: string;

@@ -205,7 +205,7 @@ async function pickFile(event: Event) {
         <h3>
           <ShelfField v-if="c.path" :path="`${c.path}name`" label="Name of the class" class="named" />
           <template v-else>{{ c.name }}</template>
-          <small v-if="c.over" class="soft">{{ c.over }}</small>
+          <small v-if="c.over" class="soft over">{{ c.over }}</small>
           <v-btn
             v-if="c.path"
             class="away"
@@ -256,6 +256,9 @@ async function pickFile(event: Event) {
 </template>
 
 <style scoped>
+.over {
+  margin-left: 10px;
+}
 .page {
   padding: 14px 40px 40px;
 }
