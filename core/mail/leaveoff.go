@@ -19,20 +19,26 @@ type Removal struct {
 // the answer is always the same.
 const (
 	mostNodes     = 20_000
-	mostNodesMany = 500 // with more than manyFree parts to choose from
+	mostNodesMany = 300 // with more than manyFree parts to choose from
 	manyFree      = 20
+	// lumpNodes is what looking for a rise counts as: it takes as many times as long.
+	lumpNodes = 5
 )
 
-// LeaveOff finds the smallest set of free parts without which the card is at
-// most so thick, in millimetres, and its parts together at most so heavy, in
-// grams; among sets of one size the one that covers least. It reports whether
+// Allowed is what a card may be at most: its thickness and the rise of a part
+// within a distance in millimetres, its parts together in grams. What does not
+// count is infinite.
+type Allowed struct{ Thick, Grams, Rise, Within float64 }
+
+// LeaveOff finds the smallest set of free parts without which the card is what is
+// allowed; among sets of one size the one that covers least. It reports whether
 // there is any.
 //
-// Where a card is too thick, the parts that stand on each other at its highest
-// place keep it so as long as all of them are there: one of them has to go. So
-// the sets are searched by their size, branching over those parts alone.
-func (r Relief) LeaveOff(thick, grams float64) (Removal, bool) {
-	s := search{r: &Relief{Parts: r.Parts, cells: slices.Clone(r.cells), on: r.on}, thick: thick, grams: grams, most: mostNodes}
+// Where a card is too thick, or rises too much, the parts that stand on each other
+// at that place keep it so as long as all of them are there: one of them has to
+// go. So the sets are searched by their size, branching over those parts alone.
+func (r Relief) LeaveOff(a Allowed) (Removal, bool) {
+	s := search{r: &Relief{Parts: r.Parts, cells: slices.Clone(r.cells), on: r.on, across: r.across, down: r.down}, Allowed: a, most: mostNodes}
 	free := 0
 	for i, p := range r.Parts {
 		if p.Free {
@@ -71,16 +77,35 @@ func (r Relief) LeaveOff(thick, grams float64) (Removal, bool) {
 }
 
 type search struct {
-	r            *Relief
-	thick, grams float64
-	free         uint64
-	heavy        []int // free parts, heaviest first
-	weight       float64
-	nodes, most  int
-	found        bool
-	best         uint64 // kept
-	area         float64
-	seen         map[uint64]bool
+	Allowed
+	r           *Relief
+	free        uint64
+	heavy       []int // free parts, heaviest first
+	weight      float64
+	nodes, most int
+	found       bool
+	best        uint64 // kept
+	area        float64
+	seen        map[uint64]bool
+}
+
+// high are parts of which one has to go, since the card as it is laid is too thick
+// or rises too much where they stand on each other; none when it does not.
+func (s *search) high() (parts uint64) {
+	if s.r.Max > s.Thick+slack {
+		for _, i := range s.r.Chain {
+			parts |= 1 << i
+		}
+		return parts
+	}
+	if math.IsInf(s.Rise, 1) {
+		return 0
+	}
+	s.nodes += lumpNodes
+	if rise, _, chain := s.r.lump(s.Within); rise > s.Rise+slack {
+		return chain
+	}
+	return 0
 }
 
 // slack forgives what rounding adds, in millimetres and grams.
@@ -96,13 +121,10 @@ func (s *search) try(kept uint64, weight float64, size int) {
 	}
 	s.seen[kept] = true
 	s.r.lay(kept)
-	var branch uint64
+	branch := s.high()
 	switch {
-	case s.r.Max > s.thick+slack:
-		for _, i := range s.r.Chain {
-			branch |= 1 << i
-		}
-	case weight > s.grams+slack:
+	case branch != 0:
+	case weight > s.Grams+slack:
 		// The heaviest ones bring most: if they do not do, nothing does.
 		left, need := weight, size
 		for _, i := range s.heavy {
@@ -111,7 +133,7 @@ func (s *search) try(kept uint64, weight float64, size int) {
 				need--
 			}
 		}
-		if left > s.grams+slack {
+		if left > s.Grams+slack {
 			return
 		}
 		branch = kept
@@ -136,14 +158,15 @@ func (r Relief) greedy(s *search) (Removal, bool) {
 	kept, weight := allParts, s.weight
 	for {
 		s.r.lay(kept)
+		high := s.high()
 		worst, gain := -1, -1.0
 		for i, p := range r.Parts {
 			if s.free&kept&(1<<i) == 0 {
 				continue
 			}
 			g := p.Grams
-			if s.r.Max > s.thick+slack {
-				if g = -1; slices.Contains(s.r.Chain, i) {
+			if high != 0 {
+				if g = -1; high&(1<<i) != 0 {
 					g = p.Caliper
 				}
 			}
@@ -151,7 +174,7 @@ func (r Relief) greedy(s *search) (Removal, bool) {
 				worst, gain = i, g
 			}
 		}
-		if s.r.Max <= s.thick+slack && weight <= s.grams+slack {
+		if high == 0 && weight <= s.Grams+slack {
 			return Removal{Parts: set(^kept & s.free), Area: s.r.covered(^kept)}, true
 		}
 		if worst < 0 {

@@ -1,22 +1,41 @@
 package mail
 
 import (
+	"cmp"
 	"math"
 	"math/bits"
+	"slices"
 )
 
 // Lump is the greatest rise of a part over any place of the face within a
 // distance, in millimetres, and the part that rises.
 func (r Relief) Lump(within float64) (rise float64, part int) {
+	rise, part, _ = r.lump(within)
+	return rise, part
+}
+
+// lump is Lump, with the parts that stand on each other where it rises.
+func (r Relief) lump(within float64) (rise float64, part int, chain uint64) {
 	tops := make([]float64, len(r.Parts)) // of what of each part is seen from above
+	chains := make([]uint64, len(r.Parts))
 	for _, c := range r.cells {
 		if i := 63 - bits.LeadingZeros64(c.chain); i >= 0 {
-			tops[i] = math.Max(tops[i], c.height)
+			if c.height > tops[i] {
+				tops[i], chains[i] = c.height, c.chain
+			}
 		}
 	}
-	for i, p := range r.Parts {
+	// The highest first: what rises less than one that was found is not looked at.
+	var places [MostParts]int
+	order := places[:len(r.Parts)]
+	for i := range order {
+		order[i] = i
+	}
+	slices.SortStableFunc(order, func(a, b int) int { return cmp.Compare(tops[b], tops[a]) })
+	for _, i := range order {
+		p := &r.Parts[i]
 		if tops[i]-r.Min <= rise {
-			continue
+			break
 		}
 		for _, s := range r.across {
 			if s.from > p.X1+within || s.to < p.X0-within {
@@ -25,16 +44,16 @@ func (r Relief) Lump(within float64) (rise float64, part int) {
 			for _, run := range s.runs {
 				c := r.cells[run.cell]
 				if c.parts&1 != 0 && tops[i]-c.height > rise && p.far(s, run) <= within {
-					rise, part = tops[i]-c.height, i
+					rise, part, chain = tops[i]-c.height, i, chains[i]
 				}
 			}
 		}
 	}
-	return rise, part
+	return rise, part, chain
 }
 
 // far is how far a run of a strip lies from a part.
-func (p Part) far(s slab, n run) float64 {
+func (p *Part) far(s slab, n run) float64 {
 	if !p.Disc {
 		return math.Hypot(math.Max(0, math.Max(s.from-p.X1, p.X0-s.to)), math.Max(0, math.Max(n.from-p.Y1, p.Y0-n.to)))
 	}

@@ -236,28 +236,37 @@ func TestLeaveOffIsLeast(t *testing.T) {
 		if rng.IntN(2) == 0 {
 			grams = all
 		}
+		rise := math.Inf(1)
+		if most, _ := r.Lump(25.4); rng.IntN(2) == 0 {
+			thick, rise = r.Max, most*rng.Float64()
+		}
 		least, least2 := -1, 0.0
 		for off := range uint64(1) << n {
 			off <<= 1
-			var kept []Part
 			count, weight, area, allowed := 0, 0.0, 0.0, true
 			for i, p := range parts {
 				if off&(1<<i) == 0 {
-					kept, weight = append(kept, p), weight+p.Grams
+					weight += p.Grams
 					continue
 				}
 				allowed = allowed && p.Free
 				count++
 				area += r.covered(1 << i)
 			}
-			if !allowed || weight > grams+1e-9 || NewRelief(kept).Max > thick+1e-9 {
+			if !allowed || weight > grams+1e-9 {
+				continue
+			}
+			left := r
+			left.cells, left.Tops = slices.Clone(r.cells), nil
+			left.lay(^off)
+			if up, _ := left.Lump(25.4); left.Max > thick+1e-9 || up > rise+1e-9 {
 				continue
 			}
 			if least < 0 || count < least || count == least && area < least2 {
 				least, least2 = count, area
 			}
 		}
-		got, ok := r.LeaveOff(thick, grams)
+		got, ok := r.LeaveOff(Allowed{thick, grams, rise, 25.4})
 		if ok != (least >= 0) || ok && (len(got.Parts) != least || !got.Proven || math.Abs(got.Area-least2) > 1e-6) {
 			t.Fatalf("%d parts, to %.2f mm and %.1f g: %+v, %v; least are %d covering %.1f", n, thick, grams, got, ok, least, least2)
 		}
@@ -275,7 +284,7 @@ func TestLeaveOffOfMany(t *testing.T) {
 	rng := rand.New(rand.NewPCG(67, 68))
 	parts := randomParts(rng, 60, true)
 	r := NewRelief(parts)
-	got, ok := r.LeaveOff(3, 60)
+	got, ok := r.LeaveOff(Allowed{3, 60, math.Inf(1), 0})
 	if !ok || got.Proven {
 		t.Fatalf("%+v, %v", got, ok)
 	}

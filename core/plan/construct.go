@@ -1,6 +1,8 @@
 package plan
 
 import (
+	"sync"
+
 	"yellowparcel/core/blank"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/envelope"
@@ -113,17 +115,21 @@ type candidate struct {
 	spare, short measure.Length
 }
 
-// candidates makes every construction for the card.
+// candidates makes every construction for the card, side by side.
 func (m maker) candidates(diamond blank.Made) []candidate {
-	list := make([]candidate, 0, len(Constructions()))
-	for _, id := range Constructions() {
-		c := m.candidate(id, diamond)
-		if c.ok {
-			c.refused = c.made.Accept()
-			c.post = m.judge(m.closed(c))
-		}
-		list = append(list, c)
+	list := make([]candidate, len(Constructions()))
+	var made sync.WaitGroup
+	for i, id := range Constructions() {
+		made.Go(func() {
+			c := m.candidate(id, diamond)
+			if c.ok {
+				c.refused = c.made.Accept()
+				c.post = m.judge(m.closed(c))
+			}
+			list[i] = c
+		})
 	}
+	made.Wait()
 	return list
 }
 

@@ -2,7 +2,9 @@ package plan
 
 import (
 	"fmt"
+	"math"
 	"slices"
+	"sync"
 
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
@@ -23,7 +25,13 @@ func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy)
 		heavier = max(0, t.Grams-grams)
 	}
 	fixed := (e.thickness - m.thick.Used + more).Millimetres()
-	seen := map[string]bool{}
+	type removal struct {
+		id string
+		mail.Allowed
+		off mail.Removal
+		ok  bool
+	}
+	var tries []removal
 	for _, r := range m.upTo(v, now) {
 		broken := brokenMeasures(r)
 		thick, parts := 1e9, 1e9
@@ -43,45 +51,55 @@ func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy)
 		_, tooThick := broken[mail.Thickness]
 		_, tooHeavy := broken[mail.Weight]
 		_, lumpy := broken[mail.Lump]
-		var off mail.Removal
-		ok := false
-		switch {
-		case tooThick || tooHeavy:
-			off, ok = m.relief.LeaveOff(thick, parts)
-		case lumpy:
-			off, ok = m.smoothed(measure.Length(*broken[mail.Lump].Max).Millimetres())
+		// What makes it thin and light enough, then what makes it even as well.
+		allowed := mail.Allowed{Thick: thick, Grams: parts, Rise: math.Inf(1), Within: lumpWithin}
+		even := allowed
+		if lumpy {
+			even.Rise = measure.Length(*broken[mail.Lump].Max).Millimetres()
 		}
-		if !ok || len(off.Parts) == 0 {
-			continue
+		if tooThick || tooHeavy {
+			tries = append(tries, removal{id: "leave:" + r.Class.ID, Allowed: allowed})
 		}
-		names, key := []string{}, fmt.Sprint(off.Parts)
-		var places []int
-		weight := 0.0
-		for _, i := range off.Parts {
-			names = append(names, "“"+m.relief.Parts[i].Name+"”")
-			places = append(places, m.pieces[i])
-			weight += m.relief.Parts[i].Grams
+		if lumpy {
+			tries = append(tries, removal{id: "leave-even:" + r.Class.ID, Allowed: even})
 		}
-		if seen[key] {
-			continue
+	}
+	var searched sync.WaitGroup
+	for i := range tries {
+		searched.Go(func() { tries[i].off, tries[i].ok = m.relief.LeaveOff(tries[i].Allowed) })
+	}
+	searched.Wait()
+	seen := map[string]bool{}
+	for _, t := range tries {
+		if key := fmt.Sprint(t.off.Parts); t.ok && len(t.off.Parts) > 0 && !seen[key] {
+			seen[key] = true
+			list = append(list, m.without(t.id, t.off))
 		}
-		seen[key] = true
-		left := m.relief.Without(off.Parts)
-		text := fmt.Sprintf("Saves %s of thickness and %s.", m.fine().Show(max(0, nm(m.relief.Max-left))), m.fineWeight(weight))
-		if !off.Proven {
-			text += " Not proven to be the least that does."
-		}
-		list = append(list, remedy{
-			id: "leave:" + r.Class.ID, title: "Leave off " + joinAnd(names), text: text, touched: len(places), area: off.Area, unproven: !off.Proven,
-			change: func(j *Job) {
-				j.Card.Thickness = nil
-				j.Parts = slices.DeleteFunc(j.Parts, func(p Part) bool {
-					return slices.ContainsFunc(places, func(i int) bool { return m.job.Parts[i].ID == p.ID && p.Thing != nil })
-				})
-			},
-		})
 	}
 	return list
+}
+
+// without is the remedy of leaving some things off.
+func (m maker) without(id string, off mail.Removal) remedy {
+	names, weight := []string{}, 0.0
+	gone := map[string]bool{}
+	for _, i := range off.Parts {
+		names = append(names, "“"+m.relief.Parts[i].Name+"”")
+		gone[m.job.Parts[m.pieces[i]].ID] = true
+		weight += m.relief.Parts[i].Grams
+	}
+	left := m.relief.Without(off.Parts)
+	text := fmt.Sprintf("Saves %s of thickness and %s.", m.fine().Show(max(0, nm(m.relief.Max-left))), m.fineWeight(weight))
+	if !off.Proven {
+		text += " Not proven to be the least that does."
+	}
+	return remedy{
+		id: id, title: "Leave off " + joinAnd(names), text: text, touched: len(off.Parts), area: off.Area, unproven: !off.Proven,
+		change: func(j *Job) {
+			j.Card.Thickness = nil
+			j.Parts = slices.DeleteFunc(j.Parts, func(p Part) bool { return p.Thing != nil && gone[p.ID] })
+		},
+	}
 }
 
 // partGrams is what the parts of the relief weigh together.
@@ -90,29 +108,4 @@ func (m maker) partGrams() (sum float64) {
 		sum += p.Grams
 	}
 	return sum
-}
-
-// smoothed leaves off what rises most, one thing after the other, until nothing
-// rises more than a limit within an inch.
-func (m maker) smoothed(limit float64) (off mail.Removal, ok bool) {
-	r, places := m.relief, make([]int, len(m.relief.Parts))
-	for i := range places {
-		places[i] = i
-	}
-	for {
-		rise, part := r.Lump(lumpWithin)
-		if rise <= limit+1e-9 {
-			// One thing alone is the least that can be left off.
-			off.Proven = len(off.Parts) == 1
-			return off, true
-		}
-		if !r.Parts[part].Free {
-			return off, false
-		}
-		p := r.Parts[part]
-		off.Parts = append(off.Parts, places[part])
-		off.Area += (p.X1 - p.X0) * (p.Y1 - p.Y0)
-		places = slices.Delete(slices.Clone(places), part, part+1)
-		r = mail.NewRelief(slices.Concat(r.Parts[:part], r.Parts[part+1:]))
-	}
 }

@@ -188,6 +188,11 @@ func TestLeaveOffTheKnot(t *testing.T) {
 	if len(got.Parts) != len(j.Parts)-1 || len(j.Parts) != 8 {
 		t.Errorf("%d parts of %d", len(got.Parts), len(j.Parts))
 	}
+	// For it to be even as well, all that stands up has to go: the least that does.
+	even, ok := remedyOf(p, "leave-even:letter")
+	if !ok || even.Title != "Leave off “Ribbon knot”, “Brass star brad”, “Brass star brad” and “Gem, small”" || !even.Proven || even.Short != "letter" {
+		t.Errorf("%+v", even)
+	}
 	// What the maker keeps is not left off.
 	j.Parts[4].Thing.Keep = true
 	if r, ok := remedyOf(plan.Make(j, shop), "leave:letter"); ok && strings.Contains(r.Title, "knot") {

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
+	"sync"
 
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
@@ -37,6 +38,8 @@ type remedy struct {
 	paper    float64
 	unproven bool
 	change   func(*Job)
+	// possible and post are what follows from it.
+	possible bool
 	post     posted
 	// anyway remedies are kept though the verdict is no better.
 	anyway bool
@@ -59,27 +62,12 @@ func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 	for i := range list {
 		m.measureAnew(&list[i])
 	}
-	var better []remedy
-	for _, r := range list {
-		n := m
-		n.job = m.job.clone()
-		if r.change(&n.job); r.touched > 0 {
-			n = newMaker(n.job, n.shop)
-		}
-		made := r.made
-		if made == nil {
-			anew := n.again(n.job.construction())
-			made = &anew
-		}
-		if !made.ok {
-			continue
-		}
-		r.post = n.judge(n.closed(*made))
-		r.paper += made.paperUsed() - c.paperUsed()
-		if r.anyway || r.post.compare(now) < 0 {
-			better = append(better, r)
-		}
+	var tried sync.WaitGroup // none knows of another
+	for i := range list {
+		tried.Go(func() { m.tryRemedy(&list[i], c) })
 	}
+	tried.Wait()
+	better := slices.DeleteFunc(list, func(r remedy) bool { return !r.possible || !r.anyway && r.post.compare(now) >= 0 })
 	slices.SortStableFunc(better, func(a, b remedy) int {
 		// What changes the verdict stands before what is only wise.
 		wise := func(r remedy) int {
@@ -91,6 +79,24 @@ func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 		return cmp.Or(cmp.Compare(wise(a), wise(b)), cmp.Compare(a.touched, b.touched), cmp.Compare(a.area, b.area), cmp.Compare(a.post.rank, b.post.rank), cmp.Compare(max(0, a.paper), max(0, b.paper)))
 	})
 	return better
+}
+
+// tryRemedy works a remedy out with all that follows from it.
+func (m maker) tryRemedy(r *remedy, c candidate) {
+	n := m
+	n.job = m.job.clone()
+	if r.change(&n.job); r.touched > 0 {
+		n = newMaker(n.job, n.shop)
+	}
+	made := r.made
+	if made == nil {
+		anew := n.again(n.job.construction())
+		made = &anew
+	}
+	if r.possible = made.ok; r.possible {
+		r.post = n.judge(n.closed(*made))
+		r.paper += made.paperUsed() - c.paperUsed()
+	}
 }
 
 // measureAnew takes away, with a change, what was measured of the piece before it:
