@@ -283,5 +283,16 @@ func TestNothingRunsOffANarrowPage(t *testing.T) {
 			}
 		}
 	}
+	// A gauge drawn at its true size may be wider than the page: it is scrolled in
+	// itself, and what is said of it wraps.
+	at = w.station("Moon-watch invitation, brass and knot", "post")
+	w.goTo(at + "gauge")
+	w.see(test("gauge-text"), "From stiff card of")
+	if wide := w.MustElement(test("gauge")).MustEval(`() => this.getBoundingClientRect().right - window.innerWidth`).Int(); wide < 0 {
+		t.Errorf("the gauge fits with %d pixels to spare, so this proves nothing", -wide)
+	}
+	if over := w.MustEval(`() => document.documentElement.scrollWidth - window.innerWidth`).Int(); over > 0 {
+		t.Errorf("the gauge runs %d pixels off the page", over)
+	}
 	w.quiet()
 }

@@ -8,14 +8,14 @@ const check = { mm: 100, inches: 4 }
     role="img"
     aria-label="Check bar, 100 mm and 4 in"
     :width="`${check.inches * 25.4 + 4}mm`"
-    height="16mm"
-    :viewBox="`-2 0 ${check.inches * 25.4 + 4} 16`"
+    height="17mm"
+    :viewBox="`-2 0 ${check.inches * 25.4 + 4} 17`"
     data-test="check-bar"
   >
     <path class="check" :d="`M0 2V6M0 4H${check.mm}M${check.mm} 2V6`" />
-    <text x="1" y="8.6">100 mm</text>
-    <path class="check" :d="`M0 10V14M0 12H${check.inches * 25.4}M${check.inches * 25.4} 10V14`" />
-    <text x="20" y="15.4">4 in</text>
+    <text x="1" y="8.8">100 mm</text>
+    <path class="check" :d="`M0 10.5V14.5M0 12.5H${check.inches * 25.4}M${check.inches * 25.4} 10.5V14.5`" />
+    <text x="1" y="16.6">4 in</text>
   </svg>
 </template>
 
@@ -27,6 +27,6 @@ const check = { mm: 100, inches: 4 }
 }
 text {
   fill: var(--ink);
-  font: 2.4px var(--body);
+  font: 3px var(--body);
 }
 </style>

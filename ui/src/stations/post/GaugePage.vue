@@ -17,6 +17,7 @@ const size = computed(() =>
   gauge.value ? { w: mm(gauge.value.width.nm), h: mm(gauge.value.height.nm) } : { w: 0, h: 0 },
 )
 const margin = 2 // mm round the outline
+const upright = 180 // mm that every page has room for across
 
 function print() {
   window.print()
@@ -24,7 +25,7 @@ function print() {
 </script>
 
 <template>
-  <main class="gauge">
+  <main class="gauge" :class="{ wide: size.w > upright }">
     <p v-if="job.missing.value" role="alert" class="tone-trouble">{{ job.missing.value }}</p>
     <template v-else-if="job.ready.value">
       <p class="bar">
@@ -48,29 +49,30 @@ function print() {
             label="width of it"
           />
         </div>
-        <svg
-          v-if="gauge.ok"
-          role="img"
-          :aria-label="gauge.text"
-          :width="`${size.w + 2 * margin}mm`"
-          :height="`${size.h + 2 * margin}mm`"
-          :viewBox="`${-margin} ${-margin} ${size.w + 2 * margin} ${size.h + 2 * margin}`"
-          data-test="gauge"
-        >
-          <rect class="line" x="0" y="0" :width="size.w" :height="size.h" />
-          <rect
-            class="line"
-            :x="mm(gauge.left.nm)"
-            :y="mm(gauge.top.nm)"
-            :width="mm(gauge.right.nm - gauge.left.nm)"
-            :height="mm(gauge.bottom.nm - gauge.top.nm)"
-            data-part="slot"
-          />
-          <text :x="mm(gauge.left.nm)" :y="mm(gauge.top.nm) - 1.5">
-            {{ gauge.slot }}: {{ gauge.left.text }} to {{ gauge.right.text }} along, {{ gauge.top.text }} to
-            {{ gauge.bottom.text }} across
-          </text>
-        </svg>
+        <div v-if="gauge.ok" class="true-size" tabindex="0">
+          <svg
+            role="img"
+            :aria-label="gauge.text"
+            :width="`${size.w + 2 * margin}mm`"
+            :height="`${size.h + 2 * margin}mm`"
+            :viewBox="`${-margin} ${-margin} ${size.w + 2 * margin} ${size.h + 2 * margin}`"
+            data-test="gauge"
+          >
+            <rect class="line" x="0" y="0" :width="size.w" :height="size.h" />
+            <rect
+              class="line"
+              :x="mm(gauge.left.nm)"
+              :y="mm(gauge.top.nm)"
+              :width="mm(gauge.right.nm - gauge.left.nm)"
+              :height="mm(gauge.bottom.nm - gauge.top.nm)"
+              data-part="slot"
+            />
+            <text :x="mm(gauge.left.nm)" :y="mm(gauge.top.nm) - 1.5">
+              {{ gauge.slot }}: {{ gauge.left.text }} to {{ gauge.right.text }} along, {{ gauge.top.text }} to
+              {{ gauge.bottom.text }} across
+            </text>
+          </svg>
+        </div>
         <CheckBar />
         <p class="soft bar">Print without fitting to the page, then measure the bar.</p>
       </template>
@@ -84,8 +86,14 @@ function print() {
 .gauge {
   padding: 16px 40px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   justify-items: start;
+}
+/* Never made smaller: what does not go on the screen is scrolled to. */
+.true-size {
+  max-width: 100%;
+  overflow-x: auto;
 }
 .bar {
   display: flex;
@@ -106,9 +114,19 @@ function print() {
 }
 text {
   fill: var(--ink);
-  font: 3px var(--body);
+  font: 3.6px var(--body);
+}
+@page lying {
+  size: landscape;
+  margin: 10mm;
 }
 @media print {
+  .wide {
+    page: lying;
+  }
+  .true-size {
+    overflow: visible;
+  }
   .bar,
   .fields {
     display: none;
@@ -119,6 +137,11 @@ text {
     --soft: #000;
     background: #fff;
     color: #000;
+  }
+}
+@media (max-width: 1000px) {
+  .gauge {
+    padding: 16px;
   }
 }
 </style>
