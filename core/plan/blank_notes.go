@@ -36,7 +36,7 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	case e.Seam-way.Seam.RSS < a.Width:
 		add(Care, "The seam holds the %s, but only just: a cut or score that is off eats %s of it.", lower(a.Name), show(way.Seam.RSS))
 	}
-	notes = append(notes, m.grooveNotes(d, e)...)
+	notes = append(append(notes, m.grooveNotes(d, e)...), m.reachNotes(d)...)
 	if e.Folded.Hole > 0 && e.Seam >= 0 {
 		add(Trouble, "%s", holeWords(c.made))
 	}

@@ -160,3 +160,36 @@ func plainJob(j Job) string {
 	}
 	return string(text)
 }
+
+// The largest card that a sheet serves is served, and one a tick longer is not.
+func TestLargestServed(t *testing.T) {
+	shop := DefaultShop()
+	tried := 0
+	for _, size := range [][2]measure.Length{{7 * measure.Inch, 5 * measure.Inch}, {10 * measure.Inch, 10 * measure.Inch}, {9 * measure.Inch, 14 * measure.Inch}} {
+		for _, id := range []Construction{Diamond, Pocket, Gusset, Box, Tuck} {
+			m := newMaker(bigJob(size[0], size[1], id), shop)
+			m.shop.Sheets = m.shop.Sheets[:1]
+			if m.again(id).found {
+				continue
+			}
+			served, ok := m.largestServed(id)
+			if !ok {
+				t.Errorf("%s: no card of %v is served at all", id, size)
+				continue
+			}
+			tried++
+			for more, want := range map[measure.Length]bool{0: true, m.style.Tick: false} {
+				n := m
+				n.job = m.job.clone()
+				long := max(size[0], size[1])
+				n.job.Card.Width, n.job.Card.Height = m.scaled(max(served.Width, served.Height)+more, long)
+				if got := n.again(id).found; got != want {
+					t.Errorf("%s: a card of %v x %v is found: %v", id, n.job.Card.Width, n.job.Card.Height, got)
+				}
+			}
+		}
+	}
+	if tried < 8 {
+		t.Errorf("only %d were tried", tried)
+	}
+}

@@ -178,6 +178,14 @@ func (m maker) madeNotes(c candidate) []Note {
 	if groove := m.shop.Tools.Groove; groove > 0 && c.id != CutDown {
 		add(Fine, "Its sizes are chosen so that every score falls in a groove of your board, every %s.", m.fine().Show(groove))
 	}
+	if reach := m.shop.Tools.Reach; reach > 0 && c.id != CutDown {
+		for _, s := range c.made.Scores {
+			if s.At > reach {
+				add(Care, "The score of the %s, at %s, lies further out than your board reaches, %s: measure it from the other edge, or mark both ends and score along a ruler.", s.Name, show(s.At), show(reach))
+				break
+			}
+		}
+	}
 	if c.made.Depth == 0 && m.thick.Used > measure.Inch/8 {
 		add(Care, "At %s thick, score every crease twice, that far apart, or take a construction with walls.", show(m.thick.Used))
 	}
@@ -320,29 +328,33 @@ func (m maker) again(id Construction) candidate {
 }
 
 // largestServed is the largest card of this shape that the sheets serve in a
-// construction.
+// construction, to the tick of its longer side.
 func (m maker) largestServed(id Construction) (size cardSize, ok bool) {
-	low, high := 0, 100 // percent of the card
+	long := max(m.job.Card.Width, m.job.Card.Height)
+	low, high := measure.Length(0), long/m.style.Tick+1
 	for high-low > 1 {
 		middle := (low + high) / 2
 		n := m
 		n.job = m.job.clone()
-		n.job.Card.Width, n.job.Card.Height = m.scaled(middle)
+		n.job.Card.Width, n.job.Card.Height = m.scaled(middle*m.style.Tick, long)
 		if min(n.job.Card.Width, n.job.Card.Height) >= leastCard && n.again(id).found {
 			low = middle
 		} else {
 			high = middle
 		}
 	}
-	w, h := m.scaled(low)
+	w, h := m.scaled(low*m.style.Tick, long)
 	return cardSize{w, h}, low > 0
 }
 
 type cardSize struct{ Width, Height measure.Length }
 
-func (m maker) scaled(percent int) (w, h measure.Length) {
-	p := measure.Length(percent)
-	return (m.job.Card.Width * p / 100).Down(m.style.Tick), (m.job.Card.Height * p / 100).Down(m.style.Tick)
+// scaled is the card's size with its longer side made so long.
+func (m maker) scaled(to, long measure.Length) (w, h measure.Length) {
+	side := func(l measure.Length) measure.Length {
+		return measure.Round(float64(l) * float64(to) / float64(long)).Down(m.style.Tick)
+	}
+	return side(m.job.Card.Width), side(m.job.Card.Height)
 }
 
 // madeDimensions are the measures drawn on a net: its face, and each score from

@@ -75,6 +75,9 @@ type Tools struct {
 	// Groove is how far apart the score board's grooves are; zero when it scores
 	// anywhere.
 	Groove measure.Length `json:"groove,omitempty"`
+	// Reach is the furthest reading that the score board scores at, and the largest
+	// square that the punch board takes; zero when nobody said.
+	Reach measure.Length `json:"reach,omitempty"`
 	// NotchDepth is how deep the punch board notches.
 	NotchDepth measure.Length `json:"notchDepth"`
 }

@@ -135,6 +135,9 @@ func (c *shopCheck) tools(t Tools) {
 	if g := t.Groove; g != 0 && (g < measure.Millimetre || g > measure.Inch) {
 		c.add("tools.groove", "Grooves of a score board are from 1 mm to 1 in apart: measure again from one to the next, or type 0 for a board that scores anywhere.")
 	}
+	if r := t.Reach; r != 0 && (r < 2*measure.Inch || r > mostSide) {
+		c.add("tools.reach", "A score board reaches from 2 in to 5 m: type its furthest reading, or 0 when it does not matter.")
+	}
 	if t.NotchDepth <= 0 || t.NotchDepth > 2*measure.Inch {
 		c.add("tools.notchDepth", "A punch board notches more than nothing and at most 2 in deep: punch a scrap and measure the notch.")
 	}

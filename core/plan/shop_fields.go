@@ -34,6 +34,7 @@ func (s *Shop) typed() (lengths []shopLength, numbers []shopNumber) {
 	lengths = []shopLength{
 		{path: "tools.cornerAt", at: &s.Tools.CornerAt, signed: true},
 		{path: "tools.groove", at: &s.Tools.Groove},
+		{path: "tools.reach", at: &s.Tools.Reach},
 		{path: "tools.notchDepth", at: &s.Tools.NotchDepth},
 		{path: "tools.trimmerLength", at: &s.Tools.TrimmerLength},
 	}

@@ -89,6 +89,31 @@ func (m maker) grooveNotes(d blank.Diamond, e blank.Envelope) []Note {
 	return []Note{{Fine, fmt.Sprintf("Square and scores are chosen so that every score falls in a groove of your board, every %s: ease %s for %s, seam %s for %s.", m.fine().Show(groove), m.by(e.EaseWidth, e.EaseHeight), show(m.job.Envelope.Ease), show(e.Seam), show(m.job.Envelope.Seam))}}
 }
 
+// reachNotes says where a score or a square is beyond the board.
+func (m maker) reachNotes(d blank.Diamond) []Note {
+	reach, w, show := m.shop.Tools.Reach, d.Chosen(), m.style.Show
+	if reach == 0 {
+		return nil
+	}
+	switch w.ID {
+	case blank.NotchWay:
+		if d.Sheet > reach {
+			return []Note{{Care, fmt.Sprintf("A square of %s is larger than your punch board takes, %s: choose an exact seam, and mark its edges.", show(d.Sheet), show(reach))}}
+		}
+	case blank.PairWay, blank.CornerWay:
+		far := measure.Length(0)
+		for _, s := range w.Settings {
+			if s.Mark != "check" {
+				far = max(far, s.At+s.Beside)
+			}
+		}
+		if far > reach {
+			return []Note{{Care, fmt.Sprintf("The score at %s lies further out than your board reaches, %s: set each from its own corner, or mark the edges and join the marks with a ruler.", show(far), show(reach))}}
+		}
+	}
+	return nil
+}
+
 func (m maker) way(d blank.Diamond, w blank.Way) WayPlan {
 	e := d.Measure(w)
 	ease := min(e.EaseWidth, e.EaseHeight)

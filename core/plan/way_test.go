@@ -248,3 +248,33 @@ func TestWishesThatCount(t *testing.T) {
 		}
 	}
 }
+
+// A score beyond the board is told of, and a square that the punch board does not
+// take; what needs no board is not.
+func TestBeyondTheBoard(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop() // scores at 3 3/8 and 9 1/16
+	shop, problems := plan.ApplyToShop(shop, []plan.Edit{{Path: "tools.reach", Text: text("9")}})
+	if len(problems) > 0 || shop.Tools.Reach != 9*in {
+		t.Fatalf("%v, %v", problems, shop.Tools.Reach)
+	}
+	for _, tt := range []struct {
+		name, want string
+		change     func(*plan.Job)
+	}{
+		{"both of a pair from one corner", "The score at 9 1⁄16 lies further out than your board reaches, 9:", func(*plan.Job) {}},
+		{"each from its own", "", func(j *plan.Job) { j.Envelope.Way = blank.CornerWay }},
+		{"on the edges", "", func(j *plan.Job) { j.Envelope.Way = blank.EdgeWay }},
+		{"punched", "is larger than your punch board takes, 9:", func(j *plan.Job) { j.Envelope.School, j.Card.Width = blank.NotchBoard, 7*in }},
+		{"a long flap", "The score of the flap, at 9 1⁄2, lies further out", func(j *plan.Job) { j.Envelope.Construction, j.Envelope.Flap = plan.Pocket, 9*in+in/2 }},
+	} {
+		k := j
+		tt.change(&k)
+		n := notes(plan.Make(k, shop).Envelope.Blank.Notes)
+		if said := strings.Contains(n, "board reaches") || strings.Contains(n, "board takes"); said != (tt.want != "") || !strings.Contains(n, tt.want) {
+			t.Errorf("%s: %s", tt.name, n)
+		}
+	}
+	if _, problems := plan.ApplyToShop(shop, []plan.Edit{{Path: "tools.reach", Text: text("1")}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "from 2 in to 5 m") {
+		t.Errorf("%v", problems)
+	}
+}

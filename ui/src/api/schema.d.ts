@@ -1418,6 +1418,8 @@ export interface components {
             /** Format: int64 */
             notchDepth: number;
             /** Format: int64 */
+            reach?: number;
+            /** Format: int64 */
             trimmerLength: number;
         };
         WayPlan: {

@@ -161,6 +161,11 @@ const adhesive = { name: 'Adhesive of mine', width: 6_350_000 }
             label="Score board's corner"
             note="what its diagonal guide reads where the sheet's corner sits; a minus when it lies before zero"
           />
+          <ShopLength
+            path="tools.reach"
+            label="Score board reaches"
+            note="its furthest reading, and the largest square that the punch board takes; 0 when it does not matter"
+          />
           <GrooveField />
           <ShopLength
             path="tools.notchDepth"
