@@ -22,7 +22,7 @@ func TestFoldingRoundACard(t *testing.T) {
 				continue // it has walls, or there is nothing to go round
 			}
 			round++
-			x0, y0, x1, y1 := flat.Panels[0].Outline.box()
+			x0, y0, x1, y1 := flat.Panels[0].Outline.Box()
 			card := [2]Vec{
 				{(x0 + x1 - s.Width.Millimetres()) / 2, (y0 + y1 - s.Height.Millimetres()) / 2, 0},
 				{(x0 + x1 + s.Width.Millimetres()) / 2, (y0 + y1 + s.Height.Millimetres()) / 2, thick},

@@ -15,7 +15,7 @@ const linerClear = measure.Inch / 8
 func (m *Made) line(s Spec) {
 	clear, crease := linerClear.Millimetres(), Point{}
 	face := m.Net.Panels[0].Outline
-	x0, y0, x1, y1 := face.box()
+	x0, y0, x1, y1 := face.Box()
 	if glued0, glued1 := m.clear(); glued1 > glued0 {
 		x0, x1 = glued0, glued1
 	}
@@ -41,12 +41,12 @@ func (m *Made) line(s Spec) {
 	if flap != nil {
 		m.Lining = around([]Polygon{m.Lining, flap})
 	}
-	x0, y0, x1, y1 = m.Lining.box()
+	x0, y0, x1, y1 = m.Lining.Box()
 	m.Liner = Rectangle{measure.Round((x1 - x0) * float64(measure.Millimetre)), measure.Round((y1 - y0) * float64(measure.Millimetre))}
 }
 
-// box is the upright rectangle round a polygon.
-func (p Polygon) box() (x0, y0, x1, y1 float64) {
+// Box is the upright rectangle round a polygon, in millimetres.
+func (p Polygon) Box() (x0, y0, x1, y1 float64) {
 	x0, y0, x1, y1 = math.Inf(1), math.Inf(1), math.Inf(-1), math.Inf(-1)
 	for _, q := range p {
 		x0, x1, y0, y1 = math.Min(x0, q.X), math.Max(x1, q.X), math.Min(y0, q.Y), math.Max(y1, q.Y)

@@ -7,7 +7,7 @@ import "yellowparcel/core/measure"
 // half of card, thickness and ease from the centre, and they end one adhesive
 // width below the flap's glue. It reports whether there is room for them.
 func (m *Made) HoldingStrips(s Spec) bool {
-	x0, y0, x1, y1 := m.Net.Panels[0].Outline.box()
+	x0, y0, x1, y1 := m.Net.Panels[0].Outline.Box()
 	half := (s.Width + s.Thickness + s.Ease).Millimetres() / 2
 	wide, middle := s.Adhesive.Millimetres(), (x0+x1)/2
 	if middle-half-wide < x0 || wide == 0 {
@@ -34,13 +34,13 @@ func (m Made) Throat() measure.Length {
 // clear is the stretch across the face between the zones that glue front and
 // back together.
 func (m Made) clear() (x0, x1 float64) {
-	x0, _, x1, _ = m.Net.Panels[0].Outline.box()
+	x0, _, x1, _ = m.Net.Panels[0].Outline.Box()
 	middle := (x0 + x1) / 2
 	for _, g := range m.Net.Glue {
 		if !m.joins(g) {
 			continue
 		}
-		low, _, high, _ := g.Zone.box()
+		low, _, high, _ := g.Zone.Box()
 		if high <= middle {
 			x0 = max(x0, high)
 		} else {

@@ -64,10 +64,7 @@ func backMiddle(made blank.Made) (measure.Length, bool) {
 		if p.ID != "back" && p.ID != "lid" {
 			continue
 		}
-		low, high := p.Outline[0].Y, p.Outline[0].Y
-		for _, q := range p.Outline {
-			low, high = min(low, q.Y), max(high, q.Y)
-		}
+		_, low, _, high := p.Outline.Box()
 		return measure.Round((low + high) / 2 * float64(measure.Millimetre)), true
 	}
 	return 0, false
@@ -89,15 +86,10 @@ func (c Construction) onPoint() bool { return c == Diamond || c == Box }
 
 // panelAt names the panel in the middle of the sheet at a height.
 func panelAt(n blank.Net, y float64) string {
-	middle := 0.0
-	for _, q := range n.Sheet {
-		middle = max(middle, q.X/2)
-	}
+	x0, _, x1, _ := n.Sheet.Box()
+	middle := (x0 + x1) / 2
 	for _, p := range n.Panels {
-		low, high, left, right := p.Outline[0].Y, p.Outline[0].Y, p.Outline[0].X, p.Outline[0].X
-		for _, q := range p.Outline {
-			low, high, left, right = min(low, q.Y), max(high, q.Y), min(left, q.X), max(right, q.X)
-		}
+		left, low, right, high := p.Outline.Box()
 		if low <= y && y <= high && left <= middle && middle <= right {
 			return p.Name
 		}

@@ -2,7 +2,6 @@ package plan
 
 import (
 	"fmt"
-	"strings"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/measure"
@@ -239,133 +238,11 @@ func (m maker) stockNotes(stock paper.Stock, id Construction) (notes []Note) {
 	return notes
 }
 
-func (m maker) faultWords(f blank.Fault) (Tone, string) {
-	show := m.style.Show
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
-	switch f.ID {
-	case blank.SeamUnderAdhesive:
-		return Trouble, fmt.Sprintf("The seam of %s is narrower than the %s, %s. Widen the seam, or choose a narrower adhesive.", show(f.A), lower(a.Name), show(f.B))
-	case blank.TabsMeet:
-		return Trouble, fmt.Sprintf("The tabs meet: together %s of a width of %s. Make the seam narrower.", show(f.A), show(f.B))
-	case blank.FlapShort:
-		return Care, fmt.Sprintf("The closing flap covers %s of the back; the adhesive wants %s. Make it deeper.", show(f.A), show(f.B))
-	case blank.FlapTooLong:
-		return Trouble, fmt.Sprintf("The flap of %s is longer than the front, %s: make it shorter.", show(f.A), show(f.B))
-	case blank.NoTuck:
-		return Care, fmt.Sprintf("Walls of %s are too low for a tuck: glue the lid to the front wall.", show(f.A))
-	case blank.NoHem:
-		return Care, fmt.Sprintf("Walls of %s are too low for a hem, which folds cleanly from %s on: they stay single.", show(f.A), show(f.B))
-	case blank.Blunted:
-		return Care, fmt.Sprintf("A flap overshoots: blunt its tip from %s to %s, folded in and glued or trimmed.", show(f.A), show(f.B))
-	case blank.CurveCut:
-		return Care, "Its deep flap is cut at the sides with it: round the corners that are left."
-	case blank.TooHigh:
-		return Care, fmt.Sprintf("It stays %s too high for the card, which slides: a lower envelope would hold it.", show(f.A))
-	case blank.SingleCrease:
-		return Care, fmt.Sprintf("Two creases for a thickness of %s cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.", show(f.A))
-	case blank.SeamRounded:
-		return Trouble, fmt.Sprintf("The round corners leave %s of the seam, less than the %s, %s: round them less.", show(f.A), lower(a.Name), show(f.B))
-	case blank.NotchTooDeep:
-		return Care, fmt.Sprintf("A thumb notch of %s would cut the back through: it is drawn %s deep.", show(f.A), show(f.B))
-	case blank.FlapRaised:
-		return Care, fmt.Sprintf("A closing flap of %s would cover no glue past the thumb gap: it is made %s. For a shorter one take less of the gap.", show(f.A), show(f.B))
-	case blank.SlitCorners:
-		return Care, "The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in."
-	}
-	return Care, fmt.Sprintf("The glue squares in the corners are %s short of the walls: hold the corners with tape.", show(f.A))
-}
-
-// whatWould says what would bring a blank onto a sheet that there is.
-func (m maker) whatWould(c candidate) []Note {
-	if c.found || c.id == CutDown {
-		return nil
-	}
-	var ways []string
-	try := func(text string, change func(*maker)) {
-		n := m
-		n.job = m.job.clone()
-		change(&n)
-		if n.again(c.id).found {
-			ways = append(ways, text)
-		}
-	}
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
-	try("an ease of "+m.style.Show(measure.Inch/8), func(n *maker) { n.job.Envelope.Ease = measure.Inch / 8 })
-	try("a seam of "+m.style.Show(a.Width), func(n *maker) { n.job.Envelope.Seam = a.Width })
-	if len(ways) == 0 {
-		try("both an ease of "+m.style.Show(measure.Inch/8)+" and a seam of "+m.style.Show(a.Width), func(n *maker) {
-			n.job.Envelope.Ease, n.job.Envelope.Seam = measure.Inch/8, a.Width
-		})
-	}
-	_, e := m.diamond()
-	for _, k := range m.candidates(e) {
-		if k.id != c.id && k.id != CutDown && k.ok && k.found && k.made.Depth == c.made.Depth {
-			ways = append(ways, "a "+lower(constructionNames[k.id]))
-		}
-	}
-	if size, ok := m.largestServed(c.id); ok {
-		ways = append(ways, "a card of at most "+m.by(size.Width, size.Height))
-	}
-	if j, ok := m.joined(c); ok {
-		ways = append(ways, m.jointWords(c, j))
-	} else {
-		ways = append(ways, "a larger sheet: two of yours joined would not do either")
-	}
-	name := c.fits.Name
-	if name == "" {
-		return []Note{{Trouble, "There is no sheet on your shelf to make it from: enter one there."}}
-	}
-	return []Note{{Trouble, fmt.Sprintf("It is %s too large for %s. What would do: %s.", m.style.Show(c.short), name, strings.Join(ways, "; "))}}
-}
-
-// again makes one construction of a job that was changed.
-func (m maker) again(id Construction) candidate {
-	var diamond blank.Made
-	if id == Diamond {
-		_, diamond = m.diamond()
-	}
-	return m.candidate(id, diamond)
-}
-
-// largestServed is the largest card of this shape that the sheets serve in a
-// construction, to the tick of its longer side.
-func (m maker) largestServed(id Construction) (size cardSize, ok bool) {
-	long := max(m.job.Card.Width, m.job.Card.Height)
-	low, high := measure.Length(0), long/m.style.Tick+1
-	for high-low > 1 {
-		middle := (low + high) / 2
-		n := m
-		n.job = m.job.clone()
-		n.job.Card.Width, n.job.Card.Height = m.scaled(middle*m.style.Tick, long)
-		if min(n.job.Card.Width, n.job.Card.Height) >= leastCard && n.again(id).found {
-			low = middle
-		} else {
-			high = middle
-		}
-	}
-	w, h := m.scaled(low*m.style.Tick, long)
-	return cardSize{w, h}, low > 0
-}
-
-type cardSize struct{ Width, Height measure.Length }
-
-// scaled is the card's size with its longer side made so long.
-func (m maker) scaled(to, long measure.Length) (w, h measure.Length) {
-	side := func(l measure.Length) measure.Length {
-		return measure.Round(float64(l) * float64(to) / float64(long)).Down(m.style.Tick)
-	}
-	return side(m.job.Card.Width), side(m.job.Card.Height)
-}
-
 // madeDimensions are the measures drawn on a net: its face, and each score from
 // the edge it is measured from.
 func (m maker) madeDimensions(made blank.Made) []Dimension {
-	face := made.Net.Panels[0].Outline
-	low, high := face[0], face[0]
-	for _, p := range face {
-		low = blank.Point{X: min(low.X, p.X), Y: min(low.Y, p.Y)}
-		high = blank.Point{X: max(high.X, p.X), Y: max(high.Y, p.Y)}
-	}
+	x0, y0, x1, y1 := made.Net.Panels[0].Outline.Box()
+	low, high := blank.Point{X: x0, Y: y0}, blank.Point{X: x1, Y: y1}
 	mark := func(id string, a, b blank.Point, shift float64) Dimension {
 		l := measure.Round((abs(a.X-b.X) + abs(a.Y-b.Y)) * float64(measure.Millimetre))
 		return Dimension{ID: id, From: a, To: b, Shift: shift, Text: m.style.Show(l), Nm: l}
@@ -381,19 +258,12 @@ func (m maker) madeDimensions(made blank.Made) []Dimension {
 	// Beside the sheet, the height of every panel in the face's column that has
 	// room for its number.
 	const room = 14 // mm
-	right := 0.0
-	for _, p := range made.Net.Sheet {
-		right = max(right, p.X)
-	}
+	_, _, right, _ := made.Net.Sheet.Box()
 	middle := (low.X + high.X) / 2
 	for _, p := range made.Net.Panels {
-		a, b := p.Outline[0], p.Outline[0]
-		for _, q := range p.Outline {
-			a = blank.Point{X: min(a.X, q.X), Y: min(a.Y, q.Y)}
-			b = blank.Point{X: max(b.X, q.X), Y: max(b.Y, q.Y)}
-		}
-		if a.X < middle && middle < b.X && b.Y-a.Y > room && p.ID != made.Net.Panels[0].ID {
-			list = append(list, mark("beside "+p.ID, blank.Point{X: b.X, Y: a.Y}, blank.Point{X: b.X, Y: b.Y}, right-b.X+4))
+		left, top, far, end := p.Outline.Box()
+		if left < middle && middle < far && end-top > room && p.ID != made.Net.Panels[0].ID {
+			list = append(list, mark("beside "+p.ID, blank.Point{X: far, Y: top}, blank.Point{X: far, Y: end}, right-far+4))
 		}
 	}
 	return list

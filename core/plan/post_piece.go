@@ -2,7 +2,6 @@ package plan
 
 import (
 	"cmp"
-	"math"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
@@ -182,18 +181,12 @@ func (m maker) sheets(e closed, wide bool) (list []mail.Sheet) {
 	if e.bare || len(e.net.Panels) == 0 {
 		return nil
 	}
-	x0, y0 := math.Inf(1), math.Inf(1)
-	for _, p := range e.net.Panels[0].Outline {
-		x0, y0 = math.Min(x0, p.X), math.Min(y0, p.Y)
-	}
+	x0, y0, _, _ := e.net.Panels[0].Outline.Box()
 	for _, panel := range e.net.Lying() {
-		low, high := math.Inf(1), math.Inf(-1)
-		for _, p := range panel {
-			at := p.X - x0
-			if !wide {
-				at = p.Y - y0
-			}
-			low, high = math.Min(low, at), math.Max(high, at)
+		left, top, right, end := panel.Box()
+		low, high := left-x0, right-x0
+		if !wide {
+			low, high = top-y0, end-y0
 		}
 		if high-low > 0 {
 			list = append(list, mail.Sheet{From: low, To: high, Breadth: panel.Area() / (high - low), Caliper: e.stock.Caliper.Millimetres(), Modulus: envelopeModulus, Times: 1})
