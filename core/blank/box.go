@@ -71,8 +71,10 @@ func squareBox(s Spec, side, w, h, d measure.Length) Made {
 		}
 		return flap
 	}
-	cut := Flaps{limit(flaps.Left, w), limit(flaps.Right, w), limit(flaps.Top, h), limit(flaps.Bottom, h-s.ThumbGap)}
-	m.Flap = measure.Round(cut.Top)
+	cut := Flaps{Left: limit(flaps.Left, w), Right: limit(flaps.Right, w), Bottom: limit(flaps.Bottom, h-s.ThumbGap)}
+	shortest := shortestFlap(diag-2*float64(d), float64(w), float64(h), cut.Bottom)
+	cut.Top = limit(s.flapLimit(flaps.Top, flaps.Top, shortest), h)
+	m.Flap, m.Shortest = measure.Round(cut.Top), measure.Round(shortest)
 	m.Overlap = measure.Round(cut.Top+cut.Bottom) - h
 	m.Cuts, m.Folds = 4+4*2+4, 8+4
 	t := s.Style.Tick / 2
@@ -85,7 +87,7 @@ func squareBox(s Spec, side, w, h, d measure.Length) Made {
 	if n < 2*d {
 		m.fault(GlueCorners, 2*d-n, d)
 	}
-	m.Net = squareBoxNet(diag, w, h, d, cut, s.Corner.Millimetres())
+	m.Net = squareBoxNet(diag, w, h, d, cut, s)
 	return m
 }
 
@@ -120,7 +122,7 @@ func (s Spec) boxWays(m Made, diag, a, b float64) []ScoreWay {
 	}...)
 }
 
-func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, corner float64) Net {
+func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, s Spec) Net {
 	mm := func(nm float64) float64 { return nm / float64(measure.Millimetre) }
 	d, wall := mm(diag), depth.Millimetres()
 	x0, x1 := (d-w.Millimetres())/2, (d+w.Millimetres())/2
@@ -159,7 +161,11 @@ func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, corner fl
 		hang(f.id+" wall", "wall", "face", f.wall.meet(sheet), f.from, f.to, f.order)
 		flap := sheet.keep(f.beyond).keep(f.between...).keep(f.stop)
 		if rim := f.beyond; flap != nil {
-			flap = flap.rounded(corner, flap.farthest(rim)...)
+			radius := s.Corner.Millimetres()
+			if f.id == "top" && s.FlapShape == RoundFlap {
+				radius = math.Max(radius, w.Millimetres()/4)
+			}
+			flap = flap.rounded(radius, flap.farthest(rim)...)
 		}
 		hang(f.id, "flap", f.id+" wall", flap, Point{f.from.X + f.out.X, f.from.Y + f.out.Y}, Point{f.to.X + f.out.X, f.to.Y + f.out.Y}, f.closeWith)
 		hang(f.id+" square", "glue square", f.id+" wall", f.square.meet(sheet), f.sqFrom, f.sqTo, 1)

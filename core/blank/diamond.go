@@ -259,14 +259,9 @@ func (d Diamond) Measure(w Way) Envelope {
 	left := d.blunt(&e, "left", f.Left, width-tick)
 	right := d.blunt(&e, "right", f.Right, width-tick)
 	bottom := d.blunt(&e, "bottom", f.Bottom, height-math.Max(float64(d.Spec.ThumbGap), tick))
-	// The bare shortest: it meets the side flaps where they meet each other, or,
-	// with the bottom flap, closes the middle by itself.
-	shortest := math.Max(height/2-(diag-width-height)/2, height-bottom)
-	if sides := height/2 - (diag/2 - width); diag >= 2*width && bottom >= sides {
-		shortest = math.Min(shortest, sides)
-	}
-	e.Shortest = measure.Round(math.Max(0, shortest))
-	top := d.blunt(&e, "top", f.Top, d.flapLimit(f.Top, height-tick, shortest))
+	shortest := shortestFlap(diag, width, height, bottom)
+	e.Shortest = measure.Round(shortest)
+	top := d.blunt(&e, "top", f.Top, d.Spec.flapLimit(f.Top, height-tick, shortest))
 	if top < f.Top && f.Top <= height-tick {
 		e.Blunts[len(e.Blunts)-1].Wished = true
 	}
@@ -277,12 +272,24 @@ func (d Diamond) Measure(w Way) Envelope {
 	return e
 }
 
+// shortestFlap is the least height, in nanometres, of the closing flap of a square
+// on its point before a hole opens, bare of adhesive: it meets the side flaps where
+// they meet each other, or, with the bottom flap, closes the middle by itself. The
+// diagonal is that of the square less what walls take.
+func shortestFlap(diag, width, height, bottom float64) float64 {
+	shortest := math.Max(height/2-(diag-width-height)/2, height-bottom)
+	if sides := height/2 - (diag/2 - width); diag >= 2*width && bottom >= sides {
+		shortest = math.Min(shortest, sides)
+	}
+	return math.Max(0, shortest)
+}
+
 // flapLimit is how high the closing flap may be: as wished, or, when it is to be
 // blunt, the shortest that still holds the adhesive.
-func (d Diamond) flapLimit(full, limit, shortest float64) float64 {
-	wish := float64(d.Spec.Flap)
-	if wish == 0 && d.Spec.FlapShape == BluntFlap {
-		wish = float64(measure.Round(shortest + float64(d.Spec.Adhesive)).Up(d.Spec.Style.Tick))
+func (s Spec) flapLimit(full, limit, shortest float64) float64 {
+	wish := float64(s.Flap)
+	if wish == 0 && s.FlapShape == BluntFlap {
+		wish = float64(measure.Round(shortest + float64(s.Adhesive)).Up(s.Style.Tick))
 	}
 	if wish == 0 || wish >= full {
 		return limit
@@ -306,7 +313,7 @@ func (d Diamond) Made() Made {
 	e := d.Build(w)
 	m := Made{
 		Kind: DiamondKind, SheetWidth: d.Sheet, SheetHeight: d.Sheet, Net: e.Net, Folded: e.Folded, Width: e.Width, Height: e.Height, Depth: e.Depth,
-		EaseWidth: e.EaseWidth, EaseHeight: e.EaseHeight, Seam: e.Seam, Overlap: e.Overlap, Flap: e.TopFlap,
+		EaseWidth: e.EaseWidth, EaseHeight: e.EaseHeight, Seam: e.Seam, Overlap: e.Overlap, Flap: e.TopFlap, Shortest: e.Shortest,
 		Cuts: 4 + 8, Folds: len(e.Net.Creases), EaseError: w.Ease, SeamError: w.Seam,
 	}
 	for _, s := range w.Settings {

@@ -37,9 +37,10 @@ type Made struct {
 	// Taken is what round corners and blunted flaps take of the seam that the
 	// formula gives, as far as the engine finds it.
 	Taken measure.Length
-	// Flap is the height of the closing flap.
-	Flap   measure.Length
-	Scores []ScoreLine
+	// Flap is the height of the closing flap, Shortest the least that leaves no hole,
+	// bare of adhesive; zero where any does.
+	Flap, Shortest measure.Length
+	Scores         []ScoreLine
 	// Ways are the ways of setting the scores; none where there is only one.
 	Ways []ScoreWay
 	// Cuts and Folds count the work.

@@ -107,6 +107,57 @@ func TestShortestFlap(t *testing.T) {
 	}
 }
 
+// The same of a box from a square, whose walls take of the diagonal.
+func TestShortestFlapOfABox(t *testing.T) {
+	rng := rand.New(rand.NewPCG(35, 36))
+	proved := 0
+	for range 200 {
+		s := boxSpec(rng)
+		s.Box, s.Corner, s.Depth = BoxSchools()[rng.IntN(2)], 0, 0
+		m := NewSquareBox(s)
+		short := m.Shortest
+		if m.Folded.Hole > sliver || short < 4*measure.Millimetre || short > m.Flap {
+			continue
+		}
+		flap := func(high measure.Length) Made {
+			k := s
+			k.Flap = high
+			return squareBox(k, m.SheetWidth, m.Width, m.Height, m.Depth).folded(k)
+		}
+		proved++
+		if made := flap(short + 10*measure.Micrometre); made.faulty(OpenBack) {
+			t.Errorf("%+v: a flap of %v, the shortest, leaves %.2f mm² open", s, short, made.Folded.Hole)
+		}
+		if made := flap(short - 2*measure.Millimetre); !made.faulty(OpenBack) || made.Prove() != nil {
+			t.Errorf("%+v: a flap 2 mm under the shortest of %v leaves nothing open; %v", s, short, made.Prove())
+		}
+	}
+	if proved < 60 {
+		t.Errorf("only %d were proved", proved)
+	}
+}
+
+// The ends of a box's flap and the depth of a tuck are as wished, as far as they
+// can be.
+func TestFlapsOfBoxes(t *testing.T) {
+	s := Spec{Width: 5 * in, Height: 4 * in, Thickness: in / 2, Ease: in / 4, Seam: in / 2, Adhesive: in / 4, Style: sixteenth}
+	plain, tuck := NewSquareBox(s), NewTuckBox(s)
+	s.FlapShape = BluntFlap
+	if m := NewSquareBox(s); m.Flap >= plain.Flap || m.Flap < m.Shortest+s.Adhesive || m.Flap%sixteenth.Tick != 0 || m.Prove() != nil {
+		t.Errorf("blunt: %v of %v, at least %v; %v", m.Flap, plain.Flap, m.Shortest, m.Prove())
+	}
+	s.FlapShape = RoundFlap
+	if m := NewSquareBox(s); len(m.Net.panel("top")) <= len(plain.Net.panel("top")) || m.Prove() != nil {
+		t.Errorf("round: %d corners; %v", len(m.Net.panel("top")), m.Prove())
+	}
+	for wish, want := range map[measure.Length]measure.Length{in / 4: in / 4, 3 * in: tuck.Depth - WallOver} {
+		s.Flap = wish
+		if m := NewTuckBox(s); m.Overlap != want || m.Prove() != nil {
+			t.Errorf("a tuck of %v is %v, want %v; %v", wish, m.Overlap, want, m.Prove())
+		}
+	}
+}
+
 // A flap that is wished shorter is, by the tick; folded in, its tip lies on it
 // and adds a layer.
 func TestBluntedByFoldOrCut(t *testing.T) {

@@ -40,7 +40,11 @@ func NewTuckBox(s Spec) Made {
 	}
 	w = (w + 2*side).Up(s.Style.Tick) - 2*side
 	length := 2*h + 2*d
-	tuck := max(0, (length+min(d-WallOver, measure.Inch/2)).Down(s.Style.Tick)-length)
+	wish := measure.Inch / 2
+	if s.Flap > 0 {
+		wish = s.Flap
+	}
+	tuck := max(0, (length+min(d-WallOver, wish)).Down(s.Style.Tick)-length)
 	m := Made{Kind: TuckBoxKind, Width: w, Height: h, Depth: d, Gap: lidLess, Seam: min(tab, d-lidLess), Flap: h, Overlap: tuck}
 	thick := max(0, s.Thickness-d)
 	m.EaseWidth, m.EaseHeight = w-2*s.Caliper-s.Width-thick, h-2*s.Caliper-s.Height-thick

@@ -125,8 +125,15 @@ func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
 	if e.Overlap < 0 {
 		list[3].Note = sealsOnSides
 	}
-	if bare := e.Shortest; e.Shortest < e.TopFlap {
-		list = append(list, Reading{"flap", "Closing flap", show(e.TopFlap), fmt.Sprintf("at least %s, and %s for the adhesive, or a hole opens", show(bare.Up(m.style.Tick)), show(a.Width))})
+	return append(list, m.flapReading(e.TopFlap, e.Shortest)...)
+}
+
+// flapReading says how high a closing flap is and how short it may be, where that
+// is less, or where the maker wished for less.
+func (m maker) flapReading(flap, shortest measure.Length) []Reading {
+	if shortest >= flap && m.job.Envelope.Flap == 0 {
+		return nil
 	}
-	return list
+	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	return []Reading{{"flap", "Closing flap", m.style.Show(flap), fmt.Sprintf("at least %s, and %s for the adhesive, or a hole opens", m.style.Show(shortest.Up(m.style.Tick)), m.style.Show(a.Width))}}
 }

@@ -43,7 +43,7 @@ func holeWords(made blank.Made) string {
 		where = " " + placeWords(list[0], made.Net.Panels[0].Outline)
 	}
 	if len(list) > 1 {
-		where = fmt.Sprintf(" in %d places, the largest%s,", len(list), where)
+		where = fmt.Sprintf(" in %d places, the largest%s", len(list), where)
 	}
 	return fmt.Sprintf("The back stays open%s: %.0f mm² that no flap covers. Give it a wider seam, or longer flaps.", where, made.Folded.Hole)
 }

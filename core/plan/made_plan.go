@@ -36,6 +36,9 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 		{"worst", "Worst case", show(worst), fmt.Sprintf("ease left, if all is %s off; %s at root-sum-square", m.fine().Show(m.style.Tick/2), show(min(made.EaseWidth, made.EaseHeight)-made.EaseError.RSS))},
 		m.layersReading(made.Net, made.Folded.Layers),
 	}
+	if made.Shortest > 0 {
+		p.Readings = append(p.Readings, m.flapReading(made.Flap, made.Shortest)...)
+	}
 	p.Readings, p.Liner = append(p.Readings, m.optionReadings(c)...), m.lining(c)
 	p.Notes = m.madeNotes(c)
 	p.Dimensions = m.madeDimensions(made)

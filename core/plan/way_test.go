@@ -221,11 +221,14 @@ func TestWishesThatCount(t *testing.T) {
 		{plan.Pocket, blank.ExactSeam, "", "ease seam thumbGap flap sliver"},
 		{plan.Pocket, blank.ExactSeam, blank.ThumbGapPocket, "flap sliver"},
 		{plan.Gusset, blank.ExactSeam, blank.ClosePocket, "flap depth sliver"},
-		{plan.Box, blank.ExactSeam, "", "ease seam thumbGap depth"},
-		{plan.Tuck, blank.ExactSeam, "", "ease depth"},
+		{plan.Box, blank.ExactSeam, "", "ease seam thumbGap flap depth"},
+		{plan.Tuck, blank.ExactSeam, "", "ease depth flap"},
 		{plan.CutDown, blank.ExactSeam, "", "ease seam"},
 	} {
 		j.Envelope.Construction, j.Envelope.School, j.Envelope.Pocket = tt.id, tt.school, tt.pocket
+		if j.Envelope.Depth = 0; tt.id == plan.Tuck {
+			j.Envelope.Depth = 2 * in // a tuck is no longer than the walls are high
+		}
 		p := plan.Make(j, shop)
 		var got []string
 		for _, w := range p.Envelope.Blank.Wishes {

@@ -35,9 +35,9 @@ func (m maker) wishes(id Construction) []WishField {
 		}
 		return append(list, sliver)
 	case Box:
-		return []WishField{ease, seam, gap, depth}
+		return []WishField{ease, seam, gap, flap, depth}
 	case Tuck:
-		return []WishField{ease, depth}
+		return []WishField{ease, depth, {"envelope.flap", "Tuck", "as far as the walls are high; 0 for half an inch"}}
 	}
 	return []WishField{ease, seam}
 }

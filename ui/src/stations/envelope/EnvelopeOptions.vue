@@ -16,7 +16,7 @@ const pocket = computed(() => props.kind === 'pocket' || props.kind === 'gusset'
 const flaps = computed(() =>
   pocket.value
     ? shop.value?.choices.flaps
-    : props.kind === 'diamond'
+    : props.kind === 'diamond' || props.kind === 'box'
       ? shop.value?.choices.diamondFlaps
       : undefined,
 )
