@@ -112,10 +112,20 @@ func TestCheckARecipe(t *testing.T) {
 	w.see(test("recipe")+" "+test("notes"), "if the guide reads ≈ -1/2 at the sheet's corner")
 	w.see(test("recipe-sentence"), "your card is ≈ 1/16 too large for it")
 	w.see(test("rescaled"), "For your card with a seam of ≈ 1 1/8: cut 9 3/16 square")
+	w.click(test("take-recipe"))
+	w.see(test("headline"), "Cut 9 3/16 square")
+	w.click(test("undo"))
+	w.see(test("headline"), "Cut 8 13/16 square")
 	w.fill("field-recipe.left", "3 (90 mm)")
 	w.see("#about-recipe\\.left", "which is not the same")
 	w.fill("field-recipe.left", "20")
 	w.see(test("recipe-sentence"), "This makes no envelope: the left score lies off the sheet")
+
+	// One may come with a recipe alone.
+	w.goTo("/")
+	w.click(test("new-recipe"))
+	w.see(test("recipe-sentence"), "It makes an envelope of")
+	w.saved()
 	w.quiet()
 }
 

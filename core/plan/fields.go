@@ -206,6 +206,8 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 		return applyFormat(job, shop, e)
 	case "recipe.scores":
 		return applyRecipe(job, shop, e)
+	case "recipe.take":
+		return takeRecipe(job, shop)
 	case "things.add":
 		return addThing(job, shop, e)
 	case "post.remedy":

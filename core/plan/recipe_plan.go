@@ -72,7 +72,7 @@ func (m maker) recipe() *RecipePlan {
 		return m.pocketRecipe(m.job.Recipe.pocket())
 	}
 	r := m.job.Recipe.blank()
-	p := &RecipePlan{Readings: []RecipeReading{}, Notes: []Note{}, Rescaled: m.rescaled(r)}
+	p := &RecipePlan{Readings: []RecipeReading{}, Notes: []Note{}, Rescaled: m.rescaled()}
 	if fault := r.Fault(); fault != "" {
 		p.Sentence = say("This makes no envelope: %s. Look at the note again.", fault)
 		p.Notes = append(p.Notes, Note{Trouble, capital(fault) + ": change that number."})
@@ -171,16 +171,53 @@ func (m maker) recipeNotes(res blank.RecipeResult) (notes []Note) {
 	return notes
 }
 
-// rescaled is a diamond for the job's card with the recipe's own seam.
-func (m maker) rescaled(r blank.Recipe) string {
-	s := m.blankSpec()
-	s.School, s.Way = blank.ExactSeam, blank.PairWay
-	if r.Fault() == "" {
-		sides, ends := r.Centring()
-		if seam := r.Make(sides, ends).Seam(); seam >= s.Adhesive {
-			s.Seam = seam
+// rescaledWish is what is wished for an envelope that follows a recipe: its own seam,
+// as long as the adhesive has room on it, and of a pocket its thumb gap.
+func (m maker) rescaledWish(r Recipe) EnvelopeWish {
+	e := m.job.Envelope
+	least := m.blankSpec().Adhesive
+	e.Double, e.Flap = false, 0
+	if r.Pocket {
+		e.Construction, e.Pocket = Pocket, blank.ExactPocket
+		if p := r.pocket(); p.Fault() == "" {
+			res := p.Make()
+			if res.Tab >= least {
+				e.Seam = res.Tab
+			}
+			e.ThumbGap = max(0, min(res.Gap, m.outer().Height/2))
+		}
+		return e
+	}
+	e.Construction, e.School, e.Way, e.FlapShape = Diamond, blank.ExactSeam, blank.PairWay, ""
+	if d := r.blank(); d.Fault() == "" {
+		sides, ends := d.Centring()
+		if seam := d.Make(sides, ends).Seam(); seam >= least {
+			e.Seam = seam
 		}
 	}
+	return e
+}
+
+// following is the blank's spec when the envelope follows the job's recipe.
+func (m maker) following() blank.Spec {
+	n := m
+	n.job.Envelope = m.rescaledWish(*m.job.Recipe)
+	return n.blankSpec()
+}
+
+// takeRecipe makes the job's envelope follow its recipe.
+func takeRecipe(job Job, shop Shop) (Job, error) {
+	if job.Recipe == nil {
+		return job, refuse("There is no recipe to follow: type one first.")
+	}
+	job = job.clone()
+	job.Envelope = newMaker(job, shop).rescaledWish(*job.Recipe)
+	return job, nil
+}
+
+// rescaled is a diamond for the job's card with the recipe's own seam.
+func (m maker) rescaled() string {
+	s := m.following()
 	d := blank.NewDiamond(s)
 	w := d.Chosen()
 	at := func(i int) string { return m.style.Show(w.Settings[i].At) }

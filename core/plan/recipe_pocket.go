@@ -19,7 +19,7 @@ func (m maker) pocketRecipe(r blank.PocketRecipe) *RecipePlan {
 	if fault := r.Fault(); fault != "" {
 		p.Sentence = say("This makes no envelope: %s. Look at the note again.", fault)
 		p.Notes = append(p.Notes, Note{Trouble, capital(fault) + ": change that number."})
-		p.Rescaled = m.rescaledPocket(m.blankSpec())
+		p.Rescaled = m.rescaledPocket()
 		return p
 	}
 	res, show := r.Make(), m.style.Show
@@ -44,12 +44,7 @@ func (m maker) pocketRecipe(r blank.PocketRecipe) *RecipePlan {
 	}
 	p.Notes = append(m.pocketRecipeNotes(r, res, w, h), m.stretched(res.Width, res.Height, res.Tab)...)
 	p.Notes = append(p.Notes, m.quoted()...)
-	s := m.blankSpec()
-	if res.Tab >= s.Adhesive {
-		s.Seam = res.Tab
-	}
-	s.ThumbGap = max(0, min(res.Gap, s.Height/2))
-	p.Rescaled = m.rescaledPocket(s)
+	p.Rescaled = m.rescaledPocket()
 	return p
 }
 
@@ -85,9 +80,8 @@ func (m maker) pocketRecipeNotes(r blank.PocketRecipe, res blank.PocketResult, w
 	return notes
 }
 
-func (m maker) rescaledPocket(s blank.Spec) string {
-	s.Pocket, s.Double = blank.ExactPocket, false
-	made, show := blank.NewPocket(s), m.style.Show
+func (m maker) rescaledPocket() string {
+	made, show := blank.NewPocket(m.following()), m.style.Show
 	at := func(i int) string { return show(made.Scores[i].At) }
 	return fmt.Sprintf("For your card with tabs of %s: cut %s; score %s from both sides, %s from the flap's end and %s from the other.", at(0), m.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3))
 }

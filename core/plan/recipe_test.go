@@ -146,3 +146,34 @@ func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 		t.Errorf("%s", n)
 	}
 }
+
+// A recipe is followed with one act: the envelope is then what it was told to be
+// for this card, of a square and of a pocket.
+func TestFollowARecipe(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "recipe.take", Text: text("so")}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "type one first") {
+		t.Errorf("without a recipe: %v", problems)
+	}
+	j.Envelope.Construction, j.Envelope.Double = plan.Tuck, true
+	for _, tt := range []struct {
+		recipe plan.Recipe
+		want   plan.Construction
+	}{
+		{plan.Recipe{Side1: 35 * in / 4, Side2: 35 * in / 4, Paired: true, Left: 3 * in, Right: 67 * in / 8, Top: 3 * in, Bottom: 67 * in / 8}, plan.Diamond},
+		{plan.Recipe{Side1: 8 * in, Side2: 12 * in, Pocket: true, Left: 5 * in / 8, Right: 5 * in / 8, Top: 2 * in, Bottom: 4 * in}, plan.Pocket},
+	} {
+		j.Recipe = &tt.recipe
+		told := plan.Make(j, shop).Recipe.Rescaled
+		got := edit(t, j, shop, "recipe.take", "so")
+		b := plan.Make(got, shop).Envelope.Blank
+		if got.Envelope.Construction != tt.want {
+			t.Errorf("it is made as %s", got.Envelope.Construction)
+		}
+		// Sheet and scores stand in the sentence as they stood in what was told.
+		for _, span := range b.Sentence.Spans {
+			if span.Mark && !strings.Contains(told, span.Text) {
+				t.Errorf("the envelope says %s, told was %s", span.Text, told)
+			}
+		}
+	}
+}

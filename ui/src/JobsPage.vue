@@ -21,9 +21,9 @@ async function load() {
   failure.value = data ? '' : sentenceOf(error)
 }
 
-async function start(copyOf?: string) {
+async function start(copyOf?: string, at = 'card') {
   const { data, error } = await api.POST('/api/jobs', { body: copyOf ? { copyOf } : {} })
-  if (data) await router.push(`/jobs/${data.id}/card`)
+  if (data) await router.push(`/jobs/${data.id}/${at}`)
   else failure.value = sentenceOf(error)
 }
 
@@ -90,9 +90,18 @@ onMounted(load)
       <p v-if="jobs && jobs.length === 0" class="soft">
         The counter is empty. Start with the card you have in mind: its size is enough.
       </p>
-      <v-btn variant="flat" color="secondary" size="large" data-test="new-job" @click="start()"
-        >Start a card</v-btn
-      >
+      <p class="begin">
+        <v-btn variant="flat" color="secondary" size="large" data-test="new-job" @click="start()"
+          >Start a card</v-btn
+        >
+        <v-btn
+          variant="outlined"
+          size="large"
+          data-test="new-recipe"
+          @click="start(undefined, 'envelope?with=recipe')"
+          >Check a recipe</v-btn
+        >
+      </p>
     </main>
   </div>
 </template>
@@ -109,6 +118,11 @@ header {
 }
 header > :first-child {
   margin-right: auto;
+}
+.begin {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
 }
 main {
   padding: 14px 40px 40px;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted, ref } from 'vue'
+import { useRoute } from 'vue-router'
 
 import NetDrawing from '../../drawing/NetDrawing.vue'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
@@ -8,6 +9,15 @@ import NoteList from '../../fields/NoteList.vue'
 import type { JobInHand } from '../../job/useJob'
 
 const props = defineProps<{ job: JobInHand; card: { width: number; height: number }; unit: 'in' | 'mm' }>()
+
+// Somebody who came with a recipe finds a note begun, in sight.
+const route = useRoute()
+const section = ref<HTMLElement>()
+onMounted(() => {
+  if (route.query.with !== 'recipe') return
+  if (!recipe.value) props.job.tell('recipe.scores', 'pair')
+  section.value?.scrollIntoView({ block: 'start' })
+})
 
 const recipe = computed(() => props.job.job.value?.recipe)
 const plan = computed(() => props.job.plan.value?.recipe)
@@ -37,7 +47,7 @@ function quote(of: string) {
 </script>
 
 <template>
-  <section class="recipe" aria-label="Check a recipe" data-test="recipe">
+  <section ref="section" class="recipe" aria-label="Check a recipe" data-test="recipe">
     <h2>Check a recipe</h2>
     <template v-if="recipe && plan">
       <p class="sum" data-test="recipe-sentence">
@@ -109,6 +119,13 @@ function quote(of: string) {
             </p>
           </article>
           <p data-test="rescaled">{{ plan.rescaled }}</p>
+          <v-btn
+            variant="outlined"
+            class="away"
+            data-test="take-recipe"
+            @click="job.tell('recipe.take', 'so')"
+            >Make mine so</v-btn
+          >
         </div>
       </div>
       <div class="nets">
