@@ -46,7 +46,7 @@ const maxBody = 1 << 20
 func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...string) *Server {
 	srv := &Server{store: s, events: newEvents(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices)}
 	r := chi.NewRouter()
-	r.Use(srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin)
+	r.Use(oneStatus, srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin)
 	r.NotFound(srv.page)
 	r.MethodNotAllowed(func(w http.ResponseWriter, r *http.Request) {
 		writeProblem(w, http.StatusMethodNotAllowed, fmt.Sprintf("%s is not possible on %s.", r.Method, r.URL.Path))
@@ -108,6 +108,14 @@ func (s *Server) Serve(ctx context.Context, l net.Listener) error {
 		return err
 	}
 	return hs.Close()
+}
+
+// oneStatus lets a second status be: huma notes one when a browser has left before
+// the answer was written, which is nothing to warn of.
+func oneStatus(next http.Handler) http.Handler {
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		next.ServeHTTP(middleware.NewWrapResponseWriter(w, r.ProtoMajor), r)
+	})
 }
 
 // onlyHosts refuses requests that were sent to another name, so that a page

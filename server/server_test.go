@@ -322,3 +322,30 @@ func TestOpenAPIIsStable(t *testing.T) {
 		t.Errorf("two documents differ: %v", err)
 	}
 }
+
+// leaver is a browser that leaves while the answer is written.
+type leaver struct {
+	header   http.Header
+	statuses []int
+	leave    context.CancelFunc
+}
+
+func (l *leaver) Header() http.Header    { return l.header }
+func (l *leaver) WriteHeader(status int) { l.statuses = append(l.statuses, status) }
+func (l *leaver) Write([]byte) (int, error) {
+	l.leave()
+	return 0, io.ErrClosedPipe
+}
+
+// A browser that leaves before it is answered gets one status, and nothing is
+// warned of.
+func TestLeavingIsNoFault(t *testing.T) {
+	s := newSite(t)
+	ctx, leave := context.WithCancel(context.Background())
+	l := &leaver{header: http.Header{}, leave: leave}
+	r := httptest.NewRequest("GET", "http://127.0.0.1/api/jobs", nil).WithContext(ctx)
+	s.Config.Handler.ServeHTTP(l, r)
+	if len(l.statuses) != 1 || l.statuses[0] != 200 {
+		t.Errorf("statuses %v", l.statuses)
+	}
+}
