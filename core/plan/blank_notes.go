@@ -56,7 +56,7 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	}
 	for _, f := range c.made.Faults {
 		if f.ID == blank.SingleCrease {
-			tone, text := m.faultWords(f)
+			tone, text := m.faultWords(c.id, f)
 			add(tone, "%s", text)
 		}
 	}

@@ -7,11 +7,14 @@ import (
 )
 
 // faultWords says what is wrong with a blank, and what to do about it.
-func (m maker) faultWords(f blank.Fault) (Tone, string) {
+func (m maker) faultWords(id Construction, f blank.Fault) (Tone, string) {
 	show := m.style.Show
 	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
 	switch f.ID {
 	case blank.SeamUnderAdhesive:
+		if id == Tuck { // its tabs are as high as the walls
+			return Trouble, fmt.Sprintf("The glue tabs are as high as the walls, %s, and narrower than the %s, %s. Make the walls deeper, or choose a narrower adhesive.", show(f.A), lower(a.Name), show(f.B))
+		}
 		return Trouble, fmt.Sprintf("The seam of %s is narrower than the %s, %s. Widen the seam, or choose a narrower adhesive.", show(f.A), lower(a.Name), show(f.B))
 	case blank.TabsMeet:
 		return Trouble, fmt.Sprintf("The tabs meet: together %s of a width of %s. Make the seam narrower.", show(f.A), show(f.B))

@@ -82,11 +82,19 @@ func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy)
 // without is the remedy of leaving some things off.
 func (m maker) without(id string, off mail.Removal) remedy {
 	names, weight := []string{}, 0.0
-	gone := map[string]bool{}
+	gone, times := map[string]bool{}, map[string]int{}
 	for _, i := range off.Parts {
-		names = append(names, "“"+m.relief.Parts[i].Name+"”")
+		name := "“" + m.relief.Parts[i].Name + "”"
+		if times[name]++; times[name] == 1 {
+			names = append(names, name)
+		}
 		gone[m.job.Parts[m.pieces[i]].ID] = true
 		weight += m.relief.Parts[i].Grams
+	}
+	for i, name := range names {
+		if n := times[name]; n > 1 {
+			names[i] = fmt.Sprintf("%d × %s", n, name)
+		}
 	}
 	left := m.relief.Without(off.Parts)
 	text := fmt.Sprintf("Saves %s of thickness and %s.", m.fine().Show(max(0, nm(m.relief.Max-left))), m.fineWeight(weight))

@@ -174,7 +174,7 @@ func (m maker) madeNotes(c candidate) []Note {
 			add(Trouble, "%s", holeWords(c.made))
 			continue
 		}
-		tone, text := m.faultWords(f)
+		tone, text := m.faultWords(c.id, f)
 		add(tone, "%s", text)
 	}
 	if groove := m.shop.Tools.Groove; groove > 0 && c.id != CutDown {
