@@ -86,7 +86,7 @@ const (
 	FlapTooLong       FaultID = "front"  // A the flap, B the front
 	OpenBack          FaultID = "hole"   // the area in mm² as A in nanometres
 	WallTooLow        FaultID = "wall"   // A the wall, B what the card asks for
-	NoTuck            FaultID = "tuck"   // the wall is too low for a tuck
+	NoTuck            FaultID = "tuck"   // A the wall, too low for a tuck of B, or the tuck that was wished is narrower
 	NoHem             FaultID = "hem"    // A the wall, too low for a hem of B
 	Blunted           FaultID = "blunt"  // A the flap, B what is left
 	CurveCut          FaultID = "curve"  // the flap's curve is cut

@@ -150,9 +150,9 @@ func TestFlapsOfBoxes(t *testing.T) {
 	if m := NewSquareBox(s); len(m.Net.panel("top")) <= len(plain.Net.panel("top")) || m.Prove() != nil {
 		t.Errorf("round: %d corners; %v", len(m.Net.panel("top")), m.Prove())
 	}
-	for wish, want := range map[measure.Length]measure.Length{in / 4: in / 4, 3 * in: tuck.Depth - WallOver} {
+	for wish, want := range map[measure.Length]measure.Length{in / 4: in / 4, 3 * in: tuck.Depth - WallOver, in / 8: 0} {
 		s.Flap = wish
-		if m := NewTuckBox(s); m.Overlap != want || m.Prove() != nil {
+		if m := NewTuckBox(s); m.Overlap != want || m.faulty(NoTuck) != (want == 0) || m.Prove() != nil {
 			t.Errorf("a tuck of %v is %v, want %v; %v", wish, m.Overlap, want, m.Prove())
 		}
 	}

@@ -18,8 +18,8 @@ func WallSchools() []WallSchool { return []WallSchool{TabbedWalls, HemmedWalls} 
 // than the walls they stand against.
 const lidLess = measure.Inch / 32
 
-// leastHem is the narrowest hem that folds over cleanly.
-const leastHem = measure.Inch / 4
+// leastFold is the narrowest strip, a hem or a tuck, that folds over cleanly.
+const leastFold = measure.Inch / 4
 
 // NewTuckBox works out a box mailer from a rectangle: from the top tuck, lid,
 // wall, floor and wall, with walls at the sides and glue tabs in the corners. A
@@ -27,7 +27,7 @@ const leastHem = measure.Inch / 4
 func NewTuckBox(s Spec) Made {
 	d, hem := s.Wall(), measure.Length(0)
 	w, h := s.interior(d)
-	if low := (d - WallOver).Down(s.step()); s.Walls == HemmedWalls && low >= leastHem {
+	if low := (d - WallOver).Down(s.step()); s.Walls == HemmedWalls && low >= leastFold {
 		hem = low
 		w += 4 * s.Caliper // hem and tab at either side
 	}
@@ -44,7 +44,10 @@ func NewTuckBox(s Spec) Made {
 	if s.Flap > 0 {
 		wish = s.Flap
 	}
-	tuck := max(0, (length+min(d-WallOver, wish)).Down(s.Style.Tick)-length)
+	tuck := (length + min(d-WallOver, wish)).Down(s.Style.Tick) - length
+	if tuck < leastFold {
+		tuck = 0
+	}
 	m := Made{Kind: TuckBoxKind, Width: w, Height: h, Depth: d, Gap: lidLess, Seam: min(tab, d-lidLess), Flap: h, Overlap: tuck}
 	thick := max(0, s.Thickness-d)
 	m.EaseWidth, m.EaseHeight = w-2*s.Caliper-s.Width-thick, h-2*s.Caliper-s.Height-thick
@@ -53,10 +56,10 @@ func NewTuckBox(s Spec) Made {
 		m.Seam = min(m.Seam, hem)
 	}
 	if s.Walls == HemmedWalls && hem == 0 {
-		m.fault(NoHem, d, leastHem)
+		m.fault(NoHem, d, leastFold)
 	}
 	if tuck == 0 {
-		m.fault(NoTuck, d, measure.Inch/8)
+		m.fault(NoTuck, d, leastFold)
 	}
 	m.SheetWidth, m.SheetHeight = w+2*side, (length + tuck).Up(s.Style.Tick)
 	if m.Seam < s.Adhesive {

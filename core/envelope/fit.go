@@ -26,9 +26,11 @@ const (
 	snugFrom    = measure.Inch / 16
 	rightFrom   = measure.Inch / 8
 	rightUpTo   = 3 * measure.Inch / 8
-	looseUpTo   = 3 * measure.Inch / 4
 	plainLayers = measure.Inch / 16
 )
+
+// LooseUpTo is the ease up to which a card is loose; beyond it rattles.
+const LooseUpTo = 3 * measure.Inch / 4
 
 // Card is what goes in: the finished size over all that sticks out, and the
 // thickness over everything.
@@ -107,7 +109,7 @@ func judge(ease, allow measure.Length) Verdict {
 		return Snug
 	case ease <= rightUpTo:
 		return Right
-	case ease <= looseUpTo:
+	case ease <= LooseUpTo:
 		return Loose
 	}
 	return Rattles

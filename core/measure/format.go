@@ -21,7 +21,10 @@ func (s Style) Show(l Length) string {
 	switch {
 	case near != l.Abs() && near == 0:
 		// "≈ 0" would hide that there is something; say which side it is on.
-		return sign(l) + "< " + s.exactly(s.Tick)
+		if l < 0 {
+			return "> −" + s.exactly(s.Tick)
+		}
+		return "< " + s.exactly(s.Tick)
 	case near != l.Abs():
 		return about + sign(l) + text
 	}

@@ -216,7 +216,7 @@ func TestFoldsAreTold(t *testing.T) {
 		plan.Tuck:    "1 Fold the 4 tabs. | 2 Fold the 4 walls. Glue tab onto wall. | 3 Fold the lid. | 4 Fold the tuck.",
 	}
 	for id, told := range want {
-		j.Envelope.Construction = id
+		j.Envelope.Construction, j.Envelope.Depth = id, in/2 // high enough for a tuck
 		var list []string
 		for _, f := range plan.Make(j, shop).Envelope.Blank.Folds {
 			list = append(list, strings.TrimSpace(fmt.Sprintf("%d %s %s", f.Order, f.Text, f.Glue)))

@@ -107,7 +107,7 @@ func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
 	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
 	w := m.way(d, d.Chosen())
 	seam := Reading{"seam", "Seam", show(e.Seam), fmt.Sprintf("%s needs %s", lower(a.Name), show(a.Width))}
-	if e.SeamMax-e.Seam > measure.Micrometre {
+	if show(e.SeamMax) != show(e.Seam) {
 		seam.Note = fmt.Sprintf("to %s; %s", show(e.SeamMax), seam.Note)
 	}
 	closed := "lying flat"

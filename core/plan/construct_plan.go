@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/measure"
 )
 
@@ -79,8 +80,12 @@ func (c candidate) work() int { return c.made.Cuts + c.made.Folds }
 // sound reports whether nothing is wrong with a construction that would keep a
 // maker from it.
 func (m maker) sound(c candidate) bool {
-	if !c.ok || c.refused != nil || !c.found || c.post.tone == Trouble || min(c.made.EaseWidth, c.made.EaseHeight) < c.made.EaseError.RSS {
+	ease := min(c.made.EaseWidth, c.made.EaseHeight)
+	if !c.ok || c.refused != nil || !c.found || c.post.tone == Trouble || ease < c.made.EaseError.RSS {
 		return false
+	}
+	if !c.strip && max(c.made.EaseWidth, c.made.EaseHeight) > max(m.job.Envelope.Ease, envelope.LooseUpTo) {
+		return false // the card rattles in it
 	}
 	for _, f := range c.made.Faults {
 		if slices.Contains([]blank.FaultID{blank.SeamUnderAdhesive, blank.SeamRounded, blank.OpenBack, blank.TabsMeet, blank.FlapTooLong}, f.ID) {

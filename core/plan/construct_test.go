@@ -197,3 +197,20 @@ func TestPocketOptions(t *testing.T) {
 		}
 	}
 }
+
+// What the card would rattle in is not proposed, however little paper it takes.
+func TestWhatRattlesIsNotProposed(t *testing.T) {
+	j, shop := demo.Jobs()[3], demo.Shop() // slim: only a C4 is wide enough to be cut down for it, 5 in too high
+	for _, sort := range []plan.CompareSort{plan.Quickest, plan.LeastPaper, plan.Neatest, plan.Cheapest} {
+		j.Envelope.Sort = sort
+		c := plan.Make(j, shop).Envelope.Comparison
+		for _, r := range c.Rows {
+			if r.ID == plan.CutDown && r.Recommended {
+				t.Errorf("by %s: %s", sort, c.Sentence)
+			}
+		}
+		if !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "that serve") {
+			t.Errorf("by %s: %s", sort, c.Sentence)
+		}
+	}
+}

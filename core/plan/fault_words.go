@@ -23,7 +23,7 @@ func (m maker) faultWords(id Construction, f blank.Fault) (Tone, string) {
 	case blank.FlapTooLong:
 		return Trouble, fmt.Sprintf("The flap of %s is longer than the front, %s: make it shorter.", show(f.A), show(f.B))
 	case blank.NoTuck:
-		return Care, fmt.Sprintf("Walls of %s are too low for a tuck: glue the lid to the front wall.", show(f.A))
+		return Care, fmt.Sprintf("There is no tuck: it folds cleanly from %s on, and walls of %s leave it less, or less was wished. Tape the lid to the front wall.", show(f.B), show(f.A))
 	case blank.NoHem:
 		return Care, fmt.Sprintf("Walls of %s are too low for a hem, which folds cleanly from %s on: they stay single.", show(f.A), show(f.B))
 	case blank.Blunted:

@@ -24,8 +24,13 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 		closed = show(made.Depth) + " deep"
 	}
 	overlap := "of the closing flap"
-	if made.Overlap < 0 {
+	switch {
+	case made.Overlap < 0:
 		overlap = sealsOnSides
+	case c.id == Tuck && made.Overlap == 0:
+		overlap = "no tuck: tape the lid"
+	case c.id == Tuck:
+		overlap = "of the tuck, behind the front wall"
 	}
 	worst := min(made.EaseWidth, made.EaseHeight) - made.EaseError.Worst
 	p.Readings = []Reading{
@@ -145,7 +150,11 @@ func (m maker) madeSentence(c candidate) Sentence {
 		if hem := len(made.Scores) - 1; made.Scores[hem].Name == "right hem" {
 			s = s.joined(say(" and [%s] for the hems", at(hem)))
 		}
-		return s.joined(say(", then from the bottom at [%s], [%s] and [%s].", at(2), at(3), at(4)))
+		s = s.joined(say(", then from the bottom at [%s], [%s] and [%s]", at(2), at(3), at(4)))
+		if len(made.Scores) > 5 && made.Scores[5].Name == "tuck" {
+			s = s.joined(say(", and at [%s] for the tuck", at(5)))
+		}
+		return s.then(".")
 	case Gusset:
 		return say("Cut [%s]. Score twice, [%s] apart, at both sides, throat and bottom: the walls stand up.", m.by(made.SheetWidth, made.SheetHeight), show(made.Depth))
 	}
