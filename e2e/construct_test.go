@@ -83,7 +83,7 @@ func TestThickMetricCardFolds(t *testing.T) {
 		t.Error("the wall does not move")
 	}
 	stage("4")
-	w.see(test("fold-step"), "4. Fold the tuck.")
+	w.see(test("fold-step"), "4. Fold the lid.")
 	w.click(test("fold-play"))
 	w.see(test("fold-play"), "Hold")
 	w.click(test("fold-play"))

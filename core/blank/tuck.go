@@ -122,8 +122,9 @@ func tuckNet(z tuckSizes, length, corner measure.Length) Net {
 	// A hem is as much shorter than its wall, so that it goes in between the others.
 	hang("left hem", "hem", "left wall", rectangle(x0-d-hem, y0+in, x0-d, y1-in), Point{x0 - d, y0 + in}, Point{x0 - d, y1 - in}, 180, 3)
 	hang("right hem", "hem", "right wall", rectangle(x1+d, y0+in, x1+d+hem, y1-in), Point{x1 + d, y0 + in}, Point{x1 + d, y1 - in}, 180, 3)
-	hang("lid", "lid", "back wall", rectangle(x0+in, lid, x1-in, lid+h), Point{x0 + in, lid + h}, Point{x1 - in, lid + h}, 90, 4)
-	hang("tuck", "tuck", "lid", Polygon{{x0 + in, lid}, {x1 - in, lid}, {x1 - in - lid/2, 0}, {x0 + in + lid/2, 0}}.rounded(mm(corner), 2, 3), Point{x0 + in, lid}, Point{x1 - in, lid}, 90, 5)
+	// The tuck is folded first and goes in behind the front wall with the lid.
+	hang("lid", "lid", "back wall", rectangle(x0+in, lid, x1-in, lid+h), Point{x0 + in, lid + h}, Point{x1 - in, lid + h}, 90, 5)
+	hang("tuck", "tuck", "lid", Polygon{{x0 + in, lid}, {x1 - in, lid}, {x1 - in - lid/2, 0}, {x0 + in + lid/2, 0}}.rounded(mm(corner), 2, 3), Point{x0 + in, lid}, Point{x1 - in, lid}, 90, 4)
 	n.cutOut()
 	pairs := [][2]string{{"front wall left", "left wall"}, {"front wall right", "right wall"}, {"back wall left", "left wall"}, {"back wall right", "right wall"}}
 	if hem > 0 {

@@ -213,7 +213,7 @@ func TestFoldsAreTold(t *testing.T) {
 	want := map[plan.Construction]string{
 		plan.Diamond: "1 Fold the 2 sides. | 2 Fold the bottom. Glue bottom onto side. | 3 Fold the closing flap. Glue closing flap onto side and bottom.",
 		plan.Pocket:  "1 Fold the 2 tabs. | 2 Fold the back. Glue tab onto back. | 3 Fold the closing flap. Glue closing flap onto back.",
-		plan.Tuck:    "1 Fold the 4 tabs. | 2 Fold the 4 walls. Glue tab onto wall. | 3 Fold the lid. | 4 Fold the tuck.",
+		plan.Tuck:    "1 Fold the 4 tabs. | 2 Fold the 4 walls. Glue tab onto wall. | 3 Fold the tuck. | 4 Fold the lid.",
 	}
 	for id, told := range want {
 		j.Envelope.Construction, j.Envelope.Depth = id, in/2 // high enough for a tuck
