@@ -90,7 +90,8 @@ onMounted(load)
       <p v-if="jobs && jobs.length === 0" class="soft">
         The counter is empty. Start with the card you have in mind: its size is enough.
       </p>
-      <p class="begin">
+      <!-- Only below the list that is there, so that it never moves away under a finger. -->
+      <p v-if="jobs" class="begin">
         <v-btn variant="flat" color="secondary" size="large" data-test="new-job" @click="start()"
           >Start a card</v-btn
         >
