@@ -31,7 +31,7 @@ func (s pointed) net(sheet Polygon, flaps, cut Flaps) Net {
 	d := sheet[1].X
 	xl, xr, yt, yb := mm(flaps.Left)+s.wall, d-mm(flaps.Right)-s.wall, mm(flaps.Top)+s.wall, d-mm(flaps.Bottom)-s.wall
 	across, down := []line{rightOf(xl), leftOf(xr)}, []line{below(yt), above(yb)}
-	n := Net{Sheet: sheet}
+	n := Net{Sheet: sheet, CutAway: []Polygon{}}
 	n.Panels = []Panel{{"face", "front", sheet.keep(append(across, down...)...)}}
 	for _, f := range []pointFlap{
 		{"left", "side", Point{-1, 0}, down, mm(cut.Left), Point{xl, yb}, Point{xl, yt}, 1},
@@ -49,7 +49,9 @@ func (s pointed) net(sheet Polygon, flaps, cut Flaps) Net {
 				}
 			}
 		}
-		n.Outline = n.trace()
+		if n.Outline = n.trace(); n.Outline == nil { // a flap is missing on the way round
+			n.cutOut()
+		}
 	} else {
 		n.cutOut()
 	}

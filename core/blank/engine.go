@@ -170,8 +170,8 @@ func (n Net) overlap(from, onto string, poses []pose) []Polygon {
 
 // glued finds the zones of glue of pairs of panels: whatever of the first lies
 // on the second when folded.
-func (n Net) glued(pairs ...[2]string) (list []Glue) {
-	poses := n.poses(all)
+func (n Net) glued(pairs ...[2]string) []Glue {
+	poses, list := n.poses(all), []Glue{}
 	for _, p := range pairs {
 		for _, zone := range n.overlap(p[0], p[1], poses) {
 			list = append(list, Glue{p[0], p[1], zone})

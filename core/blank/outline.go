@@ -9,7 +9,8 @@ func (n *Net) cutOut() {
 		list[i] = p.Outline
 	}
 	n.Outline = around(list)
-	n.CutAway, _ = less(n.Sheet, list)
+	away, _ := less(n.Sheet, list)
+	n.CutAway = append([]Polygon{}, away...)
 }
 
 // spot is a point rounded to a thousandth of a millimetre, so that points that

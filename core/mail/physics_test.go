@@ -195,3 +195,29 @@ func TestChecksAgreeWithTheirNumbers(t *testing.T) {
 		}
 	}
 }
+
+// A bare card is as long as all that lies on it: what sticks out bends with it, and
+// nothing beyond is asked to.
+func TestBareCardWithWhatSticksOut(t *testing.T) {
+	card := Part{X1: 150, Y1: 100, Caliper: .34, Modulus: 5, Bends: true}
+	tag := Part{X0: 140, Y0: 40, X1: 170, Y1: 60, Caliper: .3, Modulus: 5, Bends: true}
+	plain, tagged := NewBeam(NewRelief([]Part{card}), nil, 0, true, 1), NewBeam(NewRelief([]Part{card, tag}), nil, 0, true, 1)
+	if plain.Length != 150 || tagged.Length != 170 || tagged.From != 0 {
+		t.Errorf("%v and %v long, from %v", plain.Length, tagged.Length, tagged.From)
+	}
+	left := tag
+	left.X0, left.X1 = -20, 10
+	if b := NewBeam(NewRelief([]Part{card, left}), nil, 0, true, 1); b.Length != 170 || b.From != -20 {
+		t.Errorf("%v long, from %v", b.Length, b.From)
+	}
+	for name, b := range map[string]Beam{"plain": plain, "tagged": tagged} {
+		for i, ei := range b.EI {
+			if ei <= 0 {
+				t.Errorf("%s: nothing bends at station %d", name, i)
+			}
+		}
+		if sag := b.Sag(b.Length*0.99, 50); b.Pull() <= 0 || !(sag > 0) || math.IsInf(sag, 1) {
+			t.Errorf("%s: a pull of %v, a sag of %v", name, b.Pull(), sag)
+		}
+	}
+}

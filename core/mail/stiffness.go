@@ -20,6 +20,8 @@ const (
 // station. Lengths are millimetres, stiffness is EI in N·mm².
 type Beam struct {
 	Length float64
+	// From is where the piece begins, in the coordinates of the face.
+	From float64
 	// EI is the stiffness in the middle of each of as many equal stretches.
 	EI []float64
 	// Strain is the greatest of an outermost fibre on the drum.
@@ -113,18 +115,23 @@ func Sandwich(ei1, ea1, ei2, ea2, apart, foam, breadth, length, cover float64) f
 	return ei1 + ei2 + eta*d
 }
 
-// NewBeam bends a card with the sheets of its envelope along x when long is its
-// width, else along y. The length is that of the whole piece, with the card in
-// its middle. Folded is how many loose panels the base has.
+// NewBeam bends a card with the sheets of its envelope along x when wide is set,
+// else along y. The length is that of the whole piece, with the card in its middle;
+// zero for that of a bare card with all that lies on it. The base has so many loose
+// panels.
 func NewBeam(r Relief, sheets []Sheet, length float64, wide bool, panels int) Beam {
-	b := Beam{Length: length}
 	face := r.Parts[0]
-	along, low := face.X1-face.X0, face.X0
+	x0, y0, x1, y1 := r.Outer()
+	along, low, begin, end := face.X1-face.X0, face.X0, x0, x1
 	if !wide {
-		along, low = face.Y1-face.Y0, face.Y0
+		along, low, begin, end = face.Y1-face.Y0, face.Y0, y0, y1
 	}
 	shift := low - (length-along)/2 // from the piece's own length to the face's
-	card := math.Inf(1)             // the softest station within the card
+	if length == 0 {
+		shift, length = begin, end-begin
+	}
+	b := Beam{Length: length, From: shift}
+	card := math.Inf(1) // the softest station within the card
 	// Where no disc lies, all places with the same parts are alike.
 	type alike struct{ ei, strain float64 }
 	known := map[uint64]alike{}

@@ -146,12 +146,16 @@ func (m maker) thicknessError() measure.Length {
 // of its stiffness at home.
 func (m maker) beam(e closed, grams float64) (b mail.Beam, scaled bool) {
 	wide := e.width >= e.height
-	length := max(e.width, e.height).Millimetres()
 	panels := 1
 	if m.job.Card.Fold != card.FlatCard {
 		panels = m.job.spec(m.job.Card.Fold, m.shop).Layers()
 	}
+	length := max(e.width, e.height).Millimetres()
+	if e.bare {
+		length = 0
+	}
 	b = mail.NewBeam(m.relief, m.sheets(e, wide), length, wide, panels)
+	length = b.Length
 	t := m.job.Post.Measured
 	if t.Grams > 0 {
 		grams = t.Grams

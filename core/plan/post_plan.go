@@ -266,7 +266,7 @@ func (m maker) everywhere(piece mail.Piece) []DestinationPlan {
 		case !v.Mailable:
 			d.Why = m.broken(v.Floor, false)
 		case !taken && !v.AskFirst:
-			d.Why = m.whyNot(v.Results[len(v.Results)-1])
+			d.Why = m.noClass(v)
 		case taken && r.Outcome == mail.Surcharged:
 			d.Why = m.broken(r.Checks, true)
 		case taken && r.Outcome == mail.Doubtful:

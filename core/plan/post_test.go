@@ -4,6 +4,8 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/blank"
+	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
@@ -91,5 +93,34 @@ func TestOneRectangleEverywhere(t *testing.T) {
 				t.Errorf("%s, %s: made it goes as %s, %s wide", id, stock, made.Post.Short, made.Envelope.Blank.Closed.Width.Text)
 			}
 		}
+	}
+}
+
+// Why no class takes a piece is always said, also where the last class is for
+// larger ones only.
+func TestWhyNoClassTakesIt(t *testing.T) {
+	j, shop := demo.Jobs()[3], demo.Shop() // slim and flat
+	j.Post.Bare, j.Post.Destination = true, "us-abroad"
+	j.Card.Width, j.Card.Height, j.Card.Outline = 6*in, 4*in, blank.Polygon{{X: 0, Y: 0}, {X: 150, Y: 0}, {X: 75, Y: 100}}
+	p := plan.Make(j, shop)
+	if want := "No class of letter takes it: not a rectangle even for a large envelope. Ask for a parcel."; p.Post.Sentence.Text != want {
+		t.Errorf("%s", p.Post.Sentence.Text)
+	}
+	own, err := mail.ReadFile([]byte(`{"id": "own", "region": "Hilltop", "service": "home post", "source": "", "confidence": "made up", "classes": [
+		{"id": "slip", "name": "slip", "limits": [{"measure": "weight", "max": "1 kg"}, {"measure": "odd", "max": "no"}]},
+		{"id": "ocean", "name": "ocean bag", "over": "slip", "limits": [{"measure": "length", "max": "20 in"}]}]}`))
+	if err != nil {
+		t.Fatal(err)
+	}
+	shop.Rulebooks, j.Post.Destination = []plan.OwnRulebook{{File: own}}, "own"
+	p = plan.Make(j, shop)
+	if want := "No class of letter takes it: not a rectangle for a slip, and an ocean bag has to be larger, thicker or heavier than that. Ask for a parcel."; p.Post.Sentence.Text != want {
+		t.Errorf("%s", p.Post.Sentence.Text)
+	}
+	// Too thin for any mail, a larger envelope is no help.
+	thin := in / 200
+	j.Card.Outline, j.Card.Thickness, j.Post.Destination = nil, &thin, "us-domestic"
+	if p = plan.Make(j, shop); !strings.Contains(p.Post.Sentence.Text, "A heavier paper would do") {
+		t.Errorf("%s", p.Post.Sentence.Text)
 	}
 }

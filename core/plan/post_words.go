@@ -2,6 +2,8 @@ package plan
 
 import (
 	"fmt"
+	"slices"
+	"strings"
 
 	"yellowparcel/core/mail"
 )
@@ -21,22 +23,25 @@ func (m maker) verdict(p *PostPlan, v mail.Verdict, e closed, piece mail.Piece) 
 	r, taken := v.Result()
 	switch {
 	case !v.Mailable:
-		p.Sentence = say("Too small for any mail: %s. A larger envelope with holding strips would do.", m.broken(v.Floor, false))
+		would := "A larger envelope with holding strips would do"
+		if thin := brokenChecks(v.Floor); len(thin) == 1 && thin[0].Measure == mail.Thickness {
+			would = "A heavier paper would do, or an envelope round it"
+		}
+		p.Sentence = say("Too small for any mail: %s. %s.", m.broken(v.Floor, false), would)
 	case !taken && v.AskFirst:
 		p.Sentence = say("Small but thick: the published rules do not say what becomes of it. Ask at the counter first.")
 	case !taken:
-		last := v.Results[len(v.Results)-1]
-		p.Sentence = say("No class of letter takes it: %s even for a %s. Ask for a parcel.", m.whyNot(last), last.Class.Name)
+		p.Sentence = say("No class of letter takes it: %s. Ask for a parcel.", m.noClass(v))
 	case r.Outcome == mail.Surcharged:
 		p.Sentence = m.surcharged(p, r, e, piece)
 	case r.Outcome == mail.Doubtful:
-		p.Sentence = say("It may go as a [%s], but ask first: %s.", r.Class.Name, m.broken(doubts(r.Checks), false))
+		p.Sentence = say("It may go as %s[%s], but ask first: %s.", article(r.Class.Name), r.Class.Name, m.broken(doubts(r.Checks), false))
 	default:
-		p.Sentence = say("By the published limits it goes as a [%s].", r.Class.Name)
+		p.Sentence = say("By the published limits it goes as %s[%s].", article(r.Class.Name), r.Class.Name)
 		first := v.Rulebook.Enveloped()
 		for _, c := range v.Results {
 			if c.Class.ID == first.ID && c.Outcome == mail.Refused {
-				p.Sentence = say("By the published limits it goes as a [%s]: %s for a %s.", r.Class.Name, m.whyNot(c), c.Class.Name)
+				p.Sentence = say("By the published limits it goes as %s[%s]: %s for %s.", article(r.Class.Name), r.Class.Name, m.whyNot(c), one(c.Class.Name))
 			}
 		}
 	}
@@ -51,6 +56,20 @@ func (m maker) verdict(p *PostPlan, v mail.Verdict, e closed, piece mail.Piece) 
 		p.Notes = append(p.Notes, Note{Fine, "To be cancelled by hand: ask for it at the counter; not every counter offers it."})
 	}
 	p.Notes = append(p.Notes, Note{Fine, "Rules change and offices differ: this is advice, no promise. Ask your own post office."})
+}
+
+// article is the one before a name, with its space; one is the name with it.
+func article(name string) string {
+	if strings.ContainsAny(name[:1], "aeioAEIO") {
+		return "an "
+	}
+	return "a "
+}
+
+func one(name string) string { return article(name) + name }
+
+func brokenChecks(checks []mail.Check) []mail.Check {
+	return slices.DeleteFunc(slices.Clone(checks), func(c mail.Check) bool { return c.OK })
 }
 
 // doubts are the guidance that a piece breaks.
@@ -70,6 +89,22 @@ func (m maker) whyNot(r mail.ClassResult) string {
 		return m.broken(list, false)
 	}
 	return m.broken(r.Checks, false)
+}
+
+// noClass says why no class takes the piece: what even the last one refuses, or,
+// where that is for larger pieces only, what the one before it does.
+func (m maker) noClass(v mail.Verdict) string {
+	last := v.Results[len(v.Results)-1]
+	if why := m.whyNot(last); why != "" {
+		return fmt.Sprintf("%s even for %s", why, one(last.Class.Name))
+	}
+	for i := len(v.Results) - 1; i >= 0; i-- {
+		r := v.Results[i]
+		if why := m.whyNot(r); r.Class.ID == last.Class.BeyondClass && why != "" {
+			return fmt.Sprintf("%s for %s, and %s has to be larger, thicker or heavier than that", why, one(r.Class.Name), one(last.Class.Name))
+		}
+	}
+	return "each refuses it"
 }
 
 // over keeps the checks whose greatest limit is broken.
@@ -92,13 +127,13 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.
 		shape := "Nearly square"
 		switch {
 		case piece.AddressShort && c.Measure == mail.AddressAspect:
-			return say("With the address along its short edge it pays the surcharge as a %s: write it along the long one.", r.Class.Name)
+			return say("With the address along its short edge it pays the surcharge as %s: write it along the long one.", one(r.Class.Name))
 		case piece.Width == piece.Height:
 			shape = "Square"
 		case c.Max != nil && c.Measured > float64(*c.Max):
 			shape = "Long and slim"
 		}
-		s := fmt.Sprintf("%s, so as a %s it pays the surcharge", shape, r.Class.Name)
+		s := fmt.Sprintf("%s, so as %s it pays the surcharge", shape, one(r.Class.Name))
 		need := m.thick.Used + m.job.Envelope.Ease + e.wider()
 		rect := r.Class.PlainRectangle(m.outer().Width+need, m.outer().Height+need, piece.Thickness, piece.SizeError, m.style.Tick)
 		if rect.OK {
@@ -108,7 +143,7 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.
 		return say("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, measureNames[rect.Why])
 	}
 	if onlyGuidance(r.Checks) {
-		return say("As a [%s] it may pay the surcharge: %s. Ask first.", r.Class.Name, m.broken(r.Checks, true))
+		return say("As %s[%s] it may pay the surcharge: %s. Ask first.", article(r.Class.Name), r.Class.Name, m.broken(r.Checks, true))
 	}
-	return say("As a %s it pays the surcharge: %s.", r.Class.Name, m.broken(r.Checks, true))
+	return say("As %s it pays the surcharge: %s.", one(r.Class.Name), m.broken(r.Checks, true))
 }

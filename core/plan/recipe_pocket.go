@@ -146,7 +146,7 @@ func (m maker) quoted() []Note {
 						continue
 					}
 					at := measure.Length(*bound.q)
-					words := fmt.Sprintf("the %s %s of a %s, %s, %s", bound.word, of, c.Name, b.Region, b.Service)
+					words := fmt.Sprintf("the %s %s of %s, %s, %s", bound.word, of, one(c.Name), b.Region, b.Service)
 					if (at - r.Quoted).Abs() <= measure.Inch/64 {
 						whose = append(whose, words)
 					}

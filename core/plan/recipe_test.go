@@ -1,6 +1,7 @@
 package plan_test
 
 import (
+	"math/rand/v2"
 	"strings"
 	"testing"
 
@@ -175,5 +176,28 @@ func TestFollowARecipe(t *testing.T) {
 				t.Errorf("the envelope says %s, told was %s", span.Text, told)
 			}
 		}
+	}
+}
+
+// A note so far off that a flap is missing is drawn as far as it goes.
+func TestEveryRecipeIsDrawn(t *testing.T) {
+	r := rand.New(rand.NewPCG(91, 92))
+	j, shop := demo.Jobs()[0], demo.Shop()
+	drawn := 0
+	for range 1500 {
+		side := func() measure.Length { return measure.Length(16+r.IntN(200)) * in / 16 }
+		j.Recipe = &plan.Recipe{Side1: side(), Side2: side(), Paired: r.IntN(2) == 0, Left: side() / 3, Right: side(), Top: side() / 3, Bottom: side()}
+		if len(j.Check(shop)) > 0 || r.IntN(10) > 0 {
+			continue
+		}
+		for _, reading := range plan.Make(j, shop).Recipe.Readings {
+			drawn++
+			if n := reading.Net; len(n.Outline) < 3 || n.CutAway == nil || n.Glue == nil {
+				t.Errorf("%+v: an outline of %d corners, %v, %v", *j.Recipe, len(n.Outline), n.CutAway, n.Glue)
+			}
+		}
+	}
+	if drawn < 60 {
+		t.Errorf("only %d were drawn", drawn)
 	}
 }

@@ -192,8 +192,8 @@ func (m maker) beamPlan(e closed, piece mail.Piece) BeamPlan {
 		if e.width < e.height {
 			from = part.Y0
 		}
-		off := (b.Length - max(m.job.Card.Width, m.job.Card.Height).Millimetres()) / 2
-		p.RigidFrom, p.RigidTo = math.Max(0, from+off), math.Min(b.Length, from+off+b.RigidLength)
+		from -= b.From
+		p.RigidFrom, p.RigidTo = math.Max(0, from), math.Min(b.Length, from+b.RigidLength)
 		p.Rows = append(p.Rows, Reading{"lift", "Stands off", m.fine().Show(nm(b.Lift())), fmt.Sprintf("the drum, at the ends of “%s”, which does not bend", part.Name)})
 	}
 	p.Words = fmt.Sprintf("The piece, %s long, bent round a drum of 11 in: it needs a pull of %s of the %s that the belt has. %s", m.style.ShowUnit(nm(b.Length)), p.Pull, m.force(beltPull*mail.PoundForce), p.Sentence)

@@ -345,7 +345,7 @@ func (m maker) atTheCounter(c candidate, v mail.Verdict, now posted) (list []rem
 	for _, k := range v.Results {
 		if past && k.Outcome == mail.Goes {
 			list = append(list, remedy{
-				id: "class:" + k.Class.ID, title: "Pay for a " + k.Class.Name, text: "The next class up takes it without asking.", anyway: true, made: &c, same: true,
+				id: "class:" + k.Class.ID, title: "Pay for " + one(k.Class.Name), text: "The next class up takes it without asking.", anyway: true, made: &c, same: true,
 				change: func(j *Job) { j.Post.Class = k.Class.ID },
 			})
 			break
