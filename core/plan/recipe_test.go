@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"yellowparcel/core/mail"
+	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 )
