@@ -1,6 +1,8 @@
 package e2e
 
 import (
+	"fmt"
+	"math"
 	"os"
 	"path/filepath"
 	"strings"
@@ -27,6 +29,20 @@ func TestOddShapes(t *testing.T) {
 	w.see(test("outline-problem"), "holds a <script>, which is neither run nor followed")
 	file("huge.svg", "<svg>"+strings.Repeat("<g/>", 1<<20)+"</svg>")
 	w.see(test("outline-problem"), "larger than 2 MB")
+	// As many corners as there may be are saved as well as few.
+	var many strings.Builder
+	for i := range 4900 {
+		a := 2 * math.Pi * float64(i) / 4900
+		fmt.Fprintf(&many, "%.4f,%.4f ", 75+63.5*math.Cos(a), 75+50.8*math.Sin(a))
+	}
+	file("egg.svg", `<svg width="150mm" viewBox="0 0 150 150"><polygon points="`+many.String()+`"/></svg>`)
+	w.see(test("outline-sentence"), "It fills 5 × 4 in")
+	w.click(test("take-upright"))
+	w.see(test("ticket-card"), "5 × 4")
+	w.saved()
+	w.goTo(at)
+	w.see(test("ticket-card"), "5 × 4")
+
 	// A rectangle 2.828 x 4.808 turned by 45 degrees, up to sixteenths.
 	w.fill("outline-text", "0, 2\n2, 0\n5.4, 3.4\n3.4, 5.4")
 	w.click(test("read-outline"))

@@ -57,6 +57,7 @@ func TestCutPlan(t *testing.T) {
 	w.goTo(at + "card")
 	w.fill("field-card.width", "9")
 	w.fill("field-card.height", "9")
+	w.saved()
 	w.goTo(at + "paper")
 	w.see(test("headline"), "Not everything can be cut from what is on your shelf")
 	w.see(test("folds-letter"), "no: needs 18 one way, the sheet has 11; a card of")

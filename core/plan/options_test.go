@@ -1,6 +1,7 @@
 package plan_test
 
 import (
+	"math"
 	"strings"
 	"testing"
 
@@ -111,5 +112,23 @@ func TestPatternSideAndDirection(t *testing.T) {
 	j.Envelope.Construction = plan.Diamond
 	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "shows inside: lay it up") || !strings.Contains(n, "runs slantwise over the face") {
 		t.Errorf("%s", n)
+	}
+}
+
+// A turn that saves less than a tick is none.
+func TestOutlineIsNotTurnedForNothing(t *testing.T) {
+	var egg, star blank.Polygon
+	for i := range 4900 {
+		a := 2 * math.Pi * float64(i) / 4900
+		egg = append(egg, blank.Point{X: 75 + 63.5*math.Cos(a), Y: 75 + 50.8*math.Sin(a)})
+	}
+	if o := plan.PlanOutline(egg, demo.Shop()); o.Width != 5*in || o.Height != 4*in || o.Sentence != "It fills 5 × 4 in; no turn makes that less." {
+		t.Errorf("%v x %v: %s", o.Width, o.Height, o.Sentence)
+	}
+	for _, p := range [][2]float64{{0, 50.8}, {50.8, 0}, {137.16, 86.36}, {86.36, 137.16}} {
+		star = append(star, blank.Point{X: p[0], Y: p[1]})
+	}
+	if o := plan.PlanOutline(star, demo.Shop()); o.Width.Inches()*o.Height.Inches() > 14 || !strings.Contains(o.Sentence, "turned by 45.0 degrees") {
+		t.Errorf("%v x %v: %s", o.Width, o.Height, o.Sentence)
 	}
 }

@@ -28,6 +28,9 @@ func PlanOutline(p blank.Polygon, shop Shop) OutlinePlan {
 	m := maker{shop: shop, style: style}
 	small, upright := blank.Covers(p)
 	up := func(l measure.Length) measure.Length { return l.Up(style.Tick) }
+	if area := func(w, h measure.Length) float64 { return up(w).Millimetres() * up(h).Millimetres() }; area(upright.Width, upright.Height) <= area(small.Width, small.Height) {
+		small = upright // what a turn saves is less than a tick
+	}
 	o := OutlinePlan{
 		Outline: p.Laid(0), Turned: p.Laid(small.Angle), Width: up(small.Width), Height: up(small.Height),
 		UprightWidth: up(upright.Width), UprightHeight: up(upright.Height),

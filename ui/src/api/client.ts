@@ -53,3 +53,9 @@ export function sentenceOf(error: unknown): string {
   const detail = (error as Trouble | undefined)?.detail
   return detail ?? 'The program gave an answer that makes no sense: reload the page.'
 }
+
+/** A browser carries a request past the end of its page only when it is small. */
+const mostKept = 60_000
+
+/** Whether a body is sent so that leaving the page does not cut it off. */
+export const kept = (body: unknown) => JSON.stringify(body).length < mostKept

@@ -1,6 +1,6 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 
-import { api, sentenceOf, type Edit, type Job, type Plan, type Problem } from '../api/client'
+import { api, kept, sentenceOf, type Edit, type Job, type Plan, type Problem } from '../api/client'
 import { unbroken } from '../api/unbroken'
 import { History } from './history'
 
@@ -75,6 +75,9 @@ export function useJob(id: string) {
   /** Carries out an act; while an answer is awaited acts gather and go together, in order. */
   async function act(next: Act) {
     waiting.push(next)
+    // What was done is not saved from the moment it is done, not from its answer on.
+    const does = !('edits' in next) || next.edits.length > 0
+    if (does && job.value && state.value === 'saved') state.value = 'unsaved'
     if (planning) return
     planning = true
     while (waiting.length > 0 && !closed) {
@@ -124,6 +127,7 @@ export function useJob(id: string) {
     const still = Object.entries(problems.value).filter(([path]) => !put && !asked.has(path))
     problems.value = Object.fromEntries([...still, ...data.problems.map((p) => [p.path, p] as const)])
     if (dirty()) saveSoon()
+    else if (state.value === 'unsaved' && waiting.length === 0) state.value = 'saved'
     return true
   }
 
@@ -200,14 +204,14 @@ export function useJob(id: string) {
     }
     saving = true
     state.value = 'saving'
-    const sent = job.value
+    const body = { version, job: job.value }
     const { data, error, response } = await api
-      .PUT('/api/jobs/{id}', { params: { path: { id } }, body: { version, job: sent }, keepalive: true })
+      .PUT('/api/jobs/{id}', { params: { path: { id } }, body, keepalive: kept(body) })
       .catch(unreachable)
     saving = false
     if (data) {
       adopt(data)
-      state.value = 'saved'
+      state.value = planning ? 'unsaved' : 'saved' // what is unanswered is not saved
       if (dirty()) saveSoon()
       else if (newest > version) void heard(newest)
     } else if (response?.status === 409) {

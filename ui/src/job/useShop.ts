@@ -1,6 +1,6 @@
 import { ref } from 'vue'
 
-import { api, sentenceOf, type Edit, type Shop, type ShopBody } from '../api/client'
+import { api, kept, sentenceOf, type Edit, type Shop, type ShopBody } from '../api/client'
 
 // One shop serves every page.
 const shop = ref<ShopBody>()
@@ -25,9 +25,8 @@ function save(change: Partial<Shop>, edits: Edit[] = []): Promise<boolean> {
 async function send(change: Partial<Shop>, edits: Edit[] = []): Promise<boolean> {
   const now = shop.value
   if (!now) return false
-  const { data, error, response } = await api.PUT('/api/shop', {
-    body: { version: now.version, shop: { ...now.shop, ...change }, edits },
-  })
+  const body = { version: now.version, shop: { ...now.shop, ...change }, edits }
+  const { data, error, response } = await api.PUT('/api/shop', { body, keepalive: kept(body) })
   if (data) {
     shop.value = data
     refused.value = {}
