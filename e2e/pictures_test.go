@@ -65,6 +65,7 @@ func TestPictures(t *testing.T) {
 	w.pick("net-view-folding")
 	w.MustElement(test("fold-stage")).MustEval(`() => { this.value = 3.5; this.dispatchEvent(new Event('input')); window.scrollTo(0, 0) }`)
 	w.see(test("fold-step"), "4.")
+	w.saved()
 	take("folding")
 	w.station("Meteor-night thanks, square", "envelope")
 	w.click(test("check-recipe"))
