@@ -135,7 +135,9 @@ func (n Net) Fold() Folded {
 			f.Overhang = out
 		}
 	}
-	f.Holes, f.Hole = less(face, lying)
+	if f.Holes, f.Hole = less(face, lying); len(f.Holes) > 1 {
+		f.Holes, _ = lessWhole(face, lying) // how many there are is told
+	}
 	f.Layers = deepest(append(lying, face))
 	for _, g := range n.Glue {
 		least, most, length := g.Zone.widths()

@@ -82,6 +82,11 @@ func less(p Polygon, others []Polygon) ([]Polygon, float64) {
 		left := lessConvex(p, others)
 		return left, areas(left)
 	}
+	return lessWhole(p, others)
+}
+
+// lessWhole is less in whole pieces: clipping cuts them up as it goes.
+func lessWhole(p Polygon, others []Polygon) ([]Polygon, float64) {
 	list := make([]geom.Geometry, 0, len(others))
 	for _, o := range others {
 		if r := o.region(); !r.IsEmpty() {

@@ -31,6 +31,9 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	switch {
 	case e.Seam < 0:
 		add(Trouble, "The back does not close: the flaps miss each other by %s %s. Widen the seam or take a larger sheet.", show(-e.Seam), unit)
+	case e.Seam < a.Width && e.Seam+c.made.Taken >= a.Width:
+		tone, text := m.faultWords(c.id, blank.Fault{ID: blank.SeamRounded, A: e.Seam, B: a.Width})
+		add(tone, "%s", text)
 	case e.Seam < a.Width:
 		add(Trouble, "The seam of %s is narrower than the %s, %s. Widen the seam, or choose a narrower adhesive.", show(e.Seam), lower(a.Name), show(a.Width))
 	case e.Seam-way.Seam.RSS < a.Width:
@@ -38,7 +41,7 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	}
 	notes = append(append(notes, m.grooveNotes(d, e)...), m.reachNotes(d)...)
 	if e.Folded.Hole > 0 && e.Seam >= 0 {
-		add(Trouble, "%s", holeWords(c.made))
+		add(Trouble, "%s", m.holeWords(c.made))
 	}
 	how := "cut the tip off"
 	if d.Spec.FoldTips {

@@ -85,6 +85,7 @@ func (m maker) blank(c candidate, d blank.Diamond) BlankPlan {
 	}
 	e := d.Measure(d.Chosen())
 	e.Net, e.Folded = c.made.Net, c.made.Folded
+	e.Seam -= c.made.Taken // by round corners
 	p := BlankPlan{
 		Sheet: m.shown(d.Sheet), Exact: m.shown(d.Exact),
 		EaseWidth: m.shown(e.EaseWidth), EaseHeight: m.shown(e.EaseHeight),

@@ -35,8 +35,9 @@ func holes(made blank.Made) []blank.Polygon {
 	return list
 }
 
-// holeWords says how large what stays open is, and where the largest part lies.
-func holeWords(made blank.Made) string {
+// holeWords says how large what stays open is, where the largest part lies, and
+// what would close it.
+func (m maker) holeWords(made blank.Made) string {
 	where := ""
 	list := holes(made)
 	if len(list) > 0 {
@@ -45,7 +46,11 @@ func holeWords(made blank.Made) string {
 	if len(list) > 1 {
 		where = fmt.Sprintf(" in %d places, the largest%s", len(list), where)
 	}
-	return fmt.Sprintf("The back stays open%s: %.0f mm² that no flap covers. Give it a wider seam, or longer flaps.", where, made.Folded.Hole)
+	would := "Give it a wider seam, or longer flaps."
+	if m.job.Envelope.Corner > 0 {
+		would = "Round its corners less, or give it a wider seam or longer flaps."
+	}
+	return fmt.Sprintf("The back stays open%s: %.0f mm² that no flap covers. %s", where, made.Folded.Hole, would)
 }
 
 // placeWords says where on a face a polygon lies, as one looks at the drawing

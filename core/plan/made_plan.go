@@ -180,7 +180,7 @@ func (m maker) madeNotes(c candidate) []Note {
 	}
 	for _, f := range c.made.Faults {
 		if f.ID == blank.OpenBack {
-			add(Trouble, "%s", holeWords(c.made))
+			add(Trouble, "%s", m.holeWords(c.made))
 			continue
 		}
 		tone, text := m.faultWords(c.id, f)

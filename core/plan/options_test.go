@@ -132,3 +132,25 @@ func TestOutlineIsNotTurnedForNothing(t *testing.T) {
 		t.Errorf("%v x %v: %s", o.Width, o.Height, o.Sentence)
 	}
 }
+
+// Corners so round that they cut the seam of a pocket, or open the back of a square
+// on its point, are told of; a hole is one, however round its edge is.
+func TestRoundCornersThatCut(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	j.Envelope.Seam = 9 * in / 16
+	for i := range shop.Adhesives {
+		shop.Adhesives[i].Width = 17 * in / 32 // a tab of 9/16 less its taper
+	}
+	for id, want := range map[plan.Construction]string{plan.Diamond: "The back stays open in the middle: ", plan.Box: "The back stays open in the middle: ", plan.Pocket: "The round corners leave "} {
+		j.Envelope.Construction, j.Envelope.Corner = id, 0
+		plain := plan.Make(j, shop).Envelope.Blank
+		j.Envelope.Corner = 3 * in
+		round := plan.Make(j, shop).Envelope.Blank
+		if strings.Contains(notes(plain.Notes), want) || !strings.Contains(notes(round.Notes), want) {
+			t.Errorf("%s: %s; without round corners: %s", id, notes(round.Notes), notes(plain.Notes))
+		}
+		if id == plan.Pocket && reading(t, round, "seam").Value == reading(t, plain, "seam").Value {
+			t.Errorf("%s: the seam stays %s", id, reading(t, plain, "seam").Value)
+		}
+	}
+}
