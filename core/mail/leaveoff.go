@@ -1,6 +1,7 @@
 package mail
 
 import (
+	"cmp"
 	"math"
 	"math/bits"
 	"slices"
@@ -36,41 +37,31 @@ type Allowed struct{ Thick, Grams, Rise, Within float64 }
 //
 // Where a card is too thick, or rises too much, the parts that stand on each other
 // at that place keep it so as long as all of them are there: one of them has to
-// go. So the sets are searched by their size, branching over those parts alone.
+// go. So the sets are searched by their size, branching over the shortest such
+// chain; chains with no part in common need one each, and a set is tried once.
 func (r Relief) LeaveOff(a Allowed) (Removal, bool) {
 	s := search{r: &Relief{Parts: r.Parts, cells: slices.Clone(r.cells), on: r.on, across: r.across, down: r.down}, Allowed: a, most: mostNodes}
-	free := 0
+	weight := 0.0
 	for i, p := range r.Parts {
 		if p.Free {
 			s.free |= 1 << i
-			free++
-		}
-		s.weight += p.Grams
-		if p.Free {
 			s.heavy = append(s.heavy, i)
 		}
+		weight += p.Grams
+		s.areas = append(s.areas, r.covered(1<<i))
 	}
-	slices.SortStableFunc(s.heavy, func(a, b int) int {
-		switch {
-		case r.Parts[a].Grams > r.Parts[b].Grams:
-			return -1
-		case r.Parts[a].Grams < r.Parts[b].Grams:
-			return 1
-		}
-		return 0
-	})
-	if free > manyFree {
+	slices.SortStableFunc(s.heavy, func(a, b int) int { return cmp.Compare(r.Parts[b].Grams, r.Parts[a].Grams) })
+	if len(s.heavy) > manyFree {
 		s.most = mostNodesMany
 	}
-	for size := range free + 1 {
-		s.seen = map[uint64]bool{}
-		s.try(allParts, s.weight, size)
+	for size := range len(s.heavy) + 1 {
+		s.try(allParts, 0, weight, 0, size)
 		if s.found {
 			// Every smaller size was searched through.
 			return Removal{Parts: set(^s.best & s.free), Area: s.area, Proven: true}, true
 		}
 		if s.nodes > s.most {
-			return r.greedy(&s)
+			return r.greedy(&s, weight)
 		}
 	}
 	return Removal{}, false
@@ -80,85 +71,101 @@ type search struct {
 	Allowed
 	r           *Relief
 	free        uint64
-	heavy       []int // free parts, heaviest first
-	weight      float64
+	heavy       []int     // free parts, heaviest first
+	areas       []float64 // what each part covers
 	nodes, most int
 	found       bool
 	best        uint64 // kept
 	area        float64
-	seen        map[uint64]bool
+	chains      []uint64 // those of the card as it is laid
 }
 
-// high are parts of which one has to go, since the card as it is laid is too thick
-// or rises too much where they stand on each other; none when it does not.
-func (s *search) high() (parts uint64) {
+// high are the sets of parts, each once, of which one has to go, since the card as
+// it is laid is too thick or rises too much where they stand on each other; none
+// when it does not.
+func (s *search) high() []uint64 {
+	s.chains = s.chains[:0]
 	if s.r.Max > s.Thick+slack {
-		for _, i := range s.r.Chain {
-			parts |= 1 << i
+		for i := range s.r.cells {
+			if c := &s.r.cells[i]; c.height > s.Thick+slack {
+				s.chains = append(s.chains, c.chain)
+			}
 		}
-		return parts
 	}
-	if math.IsInf(s.Rise, 1) {
-		return 0
+	if !math.IsInf(s.Rise, 1) {
+		s.nodes += lumpNodes
+		s.chains = s.r.rises(s.Within, s.Rise+slack, s.chains)
 	}
-	s.nodes += lumpNodes
-	if rise, _, chain := s.r.lump(s.Within); rise > s.Rise+slack {
-		return chain
-	}
-	return 0
+	slices.Sort(s.chains)
+	s.chains = slices.Compact(s.chains)
+	return s.chains
 }
 
 // slack forgives what rounding adds, in millimetres and grams.
 const slack = 1e-9
 
-// try leaves off up to size parts more of those kept.
-func (s *search) try(kept uint64, weight float64, size int) {
-	if s.nodes++; s.nodes > s.most {
+// try leaves off up to size parts more of those kept, none of those fixed.
+func (s *search) try(kept, fixed uint64, weight, area float64, size int) {
+	if s.nodes++; s.nodes > s.most || s.found && area >= s.area {
 		return
 	}
-	if s.seen[kept] {
-		return
-	}
-	s.seen[kept] = true
 	s.r.lay(kept)
-	branch := s.high()
-	switch {
-	case branch != 0:
-	case weight > s.Grams+slack:
-		// The heaviest ones bring most: if they do not do, nothing does.
-		left, need := weight, size
-		for _, i := range s.heavy {
-			if kept&(1<<i) != 0 && need > 0 {
-				left -= s.r.Parts[i].Grams
-				need--
-			}
-		}
-		if left > s.Grams+slack {
-			return
-		}
-		branch = kept
-	default:
-		if area := s.r.covered(^kept); !s.found || area < s.area {
-			s.found, s.best, s.area = true, kept, area
-		}
+	loose := s.free & kept &^ fixed
+	chains := s.high()
+	if len(chains) == 0 && weight <= s.Grams+slack {
+		s.found, s.best, s.area = true, kept, area
 		return
 	}
-	if size == 0 {
+	for i := range chains {
+		if chains[i] &= loose; chains[i] == 0 {
+			return // nothing may go there
+		}
+	}
+	slices.SortFunc(chains, func(a, b uint64) int {
+		return cmp.Or(cmp.Compare(bits.OnesCount64(a), bits.OnesCount64(b)), cmp.Compare(a, b))
+	})
+	least, taken := 0, uint64(0)
+	for _, c := range chains {
+		if c&taken == 0 {
+			least, taken = least+1, taken|c
+		}
+	}
+	// The heaviest ones bring most: if they do not do, nothing does.
+	left, need := weight, size
+	for _, i := range s.heavy {
+		if loose&(1<<i) != 0 && need > 0 {
+			left -= s.r.Parts[i].Grams
+			need--
+		}
+	}
+	if size == 0 || least > size || left > s.Grams+slack {
 		return
 	}
-	for b := branch & s.free & kept; b != 0; b &= b - 1 {
-		i := bits.TrailingZeros64(b)
-		s.try(kept&^(1<<i), weight-s.r.Parts[i].Grams, size-1)
+	branch := loose
+	if len(chains) > 0 {
+		branch = chains[0]
+	}
+	for _, i := range s.heavy {
+		if branch&(1<<i) != 0 {
+			s.try(kept&^(1<<i), fixed, weight-s.r.Parts[i].Grams, area+s.areas[i], size-1)
+			fixed |= 1 << i // sets with it were all tried
+		}
 	}
 }
 
 // greedy is what is done when the search would take too long: one part after
 // the other of those that stand highest, then the heaviest.
-func (r Relief) greedy(s *search) (Removal, bool) {
-	kept, weight := allParts, s.weight
+func (r Relief) greedy(s *search, weight float64) (Removal, bool) {
+	kept := allParts
 	for {
 		s.r.lay(kept)
-		high := s.high()
+		high := uint64(0)
+		for _, c := range s.high() {
+			high |= c
+		}
+		if high == 0 && weight <= s.Grams+slack {
+			return Removal{Parts: set(^kept & s.free), Area: s.r.covered(^kept)}, true
+		}
 		worst, gain := -1, -1.0
 		for i, p := range r.Parts {
 			if s.free&kept&(1<<i) == 0 {
@@ -173,9 +180,6 @@ func (r Relief) greedy(s *search) (Removal, bool) {
 			if g > gain {
 				worst, gain = i, g
 			}
-		}
-		if high == 0 && weight <= s.Grams+slack {
-			return Removal{Parts: set(^kept & s.free), Area: s.r.covered(^kept)}, true
 		}
 		if worst < 0 {
 			return Removal{}, false

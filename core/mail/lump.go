@@ -10,21 +10,7 @@ import (
 // Lump is the greatest rise of a part over any place of the face within a
 // distance, in millimetres, and the part that rises.
 func (r Relief) Lump(within float64) (rise float64, part int) {
-	rise, part, _ = r.lump(within)
-	return rise, part
-}
-
-// lump is Lump, with the parts that stand on each other where it rises.
-func (r Relief) lump(within float64) (rise float64, part int, chain uint64) {
-	tops := make([]float64, len(r.Parts)) // of what of each part is seen from above
-	chains := make([]uint64, len(r.Parts))
-	for _, c := range r.cells {
-		if i := 63 - bits.LeadingZeros64(c.chain); i >= 0 {
-			if c.height > tops[i] {
-				tops[i], chains[i] = c.height, c.chain
-			}
-		}
-	}
+	tops, _ := r.seen()
 	// The highest first: what rises less than one that was found is not looked at.
 	var places [MostParts]int
 	order := places[:len(r.Parts)]
@@ -33,23 +19,59 @@ func (r Relief) lump(within float64) (rise float64, part int, chain uint64) {
 	}
 	slices.SortStableFunc(order, func(a, b int) int { return cmp.Compare(tops[b], tops[a]) })
 	for _, i := range order {
-		p := &r.Parts[i]
 		if tops[i]-r.Min <= rise {
 			break
 		}
-		for _, s := range r.across {
-			if s.from > p.X1+within || s.to < p.X0-within {
-				continue
-			}
-			for _, run := range s.runs {
-				c := r.cells[run.cell]
-				if c.parts&1 != 0 && tops[i]-c.height > rise && p.far(s, run) <= within {
-					rise, part, chain = tops[i]-c.height, i, chains[i]
-				}
+		low := func(c *cell) bool { return tops[i]-c.height > rise }
+		r.near(&r.Parts[i], within, low, func(c *cell) bool {
+			rise, part = tops[i]-c.height, i
+			return true
+		})
+	}
+	return rise, part
+}
+
+// rises adds, for every part that rises more than a limit over a place of the face
+// within a distance, the parts that stand on each other where it is highest.
+func (r Relief) rises(within, limit float64, list []uint64) []uint64 {
+	tops, chains := r.seen()
+	for i := range r.Parts {
+		if tops[i]-r.Min <= limit {
+			continue
+		}
+		low := func(c *cell) bool { return tops[i]-c.height > limit }
+		r.near(&r.Parts[i], within, low, func(*cell) bool {
+			list = append(list, chains[i])
+			return false
+		})
+	}
+	return list
+}
+
+// seen are the heights of what of each part is seen from above, and the parts that
+// stand on each other there.
+func (r Relief) seen() (tops [MostParts]float64, chains [MostParts]uint64) {
+	for _, c := range r.cells {
+		if i := 63 - bits.LeadingZeros64(c.chain); i >= 0 && c.height > tops[i] {
+			tops[i], chains[i] = c.height, c.chain
+		}
+	}
+	return tops, chains
+}
+
+// near finds the low places of the face within a distance of a part, as long as it
+// is told to go on.
+func (r Relief) near(p *Part, within float64, low, found func(*cell) bool) {
+	for _, s := range r.across {
+		if s.from > p.X1+within || s.to < p.X0-within {
+			continue
+		}
+		for _, run := range s.runs {
+			if c := &r.cells[run.cell]; c.parts&1 != 0 && low(c) && p.far(s, run) <= within && !found(c) {
+				return
 			}
 		}
 	}
-	return rise, part, chain
 }
 
 // far is how far a run of a strip lies from a part.

@@ -279,6 +279,41 @@ func TestLeaveOffIsLeast(t *testing.T) {
 	}
 }
 
+// Up to twenty parts the least set is proven, whatever is asked and however they
+// lie on each other.
+func TestLeastOfTwentyIsProven(t *testing.T) {
+	rng := rand.New(rand.NewPCG(71, 72))
+	some := 0
+	for k := range 240 {
+		parts, all := randomParts(rng, 20, true), 0.0
+		for _, p := range parts {
+			all += p.Grams
+		}
+		r := NewRelief(parts)
+		most, _ := r.Lump(25.4)
+		a := Allowed{math.Inf(1), math.Inf(1), math.Inf(1), 25.4}
+		if k%4 != 1 {
+			a.Thick = r.Max * rng.Float64()
+		}
+		if k%4 != 2 {
+			a.Rise = most * rng.Float64()
+		}
+		if k%4 != 3 {
+			a.Grams = all * (0.3 + 0.7*rng.Float64())
+		}
+		got, ok := r.LeaveOff(a)
+		if ok && !got.Proven {
+			t.Errorf("%+v: %d parts are left off, and that is not proven", a, len(got.Parts))
+		}
+		if ok && len(got.Parts) > 5 {
+			some++
+		}
+	}
+	if some < 40 {
+		t.Errorf("only %d needed more than five left off", some)
+	}
+}
+
 // Beyond what can be searched through something is proposed and marked so.
 func TestLeaveOffOfMany(t *testing.T) {
 	rng := rand.New(rand.NewPCG(67, 68))
