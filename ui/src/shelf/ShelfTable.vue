@@ -131,5 +131,11 @@ td,
     overflow-x: auto;
     justify-items: stretch;
   }
+  /* The button stays in sight where the table is scrolled. */
+  section > .v-btn {
+    position: sticky;
+    left: 0;
+    justify-self: start;
+  }
 }
 </style>
