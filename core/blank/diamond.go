@@ -78,6 +78,9 @@ type Spec struct {
 	// one of a pocket or a diamond, centred on it, so that sheet and seams stay
 	// the same.
 	Double bool
+	// SizeOnly leaves the net unfolded, where nothing but the sheet's size is asked
+	// for.
+	SizeOnly bool
 	// FoldTips folds the tip of a diamond's flap that is blunted in and glues it,
 	// where it is cut off otherwise.
 	FoldTips bool
@@ -220,6 +223,9 @@ type Envelope struct {
 func (d Diamond) Build(w Way) Envelope {
 	d.Sheet = w.Sheet
 	e := d.Measure(w)
+	if d.Spec.SizeOnly {
+		return e
+	}
 	side := d.Sheet.Millimetres() / math.Sqrt2
 	shape := pointed{wall: e.Depth.Millimetres(), corner: d.Spec.Corner.Millimetres(), foldTips: d.Spec.FoldTips}
 	if d.Spec.FlapShape == RoundFlap {
@@ -294,8 +300,11 @@ func (s Spec) flapLimit(full, limit, shortest float64) float64 {
 	if wish == 0 || wish >= full {
 		return limit
 	}
-	return math.Min(limit, wish)
+	return math.Min(limit, math.Max(wish, float64(leastFlap.Up(s.Style.Tick))))
 }
+
+// leastFlap is the shortest closing flap that can be folded over at all.
+const leastFlap = 3 * measure.Millimetre
 
 // blunt shortens a flap to the tick below a limit that its tip must not pass.
 func (d Diamond) blunt(e *Envelope, panel string, full, limit float64) float64 {
@@ -315,6 +324,9 @@ func (d Diamond) Made() Made {
 		Kind: DiamondKind, SheetWidth: d.Sheet, SheetHeight: d.Sheet, Net: e.Net, Folded: e.Folded, Width: e.Width, Height: e.Height, Depth: e.Depth,
 		EaseWidth: e.EaseWidth, EaseHeight: e.EaseHeight, Seam: e.Seam, Overlap: e.Overlap, Flap: e.TopFlap, Shortest: e.Shortest,
 		Cuts: 4 + 8, Folds: len(e.Net.Creases), EaseError: w.Ease, SeamError: w.Seam,
+	}
+	if d.Spec.SizeOnly {
+		return m
 	}
 	for _, s := range w.Settings {
 		m.Scores = append(m.Scores, ScoreLine{s.Lines, s.Mark, s.At})

@@ -109,6 +109,9 @@ func (m *Made) fault(id FaultID, a, b measure.Length) { m.Faults = append(m.Faul
 
 // folded folds the net and holds it against the promises.
 func (m Made) folded(s Spec) Made {
+	if s.SizeOnly {
+		return m
+	}
 	m.Folded = m.Net.Fold()
 	if m.Folded.Hole > sliver && m.Gap == 0 {
 		m.fault(OpenBack, measure.Length(m.Folded.Hole*float64(measure.Millimetre)), 0)

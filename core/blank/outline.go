@@ -8,7 +8,7 @@ func (n *Net) cutOut() {
 	for i, p := range n.Panels {
 		list[i] = p.Outline
 	}
-	n.Outline = around(list)
+	n.Outline = append(Polygon{}, around(list)...)
 	away, _ := less(n.Sheet, list)
 	n.CutAway = append([]Polygon{}, away...)
 }

@@ -33,6 +33,10 @@ type Layer struct {
 	Size
 }
 
+// LeastLayer is the least that is worth calling a layer: less cannot be cut, nor
+// glued.
+const LeastLayer = measure.Millimetre
+
 // Stack lays layers one on the other on a face: each is smaller than the one
 // below by its border on both sides, so by twice an even border in both
 // dimensions. It stops before a layer of which nothing is left, and then
@@ -44,7 +48,7 @@ func Stack(face Size, mounts []Mount) (layers []Layer, eaten int, ok bool) {
 		if m.Own != nil {
 			l = Layer{below.X + (below.Width-m.Own.Width)/2, below.Y + (below.Height-m.Own.Height)/2, *m.Own}
 		}
-		if l.Width <= 0 || l.Height <= 0 {
+		if l.Width < LeastLayer || l.Height < LeastLayer {
 			return layers, i, false
 		}
 		layers = append(layers, l)

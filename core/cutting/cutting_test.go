@@ -49,7 +49,7 @@ func TestEqualGivesTheTrueMost(t *testing.T) {
 		w, h, pw, ph, turn := 6+r.IntN(20), 6+r.IntN(20), 2+r.IntN(5), 2+r.IntN(7), r.IntN(2) == 0
 		want := most(map[[2]int]int{}, w, h, pw, ph, turn)
 		l := func(n int) measure.Length { return measure.Length(n) * in / 2 }
-		if got := len(Equal(Sheet{Width: l(w), Height: l(h)}, piece(l(pw), l(ph), 1, turn)).Pieces); got != want {
+		if got := len(Equal(Sheet{Width: l(w), Height: l(h)}, piece(l(pw), l(ph), 1, turn), long).Pieces); got != want {
 			t.Errorf("%d x %d from %d x %d, turned %v: %d, want %d", pw, ph, w, h, turn, got, want)
 		}
 	}
@@ -70,7 +70,7 @@ func TestEqualOnKnownSheets(t *testing.T) {
 		{"105 x 148, side fold, from A4", a4, 210 * measure.Millimetre, 148 * measure.Millimetre, 2},
 		{"105 x 148, top fold, from A4", a4, 105 * measure.Millimetre, 296 * measure.Millimetre, 2},
 	} {
-		if got := len(Equal(tt.sheet, piece(tt.w, tt.h, 1, true)).Pieces); got != tt.want {
+		if got := len(Equal(tt.sheet, piece(tt.w, tt.h, 1, true), long).Pieces); got != tt.want {
 			t.Errorf("%s: %d, want %d", tt.name, got, tt.want)
 		}
 	}
@@ -82,7 +82,7 @@ func TestManyEqualPieces(t *testing.T) {
 	for range 40 {
 		p := piece(measure.Length(12+r.IntN(80))*tick, measure.Length(12+r.IntN(80))*tick, 1+r.IntN(300), r.IntN(3) > 0)
 		o := Order{letter, []Piece{p}}
-		each := len(Equal(letter, p).Pieces)
+		each := len(Equal(letter, p, long).Pieces)
 		got := search(t, o, quick)
 		if want := (p.Count + each - 1) / each; got.Sheets != want || !got.Proven() {
 			t.Errorf("%v: %d sheets, want %d; proven %v", p, got.Sheets, want, got.Proven())

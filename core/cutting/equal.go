@@ -1,30 +1,49 @@
 package cutting
 
-import "yellowparcel/core/measure"
+import (
+	"slices"
+
+	"yellowparcel/core/measure"
+)
 
 // Equal returns how a sheet is cut into the most pieces of one size: the true
 // most that cuts from edge to edge give, as long as the sheet holds no more than
-// some thousands. Of two ways with the same number the one with nothing turned
-// is preferred.
-func Equal(s Sheet, p Piece) Layout {
-	return equal(s, p, 0, 1, false).layout(1)
+// some hundreds and it is found in so many steps. Of two ways with the same number
+// the one with nothing turned is preferred.
+func Equal(s Sheet, p Piece, steps int) Layout {
+	pattern, _ := equal(s, p, 0, 1, false, steps)
+	return pattern.layout(1)
 }
 
-// exactly reports whether equal gives the true most: it looks at every way that
-// can matter, unless the pieces are tiny or the trimmer cannot cut every way.
-func exactly(s Sheet, p Piece) bool {
-	return s.limit() >= max(s.Width, s.Height) && s.area() <= mostExact*p.area()
+// Most returns how many pieces of one size a sheet gives, as Equal cuts it,
+// without cutting it, and the steps that this took.
+func Most(s Sheet, p Piece, steps int) (n, used int) {
+	n, _, used = s.most(p, steps)
+	return n, used
+}
+
+// most is Most, and whether it is proven to be the true most: every way that can
+// matter was looked at, unless the pieces are tiny, the trimmer cannot cut every
+// way, or the steps ran out.
+func (s Sheet) most(p Piece, steps int) (n int, exact bool, used int) {
+	if p.Width <= 0 || p.Height <= 0 {
+		return 0, false, 0
+	}
+	e := newEquals(s, p, 0, false, steps)
+	n = e.best(s.Width, s.Height).count
+	return n, e.used <= e.steps && !e.limited && s.area() <= mostExact*p.area(), e.used
 }
 
 // equal fills a sheet with pieces of one line of an order of so many lines; grids
 // are cut in strips that run down, or across.
-func equal(s Sheet, p Piece, line, lines int, down bool) pattern {
-	e := equals{s: s, p: p, line: line, down: down, memo: map[[2]measure.Length]halved{}}
+func equal(s Sheet, p Piece, line, lines int, down bool, steps int) (pattern, int) {
 	pat := blankPattern(s, lines)
-	if p.Width > 0 && p.Height > 0 {
-		e.build(&pat, 0)
+	if p.Width <= 0 || p.Height <= 0 {
+		return pat, 0
 	}
-	return pat
+	e := newEquals(s, p, line, down, steps)
+	e.build(&pat, 0)
+	return pat, e.used
 }
 
 // mostExact is how many pieces a rectangle may hold for every way of cutting it
@@ -48,11 +67,49 @@ type equals struct {
 	p    Piece
 	line int
 	down bool
+	// steps is how many cuts may be looked at, used how many were; when they have
+	// run out, what is left is cut as a grid.
+	steps, used int
+	// limited is set when the trimmer cannot cut every way.
+	limited bool
+	// sums are the lengths that pieces side by side add up to, up to the sheet's
+	// longer side; a rectangle is known by the sums that it holds, so that only
+	// few have to be looked at.
+	sums []measure.Length
 	memo map[[2]measure.Length]halved
 }
 
+func newEquals(s Sheet, p Piece, line int, down bool, steps int) *equals {
+	return &equals{s: s, p: p, line: line, down: down, steps: steps, limited: s.limit() < max(s.Width, s.Height), memo: map[[2]measure.Length]halved{}}
+}
+
+// holds is the largest sum of the piece's sides that goes into a length. It gives
+// as many pieces as the length itself, as long as the trimmer cuts both.
+func (e *equals) holds(l measure.Length) measure.Length {
+	if e.limited {
+		return l
+	}
+	if e.sums == nil {
+		longest := max(e.s.Width, e.s.Height)
+		e.sums = []measure.Length{0}
+		for a := measure.Length(0); a <= longest; a += e.p.Width {
+			for x := a; x <= longest; x += e.p.Height {
+				e.sums = append(e.sums, x)
+			}
+		}
+		slices.Sort(e.sums)
+		e.sums = slices.Compact(e.sums)
+		e.used += len(e.sums)
+	}
+	i, found := slices.BinarySearch(e.sums, l)
+	if !found {
+		i--
+	}
+	return e.sums[i]
+}
+
 // grid counts rows and columns of pieces that lie the same way.
-func (e equals) grid(w, h measure.Length, turned bool) halved {
+func (e *equals) grid(w, h measure.Length, turned bool) halved {
 	pw, ph := e.p.Width, e.p.Height
 	if turned {
 		pw, ph = ph, pw
@@ -68,11 +125,7 @@ func (e equals) grid(w, h measure.Length, turned bool) halved {
 	return g
 }
 
-func (e equals) best(w, h measure.Length) halved {
-	key := [2]measure.Length{w, h}
-	if known, ok := e.memo[key]; ok {
-		return known
-	}
+func (e *equals) best(w, h measure.Length) halved {
 	best := e.grid(w, h, false)
 	if e.p.Turn {
 		if t := e.grid(w, h, true); t.over(best) {
@@ -80,18 +133,28 @@ func (e equals) best(w, h measure.Length) halved {
 		}
 	}
 	ceiling := int(float64(w) * float64(h) / e.p.area() * (1 + 1e-12))
-	if best.count < ceiling && ceiling <= mostExact && e.p.Turn {
-		for _, down := range [2]bool{true, false} {
-			best = e.divide(w, h, down, ceiling, best)
-		}
+	if best.count >= ceiling || ceiling > mostExact || !e.p.Turn {
+		return best
+	}
+	w, h = e.holds(w), e.holds(h)
+	key := [2]measure.Length{w, h}
+	if known, ok := e.memo[key]; ok {
+		return known
+	}
+	for _, down := range [2]bool{true, false} {
+		best = e.divide(w, h, down, ceiling, best)
 	}
 	e.memo[key] = best
 	return best
 }
 
+// looking is what trying one cut of a rectangle costs in steps: both parts are
+// looked up.
+const looking = 8
+
 // divide tries every cut in one direction at sums of the piece's sides; the
 // smaller part may always be pushed to such a sum.
-func (e equals) divide(w, h measure.Length, down bool, ceiling int, best halved) halved {
+func (e *equals) divide(w, h measure.Length, down bool, ceiling int, best halved) halved {
 	long, length := w, h
 	if !down {
 		long, length = h, w
@@ -104,9 +167,10 @@ func (e equals) divide(w, h measure.Length, down bool, ceiling int, best halved)
 			if x == 0 {
 				continue
 			}
-			if best.count >= ceiling {
+			if best.count >= ceiling || e.used > e.steps {
 				return best
 			}
+			e.used += looking
 			first, second := e.part(w, h, down, x)
 			if try := (halved{count: first.count + second.count, turned: first.turned + second.turned, down: down, at: x}); try.over(best) {
 				best = try
@@ -116,7 +180,7 @@ func (e equals) divide(w, h measure.Length, down bool, ceiling int, best halved)
 	return best
 }
 
-func (e equals) part(w, h measure.Length, down bool, x measure.Length) (first, second halved) {
+func (e *equals) part(w, h measure.Length, down bool, x measure.Length) (first, second halved) {
 	if down {
 		return e.best(x, h), e.best(w-x, h)
 	}
@@ -124,7 +188,7 @@ func (e equals) part(w, h measure.Length, down bool, x measure.Length) (first, s
 }
 
 // build carries the best way out on a leaf.
-func (e equals) build(p *pattern, at int32) {
+func (e *equals) build(p *pattern, at int32) {
 	r := p.nodes[at].Rect
 	b := e.best(r.Width, r.Height)
 	if b.count == 0 {
@@ -140,7 +204,7 @@ func (e equals) build(p *pattern, at int32) {
 }
 
 // rows cuts a leaf into strips and each strip into pieces.
-func (e equals) rows(p *pattern, at int32, turned bool) {
+func (e *equals) rows(p *pattern, at int32, turned bool) {
 	w, h := e.p.Width, e.p.Height
 	if turned {
 		w, h = h, w

@@ -33,7 +33,13 @@ type filler struct {
 	order  Order
 	steps  int
 	chance *rand.Rand
+	// tired reports that a fill is to be given up; nil for one that is always
+	// finished.
+	tired func() bool
 }
+
+// givesUp reports whether there are no steps left to go on with.
+func (f *filler) givesUp() bool { return f.tired != nil && f.tired() }
 
 // choice is a piece in a leaf.
 type choice struct {
@@ -43,11 +49,21 @@ type choice struct {
 	slack  measure.Length
 }
 
+// blank is a sheet that nothing is cut from yet. Laying it out costs steps, and so
+// does every piece.
+func (f *filler) blank() pattern {
+	f.steps += 40 + len(f.order.Pieces)
+	return blankPattern(f.order.Sheet, len(f.order.Pieces))
+}
+
+// placing is what cutting one piece out costs in steps.
+const placing = 8
+
 // fill cuts as much as it can from one sheet, of what is left of the order.
 func (f *filler) fill(left []int, r rule) pattern {
-	p := blankPattern(f.order.Sheet, len(f.order.Pieces))
+	p := f.blank()
 	leaves := []int32{0}
-	for len(leaves) > 0 {
+	for len(leaves) > 0 && !f.givesUp() {
 		c, ok := f.choose(&p, leaves, left, r)
 		if !ok {
 			break
@@ -57,6 +73,7 @@ func (f *filler) fill(left []int, r rule) pattern {
 		if c.turned {
 			w, h = h, w
 		}
+		f.steps += placing
 		at := leaves[c.leaf]
 		leaves[c.leaf] = leaves[len(leaves)-1]
 		leaves = leaves[:len(leaves)-1]
@@ -164,12 +181,18 @@ func (f *filler) shaken(amount float64) []int {
 // all cuts everything that is left, sheet after sheet, each way of cutting as
 // often as it goes.
 func (f *filler) all(left []int, r rule) []repeated {
+	return f.sheets(left, func(left []int) pattern { return f.fill(left, r) })
+}
+
+// sheets cuts everything that is left, sheet after sheet; nil when it was given
+// up.
+func (f *filler) sheets(left []int, fill func(left []int) pattern) []repeated {
 	left = slices.Clone(left)
 	var list []repeated
 	for slices.Max(left) > 0 {
-		p := f.fill(left, r)
+		p := fill(left)
 		n := p.times(left)
-		if n == 0 {
+		if n == 0 || f.givesUp() {
 			return nil // nothing fits; the lines that never do are sorted out before
 		}
 		for i, u := range p.used {

@@ -125,6 +125,13 @@ func (p Piece) area() float64 { return float64(p.Width) * float64(p.Height) }
 // Bound returns a number of sheets that no plan can stay under: by area, and by
 // the pieces of which no two go on one sheet.
 func (o Order) Bound() int {
+	n, _ := o.leastSheets()
+	return n
+}
+
+// leastSheets is the bound, and whether the number of pieces sets it rather than
+// their area.
+func (o Order) leastSheets() (n int, byCount bool) {
 	area, alone := 0.0, 0
 	for _, p := range o.Pieces {
 		area += p.area() * float64(p.Count)
@@ -133,7 +140,8 @@ func (o Order) Bound() int {
 		}
 	}
 	const rounding = 1e-9 // areas are floats; a sheet filled to the brim is one sheet
-	return max(alone, int(math.Ceil(area/o.Sheet.area()-rounding)))
+	by := int(math.Ceil(area/o.Sheet.area() - rounding))
+	return max(alone, by), alone > by
 }
 
 // alone reports whether a piece is over half the sheet both ways, however it

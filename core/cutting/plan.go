@@ -73,10 +73,15 @@ type Plan struct {
 	Offcut Rect `json:"offcut"`
 	// Bound is a number of sheets that no plan can stay under.
 	Bound int `json:"bound"`
+	// ByCount is set when the number of pieces asks for so many sheets, and not
+	// their area.
+	ByCount bool `json:"byCount"`
 	// Unfit are the lines of the order that this sheet cannot give.
 	Unfit []int `json:"unfit"`
 	// Unfinished is set when the search was stopped before its steps were used.
 	Unfinished bool `json:"unfinished"`
+	// Searched is how many steps the search took.
+	Searched int `json:"-"`
 }
 
 // Proven reports that no plan takes fewer sheets.

@@ -23,10 +23,13 @@ type searcher struct {
 	tell   func(Progress)
 	told   int
 	bound  int
-	want   []int // of each line; zero for those that do not fit
-	best   Plan
-	found  []repeated
-	done   bool // cancelled
+	// byCount is set when it is the number of pieces that asks for so many sheets,
+	// not their area.
+	byCount bool
+	want    []int // of each line; zero for those that do not fit
+	best    Plan
+	found   []repeated
+	done    bool // cancelled
 }
 
 // Search returns the best plan that it finds in so many steps; a step is one
@@ -48,19 +51,21 @@ func Search(ctx context.Context, o Order, steps int, tell func(Progress)) Plan {
 		fits.Pieces = append(fits.Pieces, p)
 		total += p.Count
 	}
-	s.bound = fits.Bound()
+	s.bound, s.byCount = fits.leastSheets()
 	if total == 0 {
 		p := planOf(nil)
 		p.Unfit = unfit
 		return p
 	}
+	s.offer(s.plainest())
+	s.tired = s.over
 	s.start()
 	if s.single() < 0 {
 		s.kits()
 		s.match()
 		s.improve()
 	}
-	s.best.Unfit, s.best.Bound, s.best.Unfinished = unfit, s.bound, s.done
+	s.best.Unfit, s.best.Bound, s.best.ByCount, s.best.Unfinished, s.best.Searched = unfit, s.bound, s.byCount, s.done, s.steps
 	return s.best
 }
 
@@ -121,11 +126,14 @@ func (s *searcher) single() int {
 
 // start tries the plain orders of lines, and each line's best sheet.
 func (s *searcher) start() {
-	s.offer(s.mono(false))
 	if line := s.single(); line >= 0 {
-		if exactly(s.order.Sheet, s.order.Pieces[line]) {
-			s.bound = s.best.Sheets
+		n, exact, used := s.order.Sheet.most(s.order.Pieces[line], s.budget-s.steps)
+		if s.steps += used; exact && n > 0 {
+			s.bound, s.byCount = (s.want[line]+n-1)/n, true
 		}
+	}
+	s.offer(s.mono(false))
+	if s.single() >= 0 {
 		s.offer(s.mono(true))
 		return
 	}
@@ -134,7 +142,7 @@ func (s *searcher) start() {
 		order := s.sorted(by)
 		for split := range chanceRest {
 			for _, exact := range [2]bool{false, true} {
-				if s.found != nil && s.over() {
+				if s.over() {
 					return
 				}
 				s.offer(s.all(s.want, rule{order, exact, split}))
@@ -155,7 +163,11 @@ func (s *searcher) mono(down bool) []repeated {
 		if s.order.Sheet.grid(p.Width, p.Height) > left[i] {
 			continue // they do not fill a sheet
 		}
-		full := equal(s.order.Sheet, p, i, len(left), down)
+		if s.over() {
+			return nil
+		}
+		full, used := equal(s.order.Sheet, p, i, len(left), down, s.budget-s.steps)
+		s.steps += used
 		if n := full.times(left); n > 0 {
 			list = append(list, repeated{full, n})
 			left[i] -= n * full.used[i]
@@ -164,8 +176,10 @@ func (s *searcher) mono(down bool) []repeated {
 	if slices.Max(left) == 0 {
 		return list
 	}
-	if line := s.single(); line >= 0 {
-		s.offer(append(slices.Clone(list), repeated{equal(s.order.Sheet, s.order.Pieces[line], line, len(left), down).first(left[line]), 1}))
+	if line := s.single(); line >= 0 && !s.over() {
+		last, used := equal(s.order.Sheet, s.order.Pieces[line], line, len(left), down, s.budget-s.steps)
+		s.steps += used
+		s.offer(append(slices.Clone(list), repeated{last.first(left[line]), 1}))
 	}
 	rest := s.all(left, rule{order: s.sorted(sorts[0])})
 	if rest == nil {
@@ -215,7 +229,11 @@ func (s *searcher) again(kit []int, times int, r rule) []repeated {
 	if slices.Max(left) == 0 {
 		return patterns
 	}
-	return append(patterns, s.all(left, r)...)
+	rest := s.all(left, r)
+	if rest == nil {
+		return nil
+	}
+	return append(patterns, rest...)
 }
 
 func gcd(a, b int) int {
@@ -234,6 +252,7 @@ func (s *searcher) improve() {
 		if s.best.Sheets <= s.bound && s.steps > s.budget/2 {
 			return // no plan takes fewer; half the steps went into fewer settings
 		}
+		s.steps += 4 * len(now) // taken over, torn and put together again
 		torn, left := s.tear(now)
 		r := rule{s.shaken(s.chance.Float64() * 2), s.chance.IntN(4) != 0, splitRule(s.chance.IntN(int(splitRules)))}
 		fresh := s.all(left, r)

@@ -112,18 +112,19 @@ func (r Relief) steps(s slab, at float64, wide bool) (list []Step) {
 		if c.height == 0 {
 			continue
 		}
-		from, to := math.Inf(-1), math.Inf(1)
+		from, to, lies := math.Inf(-1), math.Inf(1), false
 		for _, p := range here {
 			switch {
 			case c.parts&p.bit != 0:
-				from, to = math.Max(from, p.low), math.Min(to, p.high)
+				from, to, lies = math.Max(from, p.low), math.Min(to, p.high), true
 			case p.high < (n.from+n.to)/2:
 				from = math.Max(from, p.high)
 			case p.low > (n.from+n.to)/2:
 				to = math.Min(to, p.low)
 			}
 		}
-		if to > from {
+		// A disc may end between this line and the middle of its strip.
+		if lies && to > from {
 			list = append(list, Step{from, to, c.height})
 		}
 	}

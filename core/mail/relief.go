@@ -113,6 +113,7 @@ func NewRelief(parts []Part) Relief {
 			c.y0, c.y1 = math.Min(c.y0, s.from), math.Max(c.y1, s.to)
 		}
 	}
+	r.boxThin()
 	r.on = make([][]int32, len(parts))
 	for k, c := range r.cells {
 		for b := c.parts; b != 0; b &= b - 1 {
@@ -122,6 +123,29 @@ func NewRelief(parts []Part) Relief {
 	}
 	r.lay(allParts)
 	return r
+}
+
+// boxThin gives a cell its box that is so thin that only the strips in one
+// direction know of it: there its runs are as good.
+func (r *Relief) boxThin() {
+	fill := func(slabs []slab, side func(*cell) (low, high *float64)) {
+		thin := map[int]bool{}
+		for i := range r.cells {
+			if low, high := side(&r.cells[i]); *low > *high {
+				thin[i] = true
+			}
+		}
+		for _, s := range slabs {
+			for _, n := range s.runs {
+				if thin[n.cell] {
+					low, high := side(&r.cells[n.cell])
+					*low, *high = math.Min(*low, n.from), math.Max(*high, n.to)
+				}
+			}
+		}
+	}
+	fill(r.across, func(c *cell) (*float64, *float64) { return &c.y0, &c.y1 })
+	fill(r.down, func(c *cell) (*float64, *float64) { return &c.x0, &c.x1 })
 }
 
 const allParts = ^uint64(0)

@@ -79,9 +79,9 @@ func (m maker) diamond() (blank.Diamond, blank.Made) {
 	return d, d.Made()
 }
 
-func (m maker) blank(c candidate, d blank.Diamond) BlankPlan {
+func (m maker) blank(c candidate, d blank.Diamond, all []candidate) BlankPlan {
 	if c.id != Diamond {
-		return m.madeBlank(c)
+		return m.madeBlank(c, all)
 	}
 	e := d.Measure(d.Chosen())
 	e.Net, e.Folded = c.made.Net, c.made.Folded
@@ -95,7 +95,7 @@ func (m maker) blank(c candidate, d blank.Diamond) BlankPlan {
 	p.Ways = m.ways(d)
 	p.Sentence = m.blankSentence(d)
 	p.Readings = append(m.blankReadings(d, e), m.optionReadings(c)...)
-	p.Notes = append(m.blankNotes(d, e, c), m.whatWould(c)...)
+	p.Notes = append(m.blankNotes(d, e, c), m.whatWould(c, all)...)
 	p.Liner = m.lining(c)
 	p.Dimensions = m.dimensions(d, e)
 	p.Drawing = m.blankDrawing(d, e)

@@ -153,6 +153,9 @@ type SheetPlan struct {
 
 var foldNames = map[card.Fold]string{card.SideFold: "Side fold", card.TopFold: "Top fold", card.GateFold: "Gate", card.Accordion: "Accordion", card.RollFold: "Roll", card.FlatCard: "Flat card"}
 
+// mostDrawn is how many bases are drawn on a sheet; more could not be told apart.
+const mostDrawn = 400
+
 func (m maker) card() CardPlan {
 	j := m.job
 	c := CardPlan{
@@ -174,8 +177,11 @@ func (m maker) card() CardPlan {
 	stock, _ := m.shop.stock(j.Parts[0].Stock)
 	for _, s := range m.shop.onShelf() {
 		on, piece := m.baseOn(stock, s, j.Card.Fold)
-		p := SheetPlan{ID: s.ID, Name: s.Name, Width: s.Width, Height: s.Height, Pieces: cutting.Equal(on, piece).Pieces}
-		if p.Each = len(p.Pieces); p.Each > 0 {
+		p := SheetPlan{ID: s.ID, Name: s.Name, Width: s.Width, Height: s.Height, Each: m.effort.yield(on, piece), Pieces: []cutting.Placed{}}
+		if p.Each > 0 && p.Each <= mostDrawn {
+			p.Pieces = cutting.Equal(on, piece, yieldSteps).Pieces
+		}
+		if p.Each > 0 {
 			p.Take = (j.Count + p.Each - 1) / p.Each
 			none = false
 		}

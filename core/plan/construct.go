@@ -54,6 +54,7 @@ func (m maker) blankSpec() blank.Spec {
 		Board: blank.Board{CornerAt: m.shop.Tools.CornerAt, Groove: m.shop.Tools.Groove, NotchDepth: m.shop.Tools.NotchDepth},
 		Box:   j.Envelope.Box, Walls: j.Envelope.Walls,
 		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: j.Envelope.Sliver,
+		SizeOnly:  m.sizeOnly,
 		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double, FoldTips: j.Envelope.FoldTips,
 	}
 	if s.Pocket == "" {
@@ -155,7 +156,7 @@ func (m maker) candidate(id Construction, diamond blank.Made) candidate {
 	if !c.ok {
 		return c
 	}
-	if j := m.job.Envelope; j.Mailable && (id == CutDown || s.LeastWidth > 0) {
+	if j := m.job.Envelope; j.Mailable && !m.sizeOnly && (id == CutDown || s.LeastWidth > 0) {
 		c.strip = c.made.HoldingStrips(s)
 	}
 	m.onSheet(&c)

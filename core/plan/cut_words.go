@@ -14,6 +14,8 @@ type cutWords struct {
 	m maker
 	o stockOrder
 	t tried
+	// made is what an offcut of a size still makes; sheets are full of equal ones.
+	made map[[2]measure.Length]string
 }
 
 func layoutName(i int) string {
@@ -64,10 +66,20 @@ func (w cutWords) contents(l cutting.Layout) string {
 // makes says what an offcut is still good for: spare pieces of this job, else
 // the largest flat card of the trade.
 func (w cutWords) makes(r cutting.Rect) string {
+	key := [2]measure.Length{r.Width, r.Height}
+	text, known := w.made[key]
+	if !known {
+		text = w.stillMakes(r)
+		w.made[key] = text
+	}
+	return text
+}
+
+func (w cutWords) stillMakes(r cutting.Rect) string {
 	sheet := cutting.Sheet{Width: r.Width, Height: r.Height, Cut: w.t.order.Sheet.Cut}
 	best, area := "", 0.0
 	for _, p := range w.t.order.Pieces {
-		if n := len(cutting.Equal(sheet, p).Pieces); n > 0 && p.Width.Inches()*p.Height.Inches() > area {
+		if n := w.m.effort.yield(sheet, p); n > 0 && p.Width.Inches()*p.Height.Inches() > area {
 			best, area = fmt.Sprintf("%d more × %s", n, p.Name), p.Width.Inches()*p.Height.Inches()
 		}
 	}

@@ -68,8 +68,8 @@ func (m maker) envelope(d blank.Diamond, chosen candidate, all []candidate) Enve
 		}
 	}
 	p.FitsSentence = m.fitsSentence(p)
-	p.Blank = m.blank(chosen, d)
-	p.Blank.Notes = append(notAccepted(chosen), p.Blank.Notes...)
+	p.Blank = m.blank(chosen, d, all)
+	p.Blank.Notes = gathered(notAccepted(chosen), p.Blank.Notes)
 	p.Construction, p.Comparison = chosen.id, m.comparison(all)
 	return p
 }

@@ -68,7 +68,7 @@ func (m maker) baseOn(stock paper.Stock, sheet paper.Sheet, fold card.Fold) (cut
 
 func (m maker) foldYield(stock paper.Stock, sheet paper.Sheet, fold card.Fold) FoldYield {
 	on, piece := m.baseOn(stock, sheet, fold)
-	y := FoldYield{Fold: fold, Name: foldNames[fold], Each: len(cutting.Equal(on, piece).Pieces), Flat: m.by(piece.Width, piece.Height)}
+	y := FoldYield{Fold: fold, Name: foldNames[fold], Each: m.effort.yield(on, piece), Flat: m.by(piece.Width, piece.Height)}
 	if y.Each > 0 {
 		y.Text = fmt.Sprintf("%d a sheet", y.Each)
 		return y
@@ -196,7 +196,7 @@ func (m maker) haveRow(sheet paper.Sheet, f envelope.Format, size card.Size, fol
 	}
 	stock, _ := m.shop.stock(m.job.Parts[0].Stock)
 	on, piece := made.baseOn(stock, sheet, fold)
-	row.Each = len(cutting.Equal(on, piece).Pieces)
+	row.Each = m.effort.yield(on, piece)
 	row.Flat = m.by(piece.Width, piece.Height)
 	row.waste = 1 - float64(row.Each)*piece.Width.Inches()*piece.Height.Inches()/(sheet.Width.Inches()*sheet.Height.Inches())
 	row.Waste = percent(max(0, row.waste))

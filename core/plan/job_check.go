@@ -13,7 +13,10 @@ import (
 
 // Check refuses a job that no plan can be made of, naming each field.
 func (j Job) Check(shop Shop) []Problem {
-	var list []Problem
+	list := j.checkCounts()
+	if len(list) > 0 {
+		return list // the rest goes by what the lists hold
+	}
 	add := func(path string, err error) {
 		if err != nil {
 			list = append(list, Problem{Path: path, Message: err.Error()})
@@ -125,8 +128,19 @@ func (j Job) checkParts(shop Shop) []Problem {
 			list = append(list, Problem{Path: fmt.Sprintf("parts.%d.ready", i), Message: fmt.Sprintf("From 0 to %d pieces may be cut already: type a number between.", mostCount)})
 		}
 	}
-	if len(j.Parts) == 0 {
+	return list
+}
+
+// checkCounts refuses lists that hold nothing, or more than can be planned.
+func (j Job) checkCounts() (list []Problem) {
+	switch n := len(j.Parts); {
+	case n == 0:
 		list = append(list, Problem{Path: "parts", Message: "A card needs at least its base: add one."})
+	case n > mostParts:
+		list = append(list, Problem{Path: "parts", Message: fmt.Sprintf("A card of more than %d parts cannot be planned: leave something off first.", mostParts)})
+	}
+	if len(j.Items) > mostItems {
+		list = append(list, Problem{Path: "items", Message: fmt.Sprintf("At most %d things on the panel can be laid out: remove one first.", mostItems)})
 	}
 	return list
 }

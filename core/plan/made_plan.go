@@ -9,7 +9,7 @@ import (
 )
 
 // madeBlank is the station's account of any construction but the diamond.
-func (m maker) madeBlank(c candidate) BlankPlan {
+func (m maker) madeBlank(c candidate, all []candidate) BlankPlan {
 	made, show := c.made, m.style.Show
 	p := BlankPlan{
 		Sheet: m.shown(made.SheetWidth), Exact: m.shown(made.SheetWidth),
@@ -45,7 +45,7 @@ func (m maker) madeBlank(c candidate) BlankPlan {
 		p.Readings = append(p.Readings, m.flapReading(made.Flap, made.Shortest)...)
 	}
 	p.Readings, p.Liner = append(p.Readings, m.optionReadings(c)...), m.lining(c)
-	p.Notes = m.madeNotes(c)
+	p.Notes = m.madeNotes(c, all)
 	p.Dimensions = m.madeDimensions(made)
 	p.Drawing = fmt.Sprintf("%s, %s %s, lying flat with its inside up: %s. The folds are made in the order of their numbers.", constructionNames[c.id], m.by(made.SheetWidth, made.SheetHeight), m.style.Unit, m.partsWords(made))
 	p.Folds, p.Folding, p.Holes, p.Wishes = m.foldSteps(c), m.folding(c), holes(c.made), m.wishes(c.id)
@@ -167,7 +167,7 @@ func (m maker) madeSentence(c candidate) Sentence {
 
 // madeNotes says what is wrong with a construction, and what would help where
 // the paper does not suffice.
-func (m maker) madeNotes(c candidate) []Note {
+func (m maker) madeNotes(c candidate, all []candidate) []Note {
 	notes := []Note{}
 	add := func(t Tone, format string, args ...any) { notes = append(notes, Note{t, fmt.Sprintf(format, args...)}) }
 	show, unit := m.style.Show, m.style.Unit
@@ -213,7 +213,7 @@ func (m maker) madeNotes(c candidate) []Note {
 			add(Trouble, "Whole it would go as %s; cut down it goes as %s: check the post before cutting.", whole.short, c.post.short)
 		}
 	}
-	return append(notes, m.whatWould(c)...)
+	return append(notes, m.whatWould(c, all)...)
 }
 
 // stockNotes says what a stock asks for when an envelope is made of it.

@@ -1,8 +1,9 @@
 package plan
 
 import (
-	"context"
+	"cmp"
 	"fmt"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/card"
@@ -38,6 +39,10 @@ type ItemRung struct {
 	All  bool   `json:"all"`
 }
 
+// mostItems is how many things may be laid on a panel: every set of them is looked
+// at.
+const mostItems = 8
+
 // itemClear is what stays clear round each thing on the panel.
 const itemClear = measure.Inch / 8
 
@@ -51,8 +56,13 @@ func (m maker) items() ItemsPlan {
 	}
 	rows := m.job.stacked()
 	most, places := 0, append([]int{0}, m.job.layerParts()...)
+	var in []int
+	var placed []laid
 	for i := len(rows) - 1; i >= 0; i-- {
-		in, placed := together(rows[i].Size, things)
+		// The papers get larger from the top down: what one takes the next takes too.
+		if above := i + 1; len(in) < len(things) || rows[i].Width < rows[above].Width || rows[i].Height < rows[above].Height {
+			in, placed = m.together(rows[i].Size, things, itemSteps/len(rows))
+		}
 		rung := ItemRung{m.job.Parts[places[i]].Name, m.by(rows[i].Width, rows[i].Height), namesOf(things, in), len(in) == len(things)}
 		p.Rungs = append(p.Rungs, rung)
 		if len(in) > most {
@@ -78,45 +88,69 @@ type laid struct {
 }
 
 // together returns the most things that lie side by side on a paper, upright,
-// with the clear space round each; of as many, those that fill more of it.
-func together(paper card.Size, things []Item) (in []int, placed []laid) {
+// with the clear space round each; of as many, those that fill more of it. It
+// looks as long as the steps last, at the most things first.
+func (m maker) together(paper card.Size, things []Item, steps int) (in []int, placed []laid) {
 	room := cutting.Sheet{Width: paper.Width - itemClear, Height: paper.Height - itemClear}
 	if room.Width <= 0 || room.Height <= 0 {
 		return nil, nil
 	}
-	best := 0.0
-	for set := 1; set < 1<<len(things); set++ {
-		o := cutting.Order{Sheet: room}
-		var members []int
-		area := 0.0
+	until := m.effort.used + m.effort.share(steps)
+	for _, set := range itemSets(room, things) {
+		if set.order.Bound() > 1 {
+			continue
+		}
+		if m.effort.used >= until {
+			break
+		}
+		// Eight things at most: this looks at every order that matters.
+		const steps, least = 20_000, 2000
+		before := m.effort.used
+		plan := m.effort.cut(set.order, min(steps, until-before), nil)
+		m.effort.used = max(m.effort.used, before+least)
+		if plan.Sheets != 1 || len(plan.Unfit) > 0 {
+			continue
+		}
+		for _, q := range plan.Layouts[0].Pieces {
+			t := things[set.members[q.Piece]]
+			t.Width = q.Width - itemClear
+			placed = append(placed, laid{t, q.X + itemClear, q.Y + itemClear})
+		}
+		return set.members, placed
+	}
+	return nil, nil
+}
+
+// itemSet is some of the things, as pieces with the clear space round each.
+type itemSet struct {
+	members []int
+	order   cutting.Order
+	area    float64
+}
+
+// itemSets are all sets of things: those of most things first, and of as many
+// those that fill more of a paper.
+func itemSets(room cutting.Sheet, things []Item) (list []itemSet) {
+	for bits := 1; bits < 1<<len(things); bits++ {
+		s := itemSet{order: cutting.Order{Sheet: room}}
 		for i, t := range things {
-			if set>>i&1 == 0 {
+			if bits>>i&1 == 0 {
 				continue
 			}
-			members = append(members, i)
+			s.members = append(s.members, i)
 			w := t.Width + itemClear
 			if t.Width == 0 {
 				w = room.Width // right across
 			}
-			area += w.Millimetres() * t.Height.Millimetres()
-			o.Pieces = append(o.Pieces, cutting.Piece{Width: w, Height: t.Height + itemClear, Count: 1})
+			s.area += w.Millimetres() * t.Height.Millimetres()
+			s.order.Pieces = append(s.order.Pieces, cutting.Piece{Width: w, Height: t.Height + itemClear, Count: 1})
 		}
-		if len(members) < len(in) || len(members) == len(in) && area <= best || o.Bound() > 1 {
-			continue
-		}
-		const steps = 20_000 // eight things at most: this looks at every order that matters
-		plan := cutting.Search(context.Background(), o, steps, nil)
-		if plan.Sheets != 1 || len(plan.Unfit) > 0 {
-			continue
-		}
-		in, best, placed = members, area, nil
-		for _, q := range plan.Layouts[0].Pieces {
-			t := things[members[q.Piece]]
-			t.Width = q.Width - itemClear
-			placed = append(placed, laid{t, q.X + itemClear, q.Y + itemClear})
-		}
+		list = append(list, s)
 	}
-	return in, placed
+	slices.SortStableFunc(list, func(a, b itemSet) int {
+		return cmp.Or(cmp.Compare(len(b.members), len(a.members)), cmp.Compare(b.area, a.area))
+	})
+	return list
 }
 
 // onFace moves what was laid in a paper's corner to the paper's middle.

@@ -84,23 +84,15 @@ type SheetChoice struct {
 	Chosen bool   `json:"chosen"`
 }
 
-// quickSteps is what all searches of one plan may use together, so that a plan
-// answers while one types.
-const quickSteps = 400_000
-
 func (m maker) paper(made candidate) PaperPlan {
 	p := PaperPlan{Notes: []Note{}, Stocks: []StockPlan{}, Tone: Fine}
-	orders := m.orders(made)
-	searches := 0
-	for _, o := range orders {
-		searches += len(m.sheetsFor(o.stock))
-	}
-	for _, o := range orders {
-		p.Stocks = append(p.Stocks, m.stockPlan(context.Background(), o, quickSteps/max(1, searches), nil))
-	}
 	p.Folds = m.foldSheets()
-	m.paperSentence(&p)
 	p.Have = m.have()
+	for i, orders := 0, m.orders(made); i < len(orders); i++ {
+		// What is left is shared out evenly among the papers that are still to be cut.
+		p.Stocks = append(p.Stocks, m.stockPlan(orders[i], m.effort.left()/(len(orders)-i)))
+	}
+	m.paperSentence(&p)
 	return p
 }
 
@@ -137,17 +129,18 @@ func (t tried) over(u tried) bool {
 	return t.area() < u.area()
 }
 
-func (m maker) try(ctx context.Context, o stockOrder, sheet paper.Sheet, steps int, tell func(cutting.Progress)) tried {
+func (m maker) try(o stockOrder, sheet paper.Sheet, steps int, tell func(cutting.Progress)) tried {
 	as, turned, notes := m.lies(o, sheet)
 	t := tried{sheet: sheet, notes: notes}
 	t.order, t.swapped = o.cuttingOrder(sheet, m.shop.Tools.TrimmerLength, as, turned)
-	t.plan = cutting.Search(ctx, t.order, steps, tell)
+	t.plan = m.effort.cut(t.order, steps, tell)
 	return t
 }
 
-// stockPlan plans one stock on every sheet it may be cut from and takes the one
-// chosen, else the one that takes the least paper.
-func (m maker) stockPlan(ctx context.Context, o stockOrder, steps int, tell func(cutting.Progress)) StockPlan {
+// stockPlan plans one stock on every sheet it may be cut from with a quick look,
+// takes the one chosen, else the one that takes the least paper, and searches that
+// one with all the steps that are left.
+func (m maker) stockPlan(o stockOrder, steps int) StockPlan {
 	sheets := m.sheetsFor(o.stock)
 	p := StockPlan{ID: o.stock.ID, Name: o.stock.Name, Pieces: []PieceLine{}, Layouts: []LayoutPlan{}, Steps: []StepPlan{}, Choices: []SheetChoice{}, Notes: []Note{}}
 	for _, q := range o.pieces {
@@ -161,9 +154,9 @@ func (m maker) stockPlan(ctx context.Context, o stockOrder, steps int, tell func
 		return p
 	}
 	all := make([]tried, len(sheets))
-	best := 0
+	best, until := 0, m.effort.used+steps
 	for i, s := range sheets {
-		all[i] = m.try(ctx, o, s, steps, tell)
+		all[i] = m.try(o, s, min(trySteps, steps/2/len(sheets)), nil)
 		if i > 0 && all[i].over(all[best]) {
 			best = i
 		}
@@ -172,6 +165,9 @@ func (m maker) stockPlan(ctx context.Context, o stockOrder, steps int, tell func
 		if s.ID == m.job.Paper.Sheets[o.stock.ID] {
 			best = i
 		}
+	}
+	if t := m.try(o, all[best].sheet, max(0, until-m.effort.used), nil); !all[best].over(t) {
+		all[best] = t
 	}
 	for i, t := range all {
 		p.Choices = append(p.Choices, SheetChoice{t.sheet.ID, t.sheet.Name, m.choiceWords(o, t), i == best})
@@ -197,7 +193,7 @@ func (m maker) takeTried(p *StockPlan, o stockOrder, t tried) {
 	for _, i := range t.plan.Unfit {
 		p.Notes = append(p.Notes, Note{Trouble, m.unfitWords(o, t, i)})
 	}
-	words := cutWords{m: m, o: o, t: t}
+	words := cutWords{m: m, o: o, t: t, made: map[[2]measure.Length]string{}}
 	p.Layouts, p.Steps = words.layouts(), words.steps()
 	p.Notes = append(p.Notes, m.grainNotes(o, t)...)
 	take := fmt.Sprintf("%s of %s", plural(p.Sheets, "sheet"), t.sheet.Name)
@@ -208,9 +204,21 @@ func (m maker) takeTried(p *StockPlan, o stockOrder, t tried) {
 		take += fmt.Sprintf(" of your %d", have)
 	}
 	p.Text = fmt.Sprintf("%s, %s of the guide", take, plural(p.Settings, "setting"))
-	if !p.Proven {
-		p.Text += fmt.Sprintf("; no plan can take fewer than %d", t.plan.Bound)
+	if p.Sheets > 1 {
+		p.Text += "; " + fewerWords(t.plan)
 	}
+}
+
+// fewerWords says whether fewer sheets are impossible, and why, or only not
+// found.
+func fewerWords(c cutting.Plan) string {
+	switch {
+	case c.Proven() && c.ByCount:
+		return "fewer cannot do: a sheet holds no more of these pieces"
+	case c.Proven():
+		return "fewer cannot do: the pieces fill more than " + plural(c.Sheets-1, "sheet")
+	}
+	return fmt.Sprintf("fewer were not found, but %d may do", c.Bound)
 }
 
 // unfitWords says why a sheet does not give a piece and what would help.
@@ -291,11 +299,12 @@ func (m maker) paperSentence(p *PaperPlan) {
 // that stock, or the stock from no such sheet.
 func CutStock(ctx context.Context, job Job, shop Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
 	m := newMaker(job, shop)
+	m.effort = newEffort(ctx, steps+planSteps)
 	for _, o := range m.orders(m.chosen()) {
 		if s, ok := shop.sheet(sheet); ok && o.stock.ID == stock && slices.Contains(m.sheetsFor(o.stock), s) {
 			// The other sheets keep the plans that a quick look gives.
-			p := m.stockPlan(ctx, o, quickSteps/len(m.sheetsFor(o.stock)), nil)
-			t := m.try(ctx, o, s, steps, tell)
+			p := m.stockPlan(o, planSteps/2)
+			t := m.try(o, s, steps, tell)
 			p.Notes, p.Layouts, p.Steps = p.Notes[:len(o.saved)], nil, nil
 			for i, c := range p.Choices {
 				if p.Choices[i].Chosen = c.ID == sheet; c.ID == sheet {

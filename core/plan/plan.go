@@ -1,10 +1,12 @@
 package plan
 
 import (
+	"context"
 	"fmt"
 	"slices"
 	"strings"
 
+	"yellowparcel/core/blank"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 )
@@ -48,6 +50,9 @@ type Note struct {
 	Text string `json:"text"`
 }
 
+// gathered is all notes of some lists in one, which is never null.
+func gathered(lists ...[]Note) []Note { return append([]Note{}, slices.Concat(lists...)...) }
+
 // TicketLine is one of the numbers that flow on from station to station.
 type TicketLine struct {
 	ID      string `json:"id"`
@@ -83,6 +88,10 @@ type maker struct {
 	pieces []int
 	// rise is the greatest rise within an inch.
 	rise measure.Length
+	// sizeOnly is set where of an envelope nothing but its sheet matters.
+	sizeOnly bool
+	// effort is what the searches of this plan share.
+	effort *effort
 }
 
 func (m maker) shown(l measure.Length) Shown { return Shown{l, m.style.Show(l)} }
@@ -107,20 +116,50 @@ func (m maker) by(w, h measure.Length) string {
 // Make works out the plan. The job must pass Job.Check and the shop
 // Shop.Check; what a maker types goes through Apply, which sees to it.
 func Make(job Job, shop Shop) Plan {
+	p, _ := MakeFor(context.Background(), job, shop) // nobody leaves
+	return p
+}
+
+// MakeFor is Make for somebody who may leave before it is done: then it stops, and
+// returns the context's error.
+func MakeFor(ctx context.Context, job Job, shop Shop) (Plan, error) {
+	return makeWith(newEffort(ctx, planSteps), job, shop)
+}
+
+func makeWith(e *effort, job Job, shop Shop) (Plan, error) {
 	m := newMaker(job, shop)
-	p := Plan{Unit: shop.Unit, Fields: m.fields(), Start: m.start(), Card: m.card(), Layers: m.layers()}
-	diamond, made := m.diamond()
-	all := m.candidates(made)
-	chosen := m.choose(all)
-	p.Envelope = m.envelope(diamond, chosen, all)
-	p.Post = m.post(m.closed(chosen), chosen, all)
-	p.Paper = m.paper(chosen)
-	p.Recipe = m.recipe()
+	m.effort = e
+	p := Plan{Unit: shop.Unit, Fields: m.fields()}
+	var (
+		diamond blank.Diamond
+		chosen  candidate
+		all     []candidate
+	)
+	for _, station := range []func(){
+		func() { p.Start = m.start() },
+		func() { p.Card = m.card() },
+		func() { p.Layers = m.layers() },
+		func() {
+			var made blank.Made
+			diamond, made = m.diamond()
+			all = m.candidates(made)
+			chosen = m.choose(all)
+		},
+		func() { p.Envelope = m.envelope(diamond, chosen, all) },
+		func() { p.Post = m.post(m.closed(chosen), chosen, all) },
+		func() { p.Recipe = m.recipe() },
+		func() { p.Paper = m.paper(chosen) },
+	} {
+		if e.unwanted() {
+			return Plan{}, e.ctx.Err()
+		}
+		station()
+	}
 	p.Ticket = m.ticket(p, chosen)
 	for _, notes := range [][]Note{p.Card.Notes, p.Layers.Notes, p.Envelope.Blank.Notes, p.Post.Notes} {
 		worstFirst(notes)
 	}
-	return p
+	return p, e.ctx.Err()
 }
 
 // worstFirst puts what keeps a maker from going on before what is good to know.

@@ -133,7 +133,7 @@ func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
 	m.verdict(&p, v, e, piece)
 	p.Notes = append(p.Notes, m.bookNotes(book)...)
 	_, grams := m.weights(e)
-	p.Notes = append(append(m.stale(e.thickness, grams), m.pieceNotes(c)...), p.Notes...)
+	p.Notes = gathered(m.stale(e.thickness, grams), m.pieceNotes(c), p.Notes)
 	p.Postage = m.postage(v, piece)
 	p.Remedies = m.remedyPlans(c, all, v)
 	p.Gauge = m.gaugePlan(book, e)

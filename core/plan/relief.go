@@ -1,6 +1,7 @@
 package plan
 
 import (
+	"context"
 	"fmt"
 
 	"yellowparcel/core/card"
@@ -12,7 +13,7 @@ import (
 func newMaker(job Job, shop Shop) maker {
 	r := job.relief(shop)
 	rise, _ := r.Lump(lumpWithin)
-	return maker{job: job, shop: shop, style: shop.Style(), thick: job.thickness(r), relief: r, pieces: job.pieces(), rise: nm(rise)}
+	return maker{job: job, shop: shop, style: shop.Style(), thick: job.thickness(r), relief: r, pieces: job.pieces(), rise: nm(rise), effort: newEffort(context.Background(), planSteps)}
 }
 
 // lumpWithin is the inch, in millimetres, within which a rise counts as a lump.

@@ -9,7 +9,7 @@ import (
 )
 
 // whatWould says what would bring a blank onto a sheet that there is.
-func (m maker) whatWould(c candidate) []Note {
+func (m maker) whatWould(c candidate, all []candidate) []Note {
 	if c.found || c.id == CutDown {
 		return nil
 	}
@@ -18,7 +18,7 @@ func (m maker) whatWould(c candidate) []Note {
 		n := m
 		n.job = m.job.clone()
 		change(&n)
-		if n.again(c.id).found {
+		if n.foundFor(c.id) {
 			ways = append(ways, text)
 		}
 	}
@@ -30,8 +30,7 @@ func (m maker) whatWould(c candidate) []Note {
 			n.job.Envelope.Ease, n.job.Envelope.Seam = measure.Inch/8, a.Width
 		})
 	}
-	_, e := m.diamond()
-	for _, k := range m.candidates(e) {
+	for _, k := range all {
 		if k.id != c.id && k.id != CutDown && k.ok && k.found && k.made.Depth == c.made.Depth {
 			ways = append(ways, "a "+lower(constructionNames[k.id]))
 		}
@@ -60,6 +59,12 @@ func (m maker) again(id Construction) candidate {
 	return m.candidate(id, diamond)
 }
 
+// foundFor reports whether a sheet gives the blank of a construction.
+func (m maker) foundFor(id Construction) bool {
+	m.sizeOnly = true
+	return m.again(id).found
+}
+
 // largestServed is the largest card of this shape that the sheets serve in a
 // construction, to the tick of its longer side.
 func (m maker) largestServed(id Construction) (size cardSize, ok bool) {
@@ -70,7 +75,7 @@ func (m maker) largestServed(id Construction) (size cardSize, ok bool) {
 		n := m
 		n.job = m.job.clone()
 		n.job.Card.Width, n.job.Card.Height = m.scaled(middle*m.style.Tick, long)
-		if min(n.job.Card.Width, n.job.Card.Height) >= leastCard && n.again(id).found {
+		if min(n.job.Card.Width, n.job.Card.Height) >= leastCard && n.foundFor(id) {
 			low = middle
 		} else {
 			high = middle

@@ -1,0 +1,176 @@
+//go:build !race
+
+package plan_test
+
+// Thousands of plans take minutes under the race detector, and find nothing there
+// that a few do not: these tests run without it.
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"math"
+	"math/rand/v2"
+	"os"
+	"reflect"
+	"slices"
+	"strconv"
+	"strings"
+	"testing"
+	"time"
+
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+)
+
+// over is what a plan may use beyond its steps: a search looks at its count now
+// and then, and plain packing is never given up.
+const over = plan.PlanSteps / 2
+
+// whole fails when a value holds a number that is none, or a list that is null.
+func whole(v reflect.Value, path string) error {
+	switch v.Kind() {
+	case reflect.Float64:
+		if f := v.Float(); math.IsNaN(f) || math.IsInf(f, 0) {
+			return fmt.Errorf("%s is %v", path, f)
+		}
+	case reflect.Slice:
+		if v.IsNil() {
+			return fmt.Errorf("%s is null", path)
+		}
+		for i := range v.Len() {
+			if err := whole(v.Index(i), fmt.Sprintf("%s[%d]", path, i)); err != nil {
+				return err
+			}
+		}
+	case reflect.Map:
+		for _, k := range v.MapKeys() {
+			if err := whole(v.MapIndex(k), path+"."+k.String()); err != nil {
+				return err
+			}
+		}
+	case reflect.Pointer:
+		if !v.IsNil() {
+			return whole(v.Elem(), path)
+		}
+	case reflect.Struct:
+		for i := range v.NumField() {
+			f := v.Type().Field(i)
+			name, more, _ := strings.Cut(f.Tag.Get("json"), ",")
+			if !f.IsExported() || name == "-" || strings.HasPrefix(more, "omit") && v.Field(i).IsZero() {
+				continue
+			}
+			if err := whole(v.Field(i), path+"."+f.Name); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
+}
+
+// trial plans one wild job; it reports whether the check lets it through.
+func trial(t *testing.T, seed, i uint64) (steps int, took time.Duration, passes bool) {
+	t.Helper()
+	r := rand.New(rand.NewPCG(seed, i))
+	shop := wildShop(r)
+	j := wildJob(r, shop)
+	text := func() string { raw, _ := json.Marshal(j); return string(raw) }
+	defer func() {
+		if v := recover(); v != nil {
+			t.Errorf("job %d: %v: %s", i, v, text())
+		}
+	}()
+	if len(j.Check(shop)) > 0 {
+		return 0, 0, false
+	}
+	began := time.Now()
+	p, used := plan.MakeCounted(j, shop)
+	took = time.Since(began)
+	if err := whole(reflect.ValueOf(p), "plan"); err != nil {
+		t.Errorf("job %d: %v: %s", i, err, text())
+	}
+	if used > plan.PlanSteps+over {
+		t.Errorf("job %d uses %d steps of %d: %s", i, used, plan.PlanSteps, text())
+	}
+	return used, took, true
+}
+
+// Whatever passes the check is planned within a bound, without a panic, and
+// holds no number that is none and no list that is null.
+func TestEveryPlanIsBoundedAndWhole(t *testing.T) {
+	passed, most := 0, 0
+	for i := uint64(0); passed < 2000; i++ {
+		used, _, ok := trial(t, 10, i)
+		if ok {
+			passed, most = passed+1, max(most, used)
+		}
+	}
+	if most < plan.PlanSteps/2 {
+		t.Errorf("the most steps used are %d of %d, which proves little", most, plan.PlanSteps)
+	}
+}
+
+// TestSoakPlans plans as many wild jobs as SOAK says and prints the slowest.
+func TestSoakPlans(t *testing.T) {
+	n, _ := strconv.Atoi(os.Getenv("SOAK"))
+	if n == 0 {
+		t.Skip("SOAK is not set: make soak sets it")
+	}
+	type slow struct {
+		took time.Duration
+		i    uint64
+	}
+	var all []slow
+	for i := uint64(0); len(all) < n; i++ {
+		if _, took, ok := trial(t, 11, i); ok {
+			all = append(all, slow{took, i})
+		}
+	}
+	slices.SortFunc(all, func(a, b slow) int { return int(b.took - a.took) })
+	for i := range all[:min(10, n)] {
+		// What else the machine does is no fault of the plan: the least of three counts.
+		for range 2 {
+			_, again, _ := trial(t, 11, all[i].i)
+			all[i].took = min(all[i].took, again)
+		}
+	}
+	slices.SortFunc(all, func(a, b slow) int { return int(b.took - a.took) })
+	fmt.Printf("%d plans: the slowest %v (job %d), 1 of 100 over %v, the median %v\n", n, all[0].took, all[0].i, all[n/100].took, all[n/2].took)
+	if all[0].took > 150*time.Millisecond {
+		t.Errorf("job %d takes %v", all[0].i, all[0].took)
+	}
+}
+
+// A border that leaves an eighth of a millimetre of a layer took a minute.
+func TestHairOfALayer(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	for _, border := range []measure.Length{68_200_000, 68_262_499, 68_000_000, 67_000_000} {
+		j.Parts[1].Border = border
+		if list := j.Check(shop); len(list) > 0 {
+			t.Fatal(list)
+		}
+		began := time.Now()
+		p, used := plan.MakeCounted(j, shop)
+		if took := time.Since(began); took > time.Second || used > plan.PlanSteps+over {
+			t.Errorf("a border of %v takes %v, %d steps", border, took, used)
+		}
+		if left := j.Card.Width - 2*border; left < measure.Millimetre && !strings.Contains(p.Layers.Notes[0].Text, "leaves nothing of it") {
+			t.Errorf("a border of %v leaves %v, and is told of as %v", border, left, p.Layers.Notes)
+		}
+	}
+}
+
+// Who leaves is not worked for any longer.
+func TestNobodyWaits(t *testing.T) {
+	ctx, cancel := context.WithCancel(context.Background())
+	cancel()
+	began := time.Now()
+	if _, err := plan.MakeFor(ctx, demo.Jobs()[0], demo.Shop()); !errors.Is(err, context.Canceled) {
+		t.Errorf("a plan that nobody waits for ends with %v", err)
+	}
+	if took := time.Since(began); took > 50*time.Millisecond {
+		t.Errorf("it takes %v", took)
+	}
+}

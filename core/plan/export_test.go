@@ -1,0 +1,13 @@
+package plan
+
+import "context"
+
+// PlanSteps is what all searches of one plan may use together.
+const PlanSteps = planSteps
+
+// MakeCounted is Make with the steps that its searches used.
+func MakeCounted(job Job, shop Shop) (p Plan, used int) {
+	e := newEffort(context.Background(), planSteps)
+	p, _ = makeWith(e, job, shop)
+	return p, e.used
+}

@@ -1,0 +1,107 @@
+package plan_test
+
+import (
+	"encoding/json"
+	"maps"
+	"math/rand/v2"
+	"slices"
+	"strings"
+
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+)
+
+// extremes are lengths and counts at and past the edges of what anybody types.
+var extremes = []float64{
+	0, 1, -1, 2, 3, 7, 60, 999, 10_000, 99_999, 500_000, 1_000_000, 1_587_500, 3_175_000, 25_400_000, 68_200_000, 68_262_499, 76_999_000,
+	203_200_000, 305_000_000, 999_999_999, 1_000_000_000, 5_000_000_000, -25_400_000, 1e15, -1e15,
+}
+
+// wildJob is a job of which some numbers and words are at the edges of what can
+// be typed, or past them. It need not pass Check.
+func wildJob(r *rand.Rand, shop plan.Shop) plan.Job {
+	j := anyJob(r, shop)
+	raw, err := json.Marshal(j)
+	if err != nil {
+		return j
+	}
+	var tree any
+	if json.Unmarshal(raw, &tree) != nil {
+		return j
+	}
+	for range 1 + r.IntN(2) {
+		tree = spoil(r, tree)
+	}
+	raw, _ = json.Marshal(tree)
+	var spoilt plan.Job
+	if json.Unmarshal(raw, &spoilt) != nil {
+		return j // a fraction where a whole number stands
+	}
+	return spoilt
+}
+
+// spoil changes one leaf of a tree of JSON, or empties a list.
+func spoil(r *rand.Rand, tree any) any {
+	switch v := tree.(type) {
+	case map[string]any:
+		if key := anyKey(r, v); key != "" {
+			v[key] = spoil(r, v[key])
+		}
+		return v
+	case []any:
+		switch {
+		case len(v) == 0 || r.IntN(30) == 0:
+			return []any{}
+		case r.IntN(30) == 0:
+			for range r.IntN(40) {
+				v = append(v, v[len(v)-1])
+			}
+			return v
+		}
+		at := r.IntN(len(v))
+		v[at] = spoil(r, v[at])
+		return v
+	case float64:
+		return pick(r, extremes...)
+	case string:
+		return pick(r, v, v, "", "x", strings.Repeat("long ", 7))
+	case bool:
+		return !v
+	}
+	return tree
+}
+
+// anyKey draws a key; maps have no order of their own, so they are given one.
+func anyKey(r *rand.Rand, m map[string]any) string {
+	keys := slices.Sorted(maps.Keys(m))
+	if len(keys) == 0 {
+		return ""
+	}
+	return keys[r.IntN(len(keys))]
+}
+
+// wildShop is a shop at the edges of what its check lets through.
+func wildShop(r *rand.Rand) plan.Shop {
+	s := anyShop(r)
+	for range r.IntN(3) {
+		switch r.IntN(6) {
+		case 0:
+			at := r.IntN(len(s.Sheets))
+			s.Sheets[at].Width, s.Sheets[at].Height = measure.Length(pick(r, extremes...)), measure.Length(pick(r, extremes...))
+		case 1:
+			s.Tools.TrimmerLength = measure.Length(pick(r, extremes...))
+		case 2:
+			s.Stocks[r.IntN(len(s.Stocks))].Caliper = measure.Length(pick(r, extremes...))
+		case 3:
+			s.Tools.Groove, s.Tools.NotchDepth = measure.Length(pick(r, extremes...)), measure.Length(pick(r, extremes...))
+		case 4:
+			s.Stocks[r.IntN(len(s.Stocks))].GSM = pick(r, extremes...)
+		case 5:
+			s.Adhesives[r.IntN(len(s.Adhesives))].Width = measure.Length(pick(r, extremes...))
+		}
+	}
+	if len(s.Check()) > 0 {
+		return anyShop(r)
+	}
+	return s
+}
