@@ -138,9 +138,9 @@ func TestSavesCarryVersions(t *testing.T) {
 	if now := s.first(); now.Job.Name != "Mine" {
 		t.Errorf("the job is now %q", now.Job.Name)
 	}
-	mine.Envelope.Stock = "tin"
-	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{saved.Version, mine}, &p); status != 422 || p.Errors[0].Location != "body.job.envelope.stock" {
-		t.Errorf("a job of tin: %d %+v", status, p)
+	mine.Card.Fold = "fan"
+	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{saved.Version, mine}, &p); status != 422 || p.Errors[0].Location != "body.job.card.fold" {
+		t.Errorf("a job folded like a fan: %d %+v", status, p)
 	}
 	var shop ShopBody
 	s.ask("GET", "/api/shop", nil, &shop)

@@ -10,7 +10,6 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
-	"math"
 	"math/rand/v2"
 	"os"
 	"reflect"
@@ -28,47 +27,6 @@ import (
 // over is what a plan may use beyond its steps: a search looks at its count now
 // and then, and plain packing is never given up.
 const over = plan.PlanSteps / 2
-
-// whole fails when a value holds a number that is none, or a list that is null.
-func whole(v reflect.Value, path string) error {
-	switch v.Kind() {
-	case reflect.Float64:
-		if f := v.Float(); math.IsNaN(f) || math.IsInf(f, 0) {
-			return fmt.Errorf("%s is %v", path, f)
-		}
-	case reflect.Slice:
-		if v.IsNil() {
-			return fmt.Errorf("%s is null", path)
-		}
-		for i := range v.Len() {
-			if err := whole(v.Index(i), fmt.Sprintf("%s[%d]", path, i)); err != nil {
-				return err
-			}
-		}
-	case reflect.Map:
-		for _, k := range v.MapKeys() {
-			if err := whole(v.MapIndex(k), path+"."+k.String()); err != nil {
-				return err
-			}
-		}
-	case reflect.Pointer:
-		if !v.IsNil() {
-			return whole(v.Elem(), path)
-		}
-	case reflect.Struct:
-		for i := range v.NumField() {
-			f := v.Type().Field(i)
-			name, more, _ := strings.Cut(f.Tag.Get("json"), ",")
-			if !f.IsExported() || name == "-" || strings.HasPrefix(more, "omit") && v.Field(i).IsZero() {
-				continue
-			}
-			if err := whole(v.Field(i), path+"."+f.Name); err != nil {
-				return err
-			}
-		}
-	}
-	return nil
-}
 
 // trial plans one wild job; it reports whether the check lets it through.
 func trial(t *testing.T, seed, i uint64) (steps int, took time.Duration, passes bool) {

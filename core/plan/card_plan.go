@@ -162,7 +162,7 @@ func (m maker) card() CardPlan {
 		Width: m.shown(j.Card.Width), Height: m.shown(j.Card.Height),
 		Thickness: Shown{m.thick.Used, m.fine().Show(m.thick.Used)}, Predicted: Shown{m.thick.Predicted, m.fine().Show(m.thick.Predicted)},
 		PredictedExact: m.exact(m.thick.Predicted), Measured: m.thick.Measured,
-		Notes: []Note{},
+		Notes: []Note{}, Sheets: []SheetPlan{},
 	}
 	c.Parts = m.parts()
 	c.Room = m.roomPlan()

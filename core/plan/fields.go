@@ -217,6 +217,9 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 	case "start.school":
 		return applySchool(job, shop, e)
 	}
+	if changed, ok, err := applyReference(job, shop, e); ok {
+		return changed, err
+	}
 	if i, ok := readyField(job, e.Path); ok {
 		job = job.clone()
 		job.Parts[i].Ready, err = wholeNumber(job.Parts[i].Ready, e, "ready-cut pieces", 0, mostCount)

@@ -11,7 +11,9 @@ import (
 	"yellowparcel/core/paper"
 )
 
-// Check refuses a job that no plan can be made of, naming each field.
+// Check refuses a job that no plan can be made of, naming each field. What the job
+// goes by and the shop has no longer is no reason: the plan says it, and what
+// would take its place.
 func (j Job) Check(shop Shop) []Problem {
 	list := j.checkCounts()
 	if len(list) > 0 {
@@ -65,9 +67,6 @@ func (j Job) Check(shop Shop) []Problem {
 	if f := j.Envelope.FlapShape; f != "" && !slices.Contains(blank.FlapShapes(), f) {
 		add("envelope.flapShape", refuse("The flap “%s” is not known: choose square, pointed, blunt or round.", clip(string(f))))
 	}
-	if _, ok := shop.stock(j.Envelope.Liner); !ok && j.Envelope.Liner != "" {
-		add("envelope.liner", refuse("The liner's paper “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Liner)))
-	}
 	if !slices.Contains(blank.Schools(), j.Envelope.School) {
 		add("envelope.school", refuse("The school “%s” is not known: choose exact, diagonal or notch.", clip(string(j.Envelope.School))))
 	}
@@ -82,15 +81,6 @@ func (j Job) Check(shop Shop) []Problem {
 	if r := j.Card.Room; r != "" && r != AsBlock && r != AsHeap {
 		add("card.room", refuse("“%s” is no way to count thickness: choose block or heap.", clip(string(r))))
 	}
-	if _, ok := shop.sheet(j.Paper.Have); j.Paper.Have != "" && !ok {
-		add("paper.have", refuse("The sheet “%s” is not on the shelf: choose one that is.", clip(j.Paper.Have)))
-	}
-	if _, ok := shop.stock(j.Envelope.Stock); !ok {
-		add("envelope.stock", refuse("The envelope's paper “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Stock)))
-	}
-	if _, ok := shop.adhesive(j.Envelope.Adhesive); !ok {
-		add("envelope.adhesive", refuse("The adhesive “%s” is not on the shelf: choose one that is.", clip(j.Envelope.Adhesive)))
-	}
 	if _, ok := paper.ClosureByID(j.Post.Closure); !ok {
 		add("post.closure", refuse("There is no closure “%s”: choose one of the list.", clip(j.Post.Closure)))
 	}
@@ -102,10 +92,7 @@ func (j Job) Check(shop Shop) []Problem {
 	if g := j.Post.Measured; !(g.Grams >= 0 && g.Grams <= mostGrams && g.Load >= 0 && g.Load <= mostGrams) {
 		add("post.grams", refuse("What was weighed lies out of all bounds: type from 0 to 5 kg."))
 	}
-	if _, ok := shop.rulebook(j.Post.Destination); !ok && j.Post.Destination != ByHand {
-		add("post.destination", refuse("There is no rulebook “%s”: choose another destination.", clip(j.Post.Destination)))
-	}
-	return append(append(list, j.checkStart(shop)...), j.checkParts(shop)...)
+	return append(list, j.checkParts(shop)...)
 }
 
 func (j Job) checkParts(shop Shop) []Problem {
@@ -117,10 +104,6 @@ func (j Job) checkParts(shop Shop) []Problem {
 		}
 		if t := p.Thing; t != nil {
 			list = append(list, t.problems(path, p.Name, j, shop.Style())...)
-			continue
-		}
-		if _, ok := shop.stock(p.Stock); !ok {
-			list = append(list, Problem{Path: path + "stock", Message: fmt.Sprintf("The paper “%s” of part “%s” is not on the shelf: choose one that is.", clip(p.Stock), clip(p.Name))})
 		}
 	}
 	for i, p := range j.Parts {

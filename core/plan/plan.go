@@ -64,16 +64,18 @@ type TicketLine struct {
 
 // Plan is everything that follows from a job in a shop.
 type Plan struct {
-	Unit     measure.Unit `json:"unit" enum:"in,mm"`
-	Fields   Fields       `json:"fields"`
-	Ticket   []TicketLine `json:"ticket"`
-	Start    *StartPlan   `json:"start,omitempty"`
-	Card     CardPlan     `json:"card"`
-	Layers   LayersPlan   `json:"layers"`
-	Envelope EnvelopePlan `json:"envelope"`
-	Post     PostPlan     `json:"post"`
-	Paper    PaperPlan    `json:"paper"`
-	Recipe   *RecipePlan  `json:"recipe,omitempty"`
+	Unit measure.Unit `json:"unit" enum:"in,mm"`
+	// Missing is what the job goes by and the shop has no longer.
+	Missing  []MissingPlan `json:"missing"`
+	Fields   Fields        `json:"fields"`
+	Ticket   []TicketLine  `json:"ticket"`
+	Start    *StartPlan    `json:"start,omitempty"`
+	Card     CardPlan      `json:"card"`
+	Layers   LayersPlan    `json:"layers"`
+	Envelope EnvelopePlan  `json:"envelope"`
+	Post     PostPlan      `json:"post"`
+	Paper    PaperPlan     `json:"paper"`
+	Recipe   *RecipePlan   `json:"recipe,omitempty"`
 }
 
 // maker carries what every station of one plan needs.
@@ -90,6 +92,9 @@ type maker struct {
 	rise measure.Length
 	// sizeOnly is set where of an envelope nothing but its sheet matters.
 	sizeOnly bool
+	// missing is what the job goes by and the shop has no longer; a stand-in is in
+	// its place.
+	missing []MissingPlan
 	// effort is what the searches of this plan share.
 	effort *effort
 }
@@ -129,7 +134,7 @@ func MakeFor(ctx context.Context, job Job, shop Shop) (Plan, error) {
 func makeWith(e *effort, job Job, shop Shop) (Plan, error) {
 	m := newMaker(job, shop)
 	m.effort = e
-	p := Plan{Unit: shop.Unit, Fields: m.fields()}
+	p := Plan{Unit: shop.Unit, Missing: m.missing, Fields: m.fields()}
 	var (
 		diamond blank.Diamond
 		chosen  candidate

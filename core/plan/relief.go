@@ -11,9 +11,12 @@ import (
 
 // newMaker gathers what every station of a plan needs.
 func newMaker(job Job, shop Shop) maker {
+	job, missing := job.standIns(shop)
+	shop = shop.stocked()
+	job, _ = job.standIns(shop)
 	r := job.relief(shop)
 	rise, _ := r.Lump(lumpWithin)
-	return maker{job: job, shop: shop, style: shop.Style(), thick: job.thickness(r), relief: r, pieces: job.pieces(), rise: nm(rise), effort: newEffort(context.Background(), planSteps)}
+	return maker{job: job, shop: shop, style: shop.Style(), thick: job.thickness(r), relief: r, pieces: job.pieces(), rise: nm(rise), missing: missing, effort: newEffort(context.Background(), planSteps)}
 }
 
 // lumpWithin is the inch, in millimetres, within which a rise counts as a lump.
@@ -43,6 +46,7 @@ func (j Job) pieces() (list []int) {
 
 // relief lays the parts of the card on each other.
 func (j Job) relief(shop Shop) mail.Relief {
+	j, _ = j.standIns(shop)
 	stacked := j.stacked()
 	place := map[int]card.Layer{0: stacked[0]}
 	for i, at := range j.layerParts() {

@@ -53,6 +53,12 @@ func (c *shopCheck) known(seen map[string]bool, path, id string) {
 }
 
 func (c *shopCheck) shelf(s Shop) {
+	if len(s.Stocks) == 0 {
+		c.add("stocks", "The shelf holds no paper at all, and nothing can be made of none: enter one.")
+	}
+	if len(s.Adhesives) == 0 {
+		c.add("adhesives", "The shelf holds no adhesive, and no seam holds without one: enter one.")
+	}
 	seen := map[string]bool{}
 	for i, sh := range s.Sheets {
 		path := fmt.Sprintf("sheets.%d", i)

@@ -149,6 +149,7 @@ func applyFormat(job Job, shop Shop, e Edit) (Job, error) {
 	s := Start{Format: *e.Text, Width: job.Card.Width + startRoom, Height: job.Card.Height + startRoom}
 	if job.Start != nil {
 		s.Width, s.Height = job.Start.Width, job.Start.Height // as measured before
+		s.measureAs(job.Card)
 	}
 	if _, ok := s.format(shop); !ok {
 		return job, refuse("The envelope “%s” is not known: choose one of the list, or measure yours.", clip(s.Format))
@@ -175,15 +176,4 @@ func applySchool(job Job, shop Shop, e Edit) (Job, error) {
 		return job, thicknessFits(job, shop, shop.Style())
 	}
 	return job, refuse("“%s” is not a way to choose a card: choose one of the list.", clip(*e.Text))
-}
-
-// checkStart refuses an envelope that is not known.
-func (j Job) checkStart(shop Shop) []Problem {
-	if j.Start == nil {
-		return nil
-	}
-	if _, ok := j.Start.format(shop); !ok {
-		return []Problem{{Path: "start.format", Message: fmt.Sprintf("The envelope “%s” is not known: choose one of the list, or measure yours.", clip(j.Start.Format))}}
-	}
-	return nil
 }

@@ -67,8 +67,8 @@ func TestStartFromAnEnvelope(t *testing.T) {
 		t.Error("an unknown envelope is chosen")
 	}
 	j.Start.Format = "moon"
-	if problems := j.Check(shop); len(problems) != 1 || problems[0].Path != "start.format" {
-		t.Errorf("an unknown envelope: %v", problems)
+	if missing := plan.Make(j, shop).Missing; len(missing) != 1 || missing[0].Path != "start.format" {
+		t.Errorf("an unknown envelope: %v", missing)
 	}
 	if _, problems := plan.Apply(got, shop, []plan.Edit{{Path: "start.school", Text: text("luck")}}); len(problems) != 1 {
 		t.Error("an unknown school is applied")

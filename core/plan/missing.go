@@ -1,0 +1,215 @@
+package plan
+
+import (
+	"cmp"
+	"fmt"
+	"slices"
+
+	"yellowparcel/core/paper"
+)
+
+// MissingPlan is something that a job goes by and that the shop has no longer: a
+// paper, an adhesive, an envelope, a sheet or a rulebook. The job stays as it is;
+// it is planned with a stand-in until the maker chooses.
+type MissingPlan struct {
+	// Path is the field that names it: an edit of it with the ID of a choice takes
+	// that choice.
+	Path string `json:"path"`
+	Text string `json:"text"`
+	// Choices are what may take its place, the stand-in first.
+	Choices []Choice `json:"choices"`
+}
+
+// reference is a place in a job that names something of the shop by its ID.
+type reference struct {
+	path string
+	// at is where the ID stands.
+	at func(*Job) *string
+	// what says what is missing, without its ID: "the paper of “Card base”".
+	what string
+	// has reports whether the shop knows an ID; choices are what it has instead, the
+	// fittest first.
+	has     func(Shop, string) bool
+	choices func(Shop) []Choice
+	// without says what is done when the shop has nothing else, or nothing is best.
+	without string
+	// empty is set where no ID is an answer, too.
+	empty bool
+}
+
+// mostStandIns is how many are offered in place of what is missing.
+const mostStandIns = 5
+
+// The weights of paper that stand in are near, in gsm.
+const (
+	baseGSM     = 270
+	layerGSM    = 176
+	envelopeGSM = 105
+)
+
+// references are all places of a job that name something of the shop.
+func (j Job) references() (list []reference) {
+	for i, p := range j.Parts {
+		if p.Kind == ThingPart || p.Thing != nil {
+			continue
+		}
+		near := layerGSM
+		if p.Kind == BasePart {
+			near = baseGSM
+		}
+		list = append(list, reference{
+			path: fmt.Sprintf("parts.%d.stock", i), what: "the paper of “" + clip(p.Name) + "”",
+			at: func(j *Job) *string { return &j.Parts[i].Stock }, has: hasStock, choices: stocksNear(near),
+		})
+	}
+	hasSheet := func(s Shop, id string) bool { _, ok := s.sheet(id); return ok }
+	hasAdhesive := func(s Shop, id string) bool { _, ok := s.adhesive(id); return ok }
+	hasRules := func(s Shop, id string) bool { _, ok := s.rulebook(id); return ok || id == ByHand }
+	hasFormat := func(s Shop, id string) bool { _, ok := (Start{Format: id}).format(s); return ok }
+	list = append(
+		list,
+		reference{path: "envelope.stock", what: "the envelope's paper", at: func(j *Job) *string { return &j.Envelope.Stock }, has: hasStock, choices: stocksNear(envelopeGSM)},
+		reference{path: "envelope.liner", what: "the liner's paper", at: func(j *Job) *string { return &j.Envelope.Liner }, has: hasStock, choices: stocksNear(envelopeGSM), empty: true},
+		reference{path: "envelope.adhesive", what: "the adhesive", at: func(j *Job) *string { return &j.Envelope.Adhesive }, has: hasAdhesive, choices: func(s Shop) (list []Choice) {
+			for _, a := range s.Adhesives {
+				if !a.Off {
+					list = append(list, Choice{a.ID, a.Name})
+				}
+			}
+			return list
+		}},
+		reference{path: "envelope.cutFrom", what: "the envelope that is cut down", at: func(j *Job) *string { return &j.Envelope.CutFrom }, has: hasFormat, choices: formatChoices, empty: true, without: "the fittest one"},
+		reference{path: "post.destination", what: "the rulebook", at: func(j *Job) *string { return &j.Post.Destination }, has: hasRules, choices: func(s Shop) []Choice {
+			list := []Choice{{ByHand, "By hand"}} // nothing is promised of a post that nobody knows
+			for _, b := range s.rulebooks() {
+				list = append(list, Choice{b.ID, b.Region + ", " + b.Service})
+			}
+			return list
+		}},
+		reference{path: "paper.have", what: "the sheet that you came with", at: func(j *Job) *string { return &j.Paper.Have }, has: hasSheet, choices: func(s Shop) (list []Choice) {
+			for _, sh := range s.onShelf() {
+				list = append(list, Choice{sh.ID, sh.Name})
+			}
+			return list
+		}, empty: true, without: "no sheet"},
+	)
+	if j.Start != nil {
+		list = append(list, reference{path: "start.format", what: "the envelope that you came with", at: func(j *Job) *string { return &j.Start.Format }, has: hasFormat, choices: func(s Shop) []Choice {
+			return append([]Choice{{OwnEnvelope, "Measured with a ruler"}}, formatChoices(s)...)
+		}})
+	}
+	return list
+}
+
+func hasStock(s Shop, id string) bool { _, ok := s.stock(id); return ok }
+
+func formatChoices(s Shop) (list []Choice) {
+	for _, f := range s.formats() {
+		list = append(list, Choice{f.ID, f.Name})
+	}
+	return list
+}
+
+// stocksNear are the papers on the shelf, those of about a weight first.
+func stocksNear(gsm int) func(Shop) []Choice {
+	return func(s Shop) (list []Choice) {
+		var stocks []paper.Stock
+		for _, k := range s.Stocks {
+			if !k.Off {
+				stocks = append(stocks, k)
+			}
+		}
+		if len(stocks) == 0 {
+			stocks = s.Stocks // put away, but known
+		}
+		off := func(k paper.Stock) float64 { return max(k.GSM-float64(gsm), float64(gsm)-k.GSM) }
+		stocks = slices.Clone(stocks)
+		slices.SortStableFunc(stocks, func(a, b paper.Stock) int { return cmp.Compare(off(a), off(b)) })
+		for _, k := range stocks {
+			list = append(list, Choice{k.ID, k.Name})
+		}
+		return list
+	}
+}
+
+// standIns is the job with a stand-in for everything that the shop has no longer,
+// and what that is. Where all is there it is the same job.
+func (j Job) standIns(shop Shop) (Job, []MissingPlan) {
+	list := []MissingPlan{}
+	cloned := false
+	for _, r := range j.references() {
+		id := *r.at(&j)
+		if r.has(shop, id) || id == "" && r.empty {
+			continue
+		}
+		if !cloned {
+			j, cloned = j.clone(), true
+		}
+		choices := r.choices(shop)
+		m := MissingPlan{Path: r.path, Choices: choices[:min(len(choices), mostStandIns)]}
+		with := r.without
+		switch {
+		case r.empty:
+			*r.at(&j) = ""
+		case len(choices) > 0:
+			*r.at(&j), with = choices[0].ID, choices[0].Name
+		}
+		if r.path == "start.format" {
+			j.Start.measureAs(j.Card)
+		}
+		m.Text = fmt.Sprintf("%s, “%s”, is gone.", capital(r.what), clip(id))
+		if id == "" {
+			m.Text = fmt.Sprintf("%s is not chosen.", capital(r.what))
+		}
+		if with != "" {
+			m.Text += fmt.Sprintf(" Until you choose another, this plan goes by: %s.", lower(with))
+		} else {
+			m.Text += " There is nothing on the shelf to take its place: enter one there."
+		}
+		list = append(list, m)
+	}
+	return j, list
+}
+
+// stocked is the shop with papers and adhesives to stand in where it has none at
+// all.
+func (s Shop) stocked() Shop {
+	if len(s.Stocks) > 0 && len(s.Adhesives) > 0 {
+		return s
+	}
+	usual := DefaultShop()
+	if len(s.Stocks) == 0 {
+		s.Stocks = usual.Stocks
+	}
+	if len(s.Adhesives) == 0 {
+		s.Adhesives = usual.Adhesives
+	}
+	return s
+}
+
+// measureAs gives an envelope that nobody measured a size round the card.
+func (s *Start) measureAs(c Card) {
+	if min(s.Width, s.Height) < leastCard {
+		s.Width, s.Height = c.Width+startRoom, c.Height+startRoom
+	}
+}
+
+// applyReference chooses what a place of the job names.
+func applyReference(job Job, shop Shop, e Edit) (_ Job, known bool, err error) {
+	for _, r := range job.references() {
+		if r.path != e.Path || e.Path == "start.format" {
+			continue
+		}
+		id := ""
+		if e.Text != nil {
+			id = *e.Text
+		}
+		if !r.has(shop, id) && !(id == "" && r.empty) {
+			return job, true, refuse("“%s” is not there to be chosen: choose one of the list.", clip(id))
+		}
+		job = job.clone()
+		*r.at(&job) = id
+		return job, true, nil
+	}
+	return job, false, nil
+}
