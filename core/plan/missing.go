@@ -146,7 +146,7 @@ func (j Job) standIns(shop Shop) (Job, []MissingPlan) {
 			j, cloned = j.clone(), true
 		}
 		choices := r.choices(shop)
-		m := MissingPlan{Path: r.path, Choices: choices[:min(len(choices), mostStandIns)]}
+		m := MissingPlan{Path: r.path, Choices: append([]Choice{}, choices[:min(len(choices), mostStandIns)]...)}
 		with := r.without
 		switch {
 		case r.empty:
