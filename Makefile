@@ -6,9 +6,12 @@ SHELL := /bin/bash
 BIN   := bin/yellowparcel
 STAMP := .stamps
 UI    := $(shell find ui/src ui/public -type f 2>/dev/null) ui/index.html ui/vite.config.ts ui/tsconfig.json
-GO    := $(shell find cmd core demo format server store -name '*.go' -o -name '*.json' -o -name '*.sql' 2>/dev/null) go.mod go.sum
+# Every folder with Go in it, however new: what is not named here would not be built anew.
+GODIRS := $(sort $(patsubst ./%/,%,$(filter-out ./ui/ ./docs/ ./bin/,$(dir $(wildcard ./*/*.go ./*/*/*.go)))))
+ROOMS  := $(sort $(foreach d,$(GODIRS),$(firstword $(subst /, ,$(d)))))
+GO     := $(shell find $(filter-out e2e,$(ROOMS)) \( -name '*.go' -o -name '*.json' -o -name '*.sql' \) -not -name '*_test.go' 2>/dev/null) go.mod go.sum
 
-.PHONY: help demo run build test lint types unit e2e format pictures bench chromium tools clean
+.PHONY: help demo run build test soak look lint types unit e2e format pictures bench chromium tools rooms clean
 
 help: ## what each target does
 	@grep -hE '^[a-z-]+:.*##' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -40,7 +43,7 @@ test: lint unit e2e ## vet, linters, types, build, unit tests with the race dete
 	@echo "All of it holds."
 
 lint: $(STAMP)/npm $(STAMP)/ui
-	@test -z "$$(gofmt -l cmd core demo device e2e format server store)" || { echo "These files want gofmt:"; gofmt -l cmd core demo device e2e format server store; exit 1; }
+	@test -z "$$(gofmt -l $(ROOMS))" || { echo "These files want gofmt:"; gofmt -l $(ROOMS); exit 1; }
 	go vet ./...
 	go tool -modfile=tools/go.mod staticcheck ./...
 	cd ui && npm run --silent lint && npm run --silent check
@@ -61,7 +64,8 @@ types: $(STAMP)/npm ## make the front end's types anew from the server's documen
 
 unit: $(STAMP)/ui
 	@command -v gcc >/dev/null || { echo "gcc is missing; the race detector needs it: install gcc (Debian: apt-get install gcc libc6-dev)."; exit 1; }
-	CGO_ENABLED=1 go test -race ./cmd/... ./core/... ./demo/... ./device/... ./format/... ./server/... ./store/...
+	CGO_ENABLED=1 go test -race $(foreach r,$(filter-out e2e tools,$(ROOMS)),./$(r)/...)
+	go test -run 'Bounded|Hair|Nobody' ./core/plan
 
 chromium:
 	@if ! command -v chromium >/dev/null && [ -z "$$CHROMIUM" ]; then \
@@ -73,6 +77,16 @@ chromium:
 e2e: $(BIN) chromium
 	YELLOW_PARCEL=$(abspath $(BIN)) go test -count=1 ./e2e/...
 
+soak: $(BIN) chromium ## what takes longer: tens of thousands of plans, many orders of saving and leaving, long fuzzing
+	SOAK=50000 go test -count=1 -v -timeout 90m -run TestSoakPlans ./core/plan
+	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=200 go test -count=1 -v -timeout 60m -run 'TestNothingAcknowledgedIsLost' ./e2e
+	go test -run '^$$' -fuzz FuzzReadOutline -fuzztime 3m ./format
+	go test -run '^$$' -fuzz FuzzSearch -fuzztime 3m ./core/cutting
+
+look: $(BIN) chromium ## every station of every demo job on contact sheets, in look (not committed)
+	@mkdir -p look
+	YELLOW_PARCEL=$(abspath $(BIN)) LOOK=$(abspath look) go test -count=1 -v -timeout 30m -run TestLook ./e2e
+
 pictures: $(BIN) chromium ## take docs/screenshots anew from the demo data
 	YELLOW_PARCEL=$(abspath $(BIN)) PICTURES=$(abspath docs/screenshots) go test -count=1 -run TestPictures ./e2e
 
@@ -81,8 +95,11 @@ bench: $(BIN) chromium ## the figures of docs/performance.md
 	YELLOW_PARCEL=$(abspath $(BIN)) FIGURES=1 go test -count=1 -v -run TestFigures ./e2e
 
 format: $(STAMP)/npm ## format all code
-	gofmt -w cmd core demo device e2e format server store
+	gofmt -w $(ROOMS)
 	cd ui && npm run --silent format
+
+rooms:
+	@echo $(ROOMS)
 
 clean: ## remove what was built; data stays
 	rm -rf bin $(STAMP) ui/node_modules ui/.cache

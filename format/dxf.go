@@ -19,19 +19,20 @@ type dxfPair struct {
 // readDXF reads closed polylines, circles and ellipses' approximations from the
 // entities of an ASCII DXF, in the drawing's units; without any, millimetres.
 // Blocks and links to other files are refused.
-func readDXF(text string) ([]blank.Polygon, error) {
+func readDXF(text string, best *largest) error {
 	pairs, err := dxfPairs(text)
 	if err != nil {
-		return nil, err
+		return err
 	}
 	scale := 1.0
-	var list []blank.Polygon
 	var now dxfShape
-	end := func() {
-		if p := now.outline(scale); len(p) > 0 {
-			list = append(list, p)
-		}
+	end := func() error {
+		p := now.outline(scale)
 		now = dxfShape{}
+		if len(p) == 0 {
+			return nil
+		}
+		return best.see(p)
 	}
 	for i, p := range pairs {
 		switch {
@@ -40,23 +41,27 @@ func readDXF(text string) ([]blank.Polygon, error) {
 				scale = u
 			}
 		case p.code == 0 && (p.value == "INSERT" || p.value == "IMAGE" || p.value == "XLINE"):
-			return nil, refuse("The DXF holds a %s, which is not followed: explode it in your drawing program, and save it anew.", strings.ToLower(p.value))
+			return refuse("The DXF holds a %s, which is not followed: explode it in your drawing program, and save it anew.", strings.ToLower(p.value))
 		case p.code == 0 && p.value == "VERTEX":
 			now.vertices = true
 		case p.code == 0:
-			end()
+			if err := end(); err != nil {
+				return err
+			}
 			now.kind = p.value
 		default:
 			if err := now.take(p); err != nil {
-				return nil, err
+				return err
 			}
 		}
 	}
-	end()
-	if len(list) == 0 {
-		return nil, refuse("There is no closed outline in the DXF: draw it as a polyline or a circle.")
+	if err := end(); err != nil {
+		return err
 	}
-	return list, nil
+	if !best.seen {
+		return refuse("There is no closed outline in the DXF: draw it as a polyline or a circle.")
+	}
+	return nil
 }
 
 func dxfPairs(text string) ([]dxfPair, error) {

@@ -26,32 +26,50 @@ func ReadOutline(text string, u measure.Unit) (blank.Polygon, error) {
 	if len(text) > MostBytes {
 		return nil, refuse("The file is larger than 2 MB: leave only the card's outline in it, and save it anew.")
 	}
-	var list []blank.Polygon
+	var best largest
 	var err error
 	switch start := strings.TrimSpace(text); {
 	case start == "":
 		return nil, refuse("There is nothing in it: type the corners, one pair a line, or choose a file.")
 	case strings.HasPrefix(start, "<"):
-		list, err = readSVG(text)
+		err = readSVG(text, &best)
 	case strings.HasPrefix(start, "0") && strings.Contains(text, "SECTION"):
-		list, err = readDXF(text)
+		err = readDXF(text, &best)
 	default:
-		list, err = readCorners(text, u)
+		err = readCorners(text, u, &best)
 	}
 	if err != nil {
 		return nil, err
 	}
-	var best blank.Polygon
-	for _, p := range list {
-		p = tidy(p)
-		if best == nil || p.Area() > best.Area() {
-			best = p
-		}
-	}
-	if err := blank.CheckOutline(best); err != nil {
+	if err := blank.CheckOutline(best.outline); err != nil {
 		return nil, refuse("This cannot be a card's outline: %v.", err)
 	}
-	return best, nil
+	return best.outline, nil
+}
+
+// largest keeps the largest of the outlines that it is shown, and no other: a
+// drawing may hold a hundred thousand.
+type largest struct {
+	outline blank.Polygon
+	area    float64
+	seen    bool
+	corners int
+}
+
+// mostCorners is how many corners a drawing may have in all.
+const mostCorners = 300_000
+
+// see is shown an outline, which it may keep and change. It refuses what is too
+// much altogether.
+func (l *largest) see(p blank.Polygon) error {
+	if l.corners += len(p); l.corners > mostCorners {
+		return refuse("The drawing has more corners than can be worked with: leave only the card's outline in it.")
+	}
+	p = tidy(p)
+	if a := p.Area(); !l.seen || a > l.area {
+		l.outline, l.area, l.seen = p, a, true
+	}
+	return nil
 }
 
 // refusal is an error that is a sentence for people.
@@ -61,9 +79,9 @@ func (r refusal) Error() string { return string(r) }
 
 func refuse(format string, args ...any) error { return refusal(fmt.Sprintf(format, args...)) }
 
-// tidy drops corners that repeat the one before.
+// tidy drops corners that repeat the one before, in place.
 func tidy(p blank.Polygon) blank.Polygon {
-	var q blank.Polygon
+	q := p[:0]
 	for _, a := range p {
 		if len(q) == 0 || math.Hypot(a.X-q[len(q)-1].X, a.Y-q[len(q)-1].Y) > 1e-6 {
 			q = append(q, a)
@@ -77,7 +95,7 @@ func tidy(p blank.Polygon) blank.Polygon {
 
 // readCorners reads pairs of lengths, one a line or parted by semicolons: "0 0",
 // "3 1/2, 2". A comma parts the two when there is one, else the last space.
-func readCorners(text string, u measure.Unit) ([]blank.Polygon, error) {
+func readCorners(text string, u measure.Unit, best *largest) error {
 	var p blank.Polygon
 	for i, line := range strings.FieldsFunc(text, func(r rune) bool { return r == '\n' || r == ';' || r == '\r' }) {
 		line = strings.TrimSpace(line)
@@ -92,7 +110,7 @@ func readCorners(text string, u measure.Unit) ([]blank.Polygon, error) {
 			first, second, found = line[:at], line[at+1:], true
 		}
 		if !found {
-			return nil, refuse("Corner %d, “%.30s”, is one number: type two, across and down, as 3 1/2, 2.", i+1, line)
+			return refuse("Corner %d, “%.30s”, is one number: type two, across and down, as 3 1/2, 2.", i+1, line)
 		}
 		var at [2]float64
 		for k, s := range []string{first, second} {
@@ -100,7 +118,7 @@ func readCorners(text string, u measure.Unit) ([]blank.Polygon, error) {
 			bare, negative := strings.CutPrefix(s, "-")
 			l, err := measure.Parse(bare, u)
 			if err != nil {
-				return nil, refuse("Corner %d, “%.30s”: %v", i+1, line, err)
+				return refuse("Corner %d, “%.30s”: %v", i+1, line, err)
 			}
 			if at[k] = l.Millimetres(); negative {
 				at[k] = -at[k]
@@ -108,7 +126,7 @@ func readCorners(text string, u measure.Unit) ([]blank.Polygon, error) {
 		}
 		p = append(p, blank.Point{X: at[0], Y: at[1]})
 	}
-	return []blank.Polygon{p}, nil
+	return best.see(p)
 }
 
 // arc is a stretch of a circle or an ellipse as corners, its end included.

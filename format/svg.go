@@ -12,16 +12,20 @@ import (
 
 const (
 	mostElements = 20_000
+	// An element's attributes are read all at once.
+	mostAttributes = 100_000
 	mostDepth    = 64
 	pixelsAnInch = 96
 )
 
 // readSVG reads the shapes of a drawing. Scripts, links, pictures and entities
 // are refused, and transforms, which would have to be undone by whoever drew it.
-func readSVG(text string) ([]blank.Polygon, error) {
+func readSVG(text string, best *largest) error {
+	if strings.Count(text, "=") > mostAttributes {
+		return refuse("The SVG has too many parts, or they are nested too deep: leave only the card's outline in it.")
+	}
 	d := xml.NewDecoder(strings.NewReader(text))
 	scale := 25.4 / pixelsAnInch
-	var list []blank.Polygon
 	depth, elements := 0, 0
 	for {
 		token, err := d.Token()
@@ -29,17 +33,17 @@ func readSVG(text string) ([]blank.Polygon, error) {
 			break
 		}
 		if err != nil {
-			return nil, refuse("The SVG cannot be read (%v): save it anew as a plain SVG.", err)
+			return refuse("The SVG cannot be read (%v): save it anew as a plain SVG.", err)
 		}
 		switch t := token.(type) {
 		case xml.Directive:
-			return nil, refuse("The SVG declares a document type or entities, which are not read: save it as a plain SVG.")
+			return refuse("The SVG declares a document type or entities, which are not read: save it as a plain SVG.")
 		case xml.EndElement:
 			depth--
 		case xml.StartElement:
 			depth++
 			if elements++; elements > mostElements || depth > mostDepth {
-				return nil, refuse("The SVG has too many parts, or they are nested too deep: leave only the card's outline in it.")
+				return refuse("The SVG has too many parts, or they are nested too deep: leave only the card's outline in it.")
 			}
 			name := strings.ToLower(t.Name.Local)
 			attr := map[string]string{}
@@ -47,30 +51,29 @@ func readSVG(text string) ([]blank.Polygon, error) {
 				attr[a.Name.Local] = a.Value
 			}
 			if err := refused(name, attr); err != nil {
-				return nil, err
+				return err
 			}
 			if name == "svg" {
 				if scale, err = svgScale(attr); err != nil {
-					return nil, err
+					return err
 				}
 				continue
 			}
-			shapes, err := svgShape(name, attr)
-			if err != nil {
-				return nil, err
-			}
-			for _, p := range shapes {
+			err := svgShape(name, attr, func(p blank.Polygon) error {
 				for i := range p {
 					p[i].X, p[i].Y = p[i].X*scale, p[i].Y*scale
 				}
-				list = append(list, p)
+				return best.see(p)
+			})
+			if err != nil {
+				return err
 			}
 		}
 	}
-	if len(list) == 0 {
-		return nil, refuse("There is no shape in the SVG: draw the outline as a path, polygon, rectangle, circle or ellipse.")
+	if !best.seen {
+		return refuse("There is no shape in the SVG: draw the outline as a path, polygon, rectangle, circle or ellipse.")
 	}
-	return list, nil
+	return nil
 }
 
 // refused names what is never followed or executed.
@@ -118,7 +121,8 @@ func svgScale(attr map[string]string) (float64, error) {
 	return 25.4 / pixelsAnInch, nil
 }
 
-func svgShape(name string, attr map[string]string) ([]blank.Polygon, error) {
+// svgShape shows the outlines of an element, in the drawing's units.
+func svgShape(name string, attr map[string]string, see func(blank.Polygon) error) error {
 	get := func(key string) (float64, error) {
 		if attr[key] == "" {
 			return 0, nil
@@ -130,38 +134,38 @@ func svgShape(name string, attr map[string]string) ([]blank.Polygon, error) {
 	for i, key := range keys[name] {
 		var err error
 		if v[i], err = get(key); err != nil {
-			return nil, err
+			return err
 		}
 	}
 	const round = 6.283185307179586
 	switch name {
 	case "rect":
 		x, y, w, h := v[0], v[1], v[2], v[3]
-		return []blank.Polygon{{{X: x, Y: y}, {X: x + w, Y: y}, {X: x + w, Y: y + h}, {X: x, Y: y + h}}}, nil
+		return see(blank.Polygon{{X: x, Y: y}, {X: x + w, Y: y}, {X: x + w, Y: y + h}, {X: x, Y: y + h}})
 	case "circle":
-		return []blank.Polygon{arc(v[0], v[1], v[2], v[2], 0, 0, round)}, nil
+		return see(arc(v[0], v[1], v[2], v[2], 0, 0, round))
 	case "ellipse":
-		return []blank.Polygon{arc(v[0], v[1], v[2], v[3], 0, 0, round)}, nil
+		return see(arc(v[0], v[1], v[2], v[3], 0, 0, round))
 	case "polygon", "polyline":
 		list, err := numbers(attr["points"])
 		if err != nil {
-			return nil, err
+			return err
 		}
 		var p blank.Polygon
 		for i := 0; i+1 < len(list); i += 2 {
 			p = append(p, blank.Point{X: list[i], Y: list[i+1]})
 		}
-		return []blank.Polygon{p}, nil
+		return see(p)
 	case "path":
-		return readPath(attr["d"])
+		return readPath(attr["d"], see)
 	}
-	return nil, nil
+	return nil
 }
 
 // numbers reads a list of finite numbers parted by spaces or commas.
 func numbers(text string) ([]float64, error) {
 	var list []float64
-	for _, f := range strings.FieldsFunc(text, func(r rune) bool { return r == ' ' || r == ',' || r == '\n' || r == '\t' || r == '\r' }) {
+	for f := range strings.FieldsFuncSeq(text, func(r rune) bool { return r == ' ' || r == ',' || r == '\n' || r == '\t' || r == '\r' }) {
 		v, err := finite(f)
 		if err != nil {
 			return nil, err

@@ -11,7 +11,9 @@ import (
 // pathReader walks along the d of an SVG path (SVG 1.1, section 8.3); curves
 // become corners.
 type pathReader struct {
-	list  []blank.Polygon
+	// see is shown every outline; err is why no more is to be read.
+	see   func(blank.Polygon) error
+	err   error
 	now   blank.Polygon
 	at    blank.Point
 	start blank.Point
@@ -22,9 +24,9 @@ type pathReader struct {
 
 var pathCounts = map[byte]int{'m': 2, 'l': 2, 'h': 1, 'v': 1, 'c': 6, 's': 4, 'q': 4, 't': 2, 'a': 7, 'z': 0}
 
-func readPath(d string) ([]blank.Polygon, error) {
-	var r pathReader
-	for len(d) > 0 {
+func readPath(d string, see func(blank.Polygon) error) error {
+	r := pathReader{see: see}
+	for len(d) > 0 && r.err == nil {
 		d = strings.TrimLeft(d, " ,\n\t\r")
 		if d == "" {
 			break
@@ -32,7 +34,7 @@ func readPath(d string) ([]blank.Polygon, error) {
 		command := d[0]
 		need, known := pathCounts[byte(unicode.ToLower(rune(command)))]
 		if !known {
-			return nil, refuse("The path in the SVG has a command “%c” that is not known: save it anew as a plain SVG.", command)
+			return refuse("The path in the SVG has a command “%c” that is not known: save it anew as a plain SVG.", command)
 		}
 		end := strings.IndexFunc(d[1:], func(c rune) bool { return unicode.IsLetter(c) && c != 'e' && c != 'E' })
 		body := d[1:]
@@ -42,14 +44,14 @@ func readPath(d string) ([]blank.Polygon, error) {
 		d = d[1+len(body):]
 		list, err := numbers(parted(body))
 		if err != nil {
-			return nil, err
+			return err
 		}
 		if need == 0 {
 			r.close()
 			continue
 		}
 		if len(list) == 0 || len(list)%need != 0 {
-			return nil, refuse("The path in the SVG has a “%c” with %d numbers: save it anew as a plain SVG.", command, len(list))
+			return refuse("The path in the SVG has a “%c” with %d numbers: save it anew as a plain SVG.", command, len(list))
 		}
 		for i := 0; i < len(list); i += need {
 			r.step(command, list[i:i+need])
@@ -60,11 +62,11 @@ func readPath(d string) ([]blank.Polygon, error) {
 			}
 		}
 		if len(r.now) > 4*blank.MostCorners {
-			return nil, refuse("A path in the SVG has more corners than can be worked with: simplify it.")
+			return refuse("A path in the SVG has more corners than can be worked with: simplify it.")
 		}
 	}
 	r.close()
-	return r.list, nil
+	return r.err
 }
 
 // parted puts a space before a minus that begins a number, as "3-4" is two, and
@@ -88,8 +90,8 @@ func parted(body string) string {
 }
 
 func (r *pathReader) close() {
-	if len(r.now) > 2 {
-		r.list = append(r.list, r.now)
+	if len(r.now) > 2 && r.err == nil {
+		r.err = r.see(r.now)
 	}
 	r.now, r.at, r.last = nil, r.start, 'z'
 }

@@ -12,14 +12,14 @@ import (
 
 // Event tells a window that something it shows has a newer version.
 type Event struct {
-	Kind    string `json:"kind"` // "job" or "shop"
+	Kind    string `json:"kind"` // "job", "shop" or "jobs", the list
 	Version int64  `json:"version"`
 }
 
 // events hands each saved change to every window that shows the job.
 type events struct {
 	mu      sync.Mutex
-	windows map[string]map[chan Event]bool // by job
+	windows map[string]map[chan Event]bool // by job; those without one under listed
 	done    chan struct{}
 	once    sync.Once
 }
@@ -87,20 +87,38 @@ func offer(c chan Event, event Event) {
 	}
 }
 
+// listed stands for the job where a window shows none: the list, the shelf, the
+// rules.
+const listed = ""
+
 // keepAlive is how often an idle stream says that it is still there.
 const keepAlive = 20 * time.Second
 
-// streamEvents is the event stream of one job. It begins with the versions as
-// they are, so that a window that reconnects learns what it missed.
-func (s *Server) streamEvents(w http.ResponseWriter, r *http.Request) {
+// streamJob is the event stream of one job. It begins with the versions as they
+// are, so that a window that reconnects learns what it missed.
+func (s *Server) streamJob(w http.ResponseWriter, r *http.Request) {
 	id := chi.URLParam(r, "id")
 	c, leave := s.events.join(id)
 	defer leave()
-	job, err := s.store.Job(r.Context(), id)
+	version, err := s.store.Version(r.Context(), id)
 	if err != nil {
 		writeProblem(w, http.StatusNotFound, "There is no such job: go back to the list of jobs.")
 		return
 	}
+	s.stream(w, r, c, Event{"job", version})
+}
+
+// streamShop is the event stream of the windows that show no job: it tells of the
+// shop and of the list.
+func (s *Server) streamShop(w http.ResponseWriter, r *http.Request) {
+	c, leave := s.events.join(listed)
+	defer leave()
+	s.stream(w, r, c)
+}
+
+// stream sends what it begins with, the shop's version, and then every event until
+// the window leaves or the program ends.
+func (s *Server) stream(w http.ResponseWriter, r *http.Request, c chan Event, first ...Event) {
 	shop, err := s.shop(r.Context())
 	if err != nil {
 		writeProblem(w, http.StatusInternalServerError, somethingBroke)
@@ -119,7 +137,7 @@ func (s *Server) streamEvents(w http.ResponseWriter, r *http.Request) {
 		}
 		return rc.Flush()
 	}
-	for _, e := range []Event{{"job", job.Version}, {"shop", shop.Version}} {
+	for _, e := range append(first, Event{"shop", shop.Version}) {
 		if send(e) != nil {
 			return
 		}

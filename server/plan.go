@@ -39,6 +39,10 @@ func (s *Server) planRoutes() {
 			if problems == nil {
 				problems = []plan.Problem{}
 			}
-			return &struct{ Body PlanBody }{PlanBody{job, plan.Make(job, shop.Shop), problems, shop.Version}}, nil
+			made, err := plan.MakeFor(ctx, job, shop.Shop)
+			if err != nil {
+				return nil, s.failed(err) // nobody waits for it any more
+			}
+			return &struct{ Body PlanBody }{PlanBody{job, made, problems, shop.Version}}, nil
 		})
 }

@@ -1,6 +1,7 @@
 package server
 
 import (
+	"context"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -66,6 +67,12 @@ func (s *Server) failed(err error) error {
 		return huma.Error404NotFound("There is no such job: it may have been made in another data directory. Go back to the list of jobs.")
 	case errors.Is(err, store.ErrChanged):
 		return huma.Error409Conflict("It was changed in another window in the meantime; nothing was overwritten. Look at that version, then keep one of the two.")
+	}
+	if unreadable := (store.ErrUnreadable{}); errors.As(err, &unreadable) {
+		return huma.Error422UnprocessableEntity(unreadableWords(unreadable))
+	}
+	if errors.Is(err, context.Canceled) {
+		return huma.Error500InternalServerError(somethingBroke) // nobody reads it
 	}
 	s.log.Error("the store failed", "error", err)
 	return huma.Error500InternalServerError(somethingBroke)

@@ -13,6 +13,7 @@ import (
 	"net"
 	"net/http"
 	"strings"
+	"sync"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -28,6 +29,7 @@ import (
 type Server struct {
 	store  *store.Store
 	events *events
+	lister lister
 	log    *slog.Logger
 	// searchSteps is what a long search may use.
 	searchSteps int
@@ -44,7 +46,7 @@ const maxBody = 1 << 20
 // New builds the server. The simulated devices behave as asked; extra hosts are names, besides those of this machine,
 // under which it may be called.
 func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...string) *Server {
-	srv := &Server{store: s, events: newEvents(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices)}
+	srv := &Server{store: s, events: newEvents(), lister: newLister(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices)}
 	r := chi.NewRouter()
 	r.Use(oneStatus, srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin)
 	r.NotFound(srv.page)
@@ -59,7 +61,8 @@ func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...st
 	srv.outlineRoutes()
 	srv.ruleRoutes()
 	srv.deviceRoutes()
-	r.Get("/api/jobs/{id}/events", srv.streamEvents)
+	r.Get("/api/jobs/{id}/events", srv.streamJob)
+	r.Get("/api/events", srv.streamShop)
 	srv.cuttingRoutes(r)
 	return srv
 }
@@ -95,6 +98,9 @@ func (s *Server) Serve(ctx context.Context, l net.Listener) error {
 		ErrorLog:          slog.NewLogLogger(s.log.Handler(), slog.LevelWarn),
 	}
 	hs.RegisterOnShutdown(s.events.close)
+	var lines sync.WaitGroup
+	lines.Go(func() { s.keepLines(ctx) })
+	defer lines.Wait()
 	done := make(chan error, 1)
 	go func() { done <- hs.Serve(l) }()
 	select {

@@ -24,7 +24,9 @@ import (
 // site is a server over a store of its own.
 type site struct {
 	*httptest.Server
-	t *testing.T
+	t   *testing.T
+	srv *Server
+	db  *store.Store
 }
 
 func newSite(t *testing.T) site { return newSiteWith(t, device.Steady) }
@@ -40,7 +42,7 @@ func newSiteWith(t *testing.T, devices device.Behaviour) site {
 	}
 	srv := New(db, slog.New(slog.DiscardHandler), devices)
 	srv.searchSteps = 400_000
-	s := site{httptest.NewServer(srv.Handler()), t}
+	s := site{httptest.NewServer(srv.Handler()), t, srv, db}
 	t.Cleanup(func() {
 		srv.events.close()
 		s.Close()

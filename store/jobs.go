@@ -8,6 +8,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"reflect"
 
 	"github.com/jmoiron/sqlx"
 
@@ -34,31 +35,20 @@ type jobRow struct {
 func (r jobRow) job() (Job, error) {
 	j := Job{ID: r.ID, Version: r.Version, Changed: r.Changed, Removed: r.Removed.Valid}
 	if err := json.Unmarshal([]byte(r.Body), &j.Job); err != nil {
-		return Job{}, fmt.Errorf("the stored job %s cannot be read: %w", r.ID, err)
+		return j, ErrUnreadable{r.ID, err}
 	}
 	return j, nil
 }
 
-// Jobs lists the jobs that are not removed, in their order.
-func (s *Store) Jobs(ctx context.Context) ([]Job, error) {
-	var rows []jobRow
-	if err := s.db.SelectContext(ctx, &rows, "SELECT id, version, changed, removed, body FROM jobs WHERE removed IS NULL ORDER BY place"); err != nil {
-		return nil, err
-	}
-	list := make([]Job, len(rows))
-	for i, r := range rows {
-		var err error
-		if list[i], err = r.job(); err != nil {
-			return nil, err
-		}
-	}
-	return list, nil
+// Job returns one job, removed or not, or ErrMissing; one that cannot be read comes
+// without its body, with ErrUnreadable.
+func (s *Store) Job(ctx context.Context, id string) (Job, error) {
+	return readJob(ctx, s.db, id)
 }
 
-// Job returns one job, removed or not, or ErrMissing.
-func (s *Store) Job(ctx context.Context, id string) (Job, error) {
+func readJob(ctx context.Context, q sqlx.QueryerContext, id string) (Job, error) {
 	var r jobRow
-	err := s.db.GetContext(ctx, &r, "SELECT id, version, changed, removed, body FROM jobs WHERE id = ?", id)
+	err := sqlx.GetContext(ctx, q, &r, "SELECT id, version, changed, removed, body FROM jobs WHERE id = ?", id)
 	if errors.Is(err, sql.ErrNoRows) {
 		return Job{}, ErrMissing
 	}
@@ -68,34 +58,96 @@ func (s *Store) Job(ctx context.Context, id string) (Job, error) {
 	return r.job()
 }
 
-// AddJob stores a new job at the end of the list.
-func (s *Store) AddJob(ctx context.Context, job plan.Job) (Job, error) {
-	return s.addJob(ctx, s.db, job)
+// Version is the version of a job, or ErrMissing.
+func (s *Store) Version(ctx context.Context, id string) (version int64, err error) {
+	err = s.db.GetContext(ctx, &version, "SELECT version FROM jobs WHERE id = ?", id)
+	if errors.Is(err, sql.ErrNoRows) {
+		err = ErrMissing
+	}
+	return version, err
 }
 
-func (s *Store) addJob(ctx context.Context, into sqlx.ExecerContext, job plan.Job) (Job, error) {
+// ErrUnreadable says that a job is stored and kept, but cannot be read.
+type ErrUnreadable struct {
+	ID  string
+	Why error
+}
+
+func (e ErrUnreadable) Error() string {
+	return fmt.Sprintf("the stored job %s cannot be read: %v", e.ID, e.Why)
+}
+
+// Unwrap is why.
+func (e ErrUnreadable) Unwrap() error { return e.Why }
+
+// NewID is an ID that no job has yet.
+func NewID() string {
+	raw := make([]byte, 8)
+	_, _ = rand.Read(raw) // never fails
+	return hex.EncodeToString(raw)
+}
+
+// ValidID reports whether an ID looks like one of NewID.
+func ValidID(id string) bool {
+	raw, err := hex.DecodeString(id)
+	return err == nil && len(raw) == 8
+}
+
+// AddJob stores a new job, with its line, at the end of the list, under an ID of
+// NewID. When there is a job under that ID it is left alone, and returned with
+// ErrChanged.
+func (s *Store) AddJob(ctx context.Context, id string, job plan.Job, line Line) (Job, error) {
+	var added Job
+	err := s.within(ctx, func(tx *sqlx.Tx) error {
+		now, err := readJob(ctx, tx, id)
+		if err == nil {
+			added = now
+			return ErrChanged
+		}
+		if !errors.Is(err, ErrMissing) {
+			return err
+		}
+		added, err = s.addJob(ctx, tx, id, job, line)
+		return err
+	})
+	return added, err
+}
+
+func (s *Store) addJob(ctx context.Context, into sqlx.ExecerContext, id string, job plan.Job, line Line) (Job, error) {
 	body, err := json.Marshal(job)
 	if err != nil {
 		return Job{}, err
 	}
-	raw := make([]byte, 8)
-	_, _ = rand.Read(raw) // never fails
-	added := Job{ID: hex.EncodeToString(raw), Version: 1, Changed: s.stamp(), Job: job}
-	_, err = into.ExecContext(ctx, `INSERT INTO jobs (id, place, version, name, body, created, changed)
-		VALUES (?, (SELECT coalesce(max(place), 0) + 1 FROM jobs), 1, ?, ?, ?, ?)`,
-		added.ID, job.Name, string(body), added.Changed, added.Changed)
+	shown, err := json.Marshal(line.Line)
+	if err != nil {
+		return Job{}, err
+	}
+	added := Job{ID: id, Version: 1, Changed: s.stamp(), Job: job}
+	_, err = into.ExecContext(ctx, `INSERT INTO jobs (id, place, version, name, body, created, changed, line, line_of)
+		VALUES (?, (SELECT coalesce(max(place), 0) + 1 FROM jobs), 1, ?, ?, ?, ?, ?, ?)`,
+		added.ID, job.Name, string(body), added.Changed, added.Changed, string(shown), line.Of)
 	return added, err
 }
 
-// SaveJob stores a job that was changed from the given version. When the stored
-// one has another version it is left alone, and returned with ErrChanged.
-func (s *Store) SaveJob(ctx context.Context, id string, from int64, job plan.Job) (Job, error) {
+// SaveJob stores a job that was changed from the given version, with its line.
+// When the stored one has another version it is left alone, and returned with
+// ErrChanged. What the stored one holds and this program does not know is kept.
+func (s *Store) SaveJob(ctx context.Context, id string, from int64, job plan.Job, line Line) (Job, error) {
 	body, err := json.Marshal(job)
+	if err != nil {
+		return Job{}, err
+	}
+	shown, err := json.Marshal(line.Line)
 	if err != nil {
 		return Job{}, err
 	}
 	return s.change(ctx, id, from, func(tx *sqlx.Tx) error {
-		_, err := tx.ExecContext(ctx, "UPDATE jobs SET name = ?, body = ?, version = version + 1, changed = ? WHERE id = ?", job.Name, string(body), s.stamp(), id)
+		var stored string
+		if err := tx.GetContext(ctx, &stored, "SELECT body FROM jobs WHERE id = ?", id); err != nil {
+			return err
+		}
+		body = keepUnknown([]byte(stored), body, reflect.TypeFor[plan.Job]())
+		_, err := tx.ExecContext(ctx, "UPDATE jobs SET name = ?, body = ?, version = version + 1, changed = ?, line = ?, line_of = ? WHERE id = ?", job.Name, string(body), s.stamp(), string(shown), line.Of, id)
 		return err
 	})
 }
@@ -117,14 +169,11 @@ func (s *Store) SetRemoved(ctx context.Context, id string, from int64, removed b
 func (s *Store) change(ctx context.Context, id string, from int64, update func(*sqlx.Tx) error) (Job, error) {
 	var result Job
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
-		read := func() error {
-			var r jobRow
-			err := tx.GetContext(ctx, &r, "SELECT id, version, changed, removed, body FROM jobs WHERE id = ?", id)
-			if errors.Is(err, sql.ErrNoRows) {
-				return ErrMissing
-			}
-			if err == nil {
-				result, err = r.job()
+		// A job that cannot be read may be put away, and put back.
+		read := func() (err error) {
+			result, err = readJob(ctx, tx, id)
+			if unreadable := (ErrUnreadable{}); errors.As(err, &unreadable) {
+				return nil
 			}
 			return err
 		}

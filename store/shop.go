@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"reflect"
 
 	"github.com/jmoiron/sqlx"
 
@@ -16,6 +17,8 @@ import (
 type Shop struct {
 	Version int64
 	Shop    plan.Shop
+
+	body string // as stored
 }
 
 // Shop returns the shop; ErrMissing before the first one was stored.
@@ -35,33 +38,37 @@ func readShop(ctx context.Context, q sqlx.QueryerContext) (Shop, error) {
 	if err != nil {
 		return Shop{}, err
 	}
-	shop := Shop{Version: row.Version}
+	shop := Shop{Version: row.Version, body: row.Body}
 	if err := json.Unmarshal([]byte(row.Body), &shop.Shop); err != nil {
 		return Shop{}, fmt.Errorf("the stored shop cannot be read: %w", err)
 	}
 	return shop, nil
 }
 
-// SaveShop stores the shop that was changed from the given version; version 0
-// stores the first. When the stored one has another version it is left alone,
-// and returned with ErrChanged.
-func (s *Store) SaveShop(ctx context.Context, from int64, shop plan.Shop) (Shop, error) {
-	body, err := json.Marshal(shop)
-	if err != nil {
-		return Shop{}, err
-	}
+// ChangeShop stores what change makes of the shop as it is stored at that moment,
+// all in one act; version 0 is a shop that was not stored yet. What the stored one
+// holds and this program does not know is kept. When change refuses nothing is
+// stored, and its error is returned with the shop as it is.
+func (s *Store) ChangeShop(ctx context.Context, change func(Shop) (plan.Shop, error)) (Shop, error) {
 	var result Shop
-	err = s.within(ctx, func(tx *sqlx.Tx) error {
+	err := s.within(ctx, func(tx *sqlx.Tx) error {
 		now, err := readShop(ctx, tx)
 		if err != nil && !errors.Is(err, ErrMissing) {
 			return err
 		}
-		if result = now; now.Version != from {
-			return ErrChanged
+		result = now
+		shop, err := change(now)
+		if err != nil {
+			return err
 		}
+		body, err := json.Marshal(shop)
+		if err != nil {
+			return err
+		}
+		body = keepUnknown([]byte(now.body), body, reflect.TypeFor[plan.Shop]())
 		_, err = tx.ExecContext(ctx, `INSERT INTO shop (id, version, body, changed) VALUES (1, 1, ?, ?)
 			ON CONFLICT (id) DO UPDATE SET version = version + 1, body = excluded.body, changed = excluded.changed`, string(body), s.stamp())
-		result = Shop{from + 1, shop}
+		result = Shop{now.Version + 1, shop, string(body)}
 		return err
 	})
 	return result, err
@@ -79,7 +86,7 @@ func (s *Store) Seed(ctx context.Context, shop plan.Shop, jobs []plan.Job) error
 	}
 	return s.within(ctx, func(tx *sqlx.Tx) error {
 		for _, j := range jobs {
-			if _, err := s.addJob(ctx, tx, j); err != nil {
+			if _, err := s.addJob(ctx, tx, NewID(), j, Line{}); err != nil {
 				return err
 			}
 		}

@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"errors"
+	"fmt"
 	"os"
 	"path/filepath"
 	"reflect"
@@ -27,19 +28,32 @@ func open(t *testing.T, dir string) *Store {
 	return s
 }
 
+// all are the jobs of the list, each read whole.
+func all(s *Store) (jobs []Job, err error) {
+	list, err := s.List(ctx)
+	for _, l := range list {
+		j, err := s.Job(ctx, l.ID)
+		if err != nil {
+			return nil, err
+		}
+		jobs = append(jobs, j)
+	}
+	return jobs, err
+}
+
 func TestJobsOutliveTheProgram(t *testing.T) {
 	dir := t.TempDir()
 	s := open(t, dir)
 	if err := s.Seed(ctx, demo.Shop(), demo.Jobs()); err != nil {
 		t.Fatal(err)
 	}
-	before, err := s.Jobs(ctx)
+	before, err := all(s)
 	if err != nil || len(before) != len(demo.Jobs()) {
 		t.Fatalf("%d jobs, %v", len(before), err)
 	}
 	job := before[0].Job
 	job.Card.Width = 6 * measure.Inch
-	if _, err := s.SaveJob(ctx, before[0].ID, 1, job); err != nil {
+	if _, err := s.SaveJob(ctx, before[0].ID, 1, job, Line{}); err != nil {
 		t.Fatal(err)
 	}
 	if err := s.Close(); err != nil {
@@ -49,7 +63,7 @@ func TestJobsOutliveTheProgram(t *testing.T) {
 	if err := s.Seed(ctx, demo.Shop(), demo.Jobs()); err != nil {
 		t.Fatal(err)
 	}
-	after, err := s.Jobs(ctx)
+	after, err := all(s)
 	if err != nil || len(after) != len(before) {
 		t.Fatalf("%d jobs after a second start, %v", len(after), err)
 	}
@@ -63,38 +77,35 @@ func TestJobsOutliveTheProgram(t *testing.T) {
 
 func TestSaveNeverOverwritesSilently(t *testing.T) {
 	s := open(t, t.TempDir())
-	added, err := s.AddJob(ctx, demo.Jobs()[0])
+	added, err := s.AddJob(ctx, NewID(), demo.Jobs()[0], Line{})
 	if err != nil {
 		t.Fatal(err)
 	}
 	mine, theirs := added.Job, added.Job
 	mine.Name, theirs.Name = "mine", "theirs"
-	if _, err := s.SaveJob(ctx, added.ID, 1, theirs); err != nil {
+	if _, err := s.SaveJob(ctx, added.ID, 1, theirs, Line{}); err != nil {
 		t.Fatal(err)
 	}
-	now, err := s.SaveJob(ctx, added.ID, 1, mine)
+	now, err := s.SaveJob(ctx, added.ID, 1, mine, Line{})
 	if !errors.Is(err, ErrChanged) || now.Job.Name != "theirs" || now.Version != 2 {
 		t.Errorf("an old version is saved: %v, %+v", err, now)
 	}
-	if _, err := s.SaveJob(ctx, "0000000000000000", 1, mine); !errors.Is(err, ErrMissing) {
+	if _, err := s.SaveJob(ctx, "0000000000000000", 1, mine, Line{}); !errors.Is(err, ErrMissing) {
 		t.Errorf("a job that does not exist: %v", err)
-	}
-	if _, err := s.SaveShop(ctx, 3, demo.Shop()); !errors.Is(err, ErrChanged) {
-		t.Errorf("a shop of another version: %v", err)
 	}
 }
 
 // Many writers from one version: exactly one wins.
 func TestOneWriterWins(t *testing.T) {
 	s := open(t, t.TempDir())
-	added, err := s.AddJob(ctx, demo.Jobs()[0])
+	added, err := s.AddJob(ctx, NewID(), demo.Jobs()[0], Line{})
 	if err != nil {
 		t.Fatal(err)
 	}
 	var wg sync.WaitGroup
 	results := make([]error, 12)
 	for i := range results {
-		wg.Go(func() { _, results[i] = s.SaveJob(ctx, added.ID, 1, added.Job) })
+		wg.Go(func() { _, results[i] = s.SaveJob(ctx, added.ID, 1, added.Job, Line{}) })
 	}
 	wg.Wait()
 	won := 0
@@ -113,7 +124,7 @@ func TestOneWriterWins(t *testing.T) {
 
 func TestRemoveAndPutBack(t *testing.T) {
 	s := open(t, t.TempDir())
-	added, err := s.AddJob(ctx, demo.Jobs()[0])
+	added, err := s.AddJob(ctx, NewID(), demo.Jobs()[0], Line{})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -121,7 +132,7 @@ func TestRemoveAndPutBack(t *testing.T) {
 	if err != nil || !gone.Removed {
 		t.Fatal(gone, err)
 	}
-	if list, _ := s.Jobs(ctx); len(list) != 0 {
+	if list, _ := s.List(ctx); len(list) != 0 {
 		t.Errorf("%d jobs are listed", len(list))
 	}
 	back, err := s.SetRemoved(ctx, added.ID, gone.Version, false)
@@ -148,20 +159,26 @@ func TestNewerDatabaseIsLeftAlone(t *testing.T) {
 func TestUpgradeKeepsACopyAndTheRows(t *testing.T) {
 	dir := t.TempDir()
 	s := open(t, dir)
-	added, err := s.AddJob(ctx, demo.Jobs()[0])
+	added, err := s.AddJob(ctx, NewID(), demo.Jobs()[0], Line{})
 	if err != nil {
 		t.Fatal(err)
 	}
 	if err := s.Close(); err != nil {
 		t.Fatal(err)
 	}
-	first, err := migrations.ReadFile("migrations/00001_jobs_and_shop.sql")
+	steps := fstest.MapFS{
+		"99999_colour.sql": {Data: []byte("-- +goose Up\nALTER TABLE jobs ADD COLUMN colour TEXT;\n")},
+	}
+	entries, err := migrations.ReadDir("migrations")
 	if err != nil {
 		t.Fatal(err)
 	}
-	steps := fstest.MapFS{
-		"00001_jobs_and_shop.sql": {Data: first},
-		"99999_colour.sql":        {Data: []byte("-- +goose Up\nALTER TABLE jobs ADD COLUMN colour TEXT;\n")},
+	for _, e := range entries {
+		step, err := migrations.ReadFile("migrations/" + e.Name())
+		if err != nil {
+			t.Fatal(err)
+		}
+		steps[e.Name()] = &fstest.MapFile{Data: step}
 	}
 	s, err = openWith(dir, steps)
 	if err != nil {
@@ -174,7 +191,7 @@ func TestUpgradeKeepsACopyAndTheRows(t *testing.T) {
 		t.Fatal(err)
 	}
 	old := t.TempDir()
-	body, err := os.ReadFile(filepath.Join(dir, fileName+".before-upgrade-from-1"))
+	body, err := os.ReadFile(filepath.Join(dir, fileName+fmt.Sprintf(".before-upgrade-from-%d", len(entries))))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -220,7 +237,7 @@ func TestOddDirectoryNames(t *testing.T) {
 	for _, name := range []string{"with space", "100% kraft?", "a#b&c=d"} {
 		dir := filepath.Join(t.TempDir(), name)
 		s := open(t, dir)
-		if _, err := s.AddJob(ctx, demo.Jobs()[0]); err != nil {
+		if _, err := s.AddJob(ctx, NewID(), demo.Jobs()[0], Line{}); err != nil {
 			t.Error(err)
 		}
 		if _, err := os.Stat(filepath.Join(dir, fileName)); err != nil {

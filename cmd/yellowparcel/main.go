@@ -82,7 +82,7 @@ func serve(ctx context.Context, addr, dir string, sample bool, devices device.Be
 		return errors.Join(err, listener.Close())
 	}
 	defer func() { err = errors.Join(err, db.Close()) }()
-	jobs := []plan.Job{demo.Blank()}
+	var jobs []plan.Job // nothing appears unasked
 	shop := plan.DefaultShop()
 	if sample {
 		jobs, shop = demo.Jobs(), demo.Shop()

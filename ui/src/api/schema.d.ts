@@ -31,8 +31,25 @@ export interface paths {
         /** The jobs, in their order */
         get: operations["listJobs"];
         put?: never;
-        /** A new job, plain or as a copy of another */
+        /** A copy of a job */
         post: operations["addJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/new": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a new job begins as, under an ID of its own; nothing is stored before it is saved from version 0 */
+        get: operations["startJob"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -48,7 +65,7 @@ export interface paths {
         };
         /** One job */
         get: operations["getJob"];
-        /** Save a job that was changed from a version */
+        /** Save a job that was changed from a version; from version 0 it is a new one */
         put: operations["saveJob"];
         post?: never;
         delete?: never;
@@ -135,7 +152,7 @@ export interface paths {
         };
         /** The shop and what can be chosen in it */
         get: operations["getShop"];
-        /** Save the shop that was changed from a version, with what was typed */
+        /** Save the shop that was changed from a version, with what was typed; what other windows did meanwhile stays */
         put: operations["saveShop"];
         post?: never;
         delete?: never;
@@ -149,7 +166,7 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         AddJobRequest: {
-            copyOf?: string;
+            copyOf: string;
         };
         Adhesive: {
             holds?: string[];
@@ -725,17 +742,31 @@ export interface components {
             /** @description one of these must hold for the limit to count */
             when?: components["schemas"]["When"][];
         };
+        LinePaper: {
+            disc?: boolean;
+            /** Format: double */
+            height: number;
+            thing?: boolean;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         ListedJob: {
             changed: string;
-            /** Format: int64 */
-            count: number;
+            count: string;
             /** Format: int64 */
             height: number;
             id: string;
             name: string;
+            papers: components["schemas"]["LinePaper"][];
             post: string;
+            problem: string;
             size: string;
-            tone: string;
+            /** @enum {string} */
+            tone: "fine" | "care" | "trouble";
             /** Format: int64 */
             version: number;
             /** Format: int64 */
@@ -771,6 +802,11 @@ export interface components {
             measured: string;
             off: string;
             predicted: string;
+        };
+        MissingPlan: {
+            choices: components["schemas"]["Choice"][];
+            path: string;
+            text: string;
         };
         Net: {
             creases: components["schemas"]["Crease"][];
@@ -904,6 +940,7 @@ export interface components {
                 [key: string]: components["schemas"]["Field"];
             };
             layers: components["schemas"]["LayersPlan"];
+            missing: components["schemas"]["MissingPlan"][];
             paper: components["schemas"]["PaperPlan"];
             post: components["schemas"]["PostPlan"];
             recipe?: components["schemas"]["RecipePlan"];
@@ -1155,6 +1192,7 @@ export interface components {
             shop: components["schemas"]["Shop"];
             /** Format: int64 */
             version: number;
+            was?: components["schemas"]["Shop"];
         };
         SchoolRow: {
             current: boolean;
@@ -1271,6 +1309,7 @@ export interface components {
                 [key: string]: components["schemas"]["Field"];
             };
             shop: components["schemas"]["Shop"];
+            told: string[];
             /** Format: int64 */
             version: number;
         };
@@ -1540,6 +1579,35 @@ export interface operations {
         responses: {
             /** @description Created */
             201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    startJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,0 +1,93 @@
+package plan
+
+import (
+	"encoding/json"
+	"math"
+
+	"yellowparcel/core/measure"
+)
+
+// JobLine is a job in the list of jobs: what is read of it at a glance, and what a
+// small drawing of the card needs. It is stored beside the job, so that the list
+// plans nothing; lengths are in no unit, so that it holds in any.
+type JobLine struct {
+	Width  measure.Length `json:"width"`
+	Height measure.Length `json:"height"`
+	Count  int            `json:"count"`
+	Post   string         `json:"post"`
+	Tone   Tone           `json:"tone"`
+	// Papers are the card's papers and things where they lie on the face, from the
+	// base up: LinePapers as JSON, since nothing but the drawing reads them.
+	Papers json.RawMessage `json:"papers"`
+	// Problem says why the job cannot be read or planned; empty when it can.
+	Problem string `json:"problem,omitempty"`
+}
+
+// LinePaper is a paper or a thing on the face, in millimetres from its top left.
+type LinePaper struct {
+	X      float64 `json:"x"`
+	Y      float64 `json:"y"`
+	Width  float64 `json:"width"`
+	Height float64 `json:"height"`
+	Disc   bool    `json:"disc,omitempty"`
+	Thing  bool    `json:"thing,omitempty"`
+}
+
+// Line is the job's line in the list. Whatever is wrong with the job, there is one.
+func Line(job Job, shop Shop) (l JobLine) {
+	l = JobLine{Width: job.Card.Width, Height: job.Card.Height, Count: job.Count, Tone: Fine, Papers: json.RawMessage("[]")}
+	defer func() {
+		if recover() != nil {
+			l = BrokenLine("It cannot be planned: the program failed at it. It is kept as it is.")
+		}
+	}()
+	if problems := job.Check(shop); len(problems) > 0 {
+		l.Post, l.Tone, l.Problem = "cannot be planned", Trouble, problems[0].Message
+		return l
+	}
+	m := newMaker(job, shop)
+	papers := []LinePaper{}
+	for i, p := range m.relief.Parts {
+		if part := m.job.Parts[m.pieces[i]]; part.Kind != LinerPart && (part.Thing == nil || !part.Thing.Inside) {
+			papers = append(papers, LinePaper{tenth(p.X0), tenth(p.Y0), tenth(p.X1 - p.X0), tenth(p.Y1 - p.Y0), p.Disc, part.Thing != nil})
+		}
+	}
+	if raw, err := json.Marshal(papers); err == nil {
+		l.Papers = raw
+	}
+	book, posted := m.book()
+	if !posted {
+		l.Post = "by hand"
+	} else {
+		f := m.forecast(m.verdictOf(book, m.piece(m.closed(m.chosen()))))
+		l.Post, l.Tone = f.short, f.tone
+	}
+	if n := len(m.missing); n > 0 {
+		l.Tone, l.Problem = Care, m.missing[0].Text
+	}
+	return l
+}
+
+// tenth rounds to a tenth of a millimetre, finer than a small drawing shows.
+func tenth(mm float64) float64 { return math.Round(mm*10) / 10 }
+
+// BrokenLine is the line of a job that cannot even be read.
+func BrokenLine(why string) JobLine {
+	return JobLine{Post: "cannot be opened", Tone: Trouble, Papers: json.RawMessage("[]"), Problem: why}
+}
+
+// LineSize is a line's size in the shop's unit and tick.
+func LineSize(l JobLine, shop Shop) string {
+	if l.Width <= 0 || l.Height <= 0 {
+		return ""
+	}
+	return maker{shop: shop, style: shop.Style()}.by(l.Width, l.Height)
+}
+
+// LineCount is how many cards a line says.
+func LineCount(l JobLine) string {
+	if l.Count < 1 {
+		return ""
+	}
+	return plural(l.Count, "card")
+}

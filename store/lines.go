@@ -1,0 +1,67 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+
+	"yellowparcel/core/plan"
+)
+
+// Line is a job's line in the list as it is stored beside the job, and what it was
+// made of: another program or another shop may make another line.
+type Line struct {
+	Of   string
+	Line plan.JobLine
+}
+
+// ListedJob is a job as the list needs it: without the job itself.
+type ListedJob struct {
+	ID      string
+	Version int64
+	Name    string
+	Changed string
+	Line
+}
+
+type lineRow struct {
+	ID      string `db:"id"`
+	Version int64  `db:"version"`
+	Name    string `db:"name"`
+	Changed string `db:"changed"`
+	Line    string `db:"line"`
+	LineOf  string `db:"line_of"`
+}
+
+// List returns the line of every job that is not removed, in their order. A line
+// that cannot be read is an empty one, made of nothing.
+func (s *Store) List(ctx context.Context) ([]ListedJob, error) {
+	var rows []lineRow
+	if err := s.db.SelectContext(ctx, &rows, "SELECT id, version, name, changed, line, line_of FROM jobs WHERE removed IS NULL ORDER BY place"); err != nil {
+		return nil, err
+	}
+	list := make([]ListedJob, len(rows))
+	for i, r := range rows {
+		list[i] = ListedJob{ID: r.ID, Version: r.Version, Name: r.Name, Changed: r.Changed, Line: Line{Of: r.LineOf}}
+		if json.Unmarshal([]byte(r.Line), &list[i].Line.Line) != nil {
+			list[i].Line = Line{}
+		}
+	}
+	return list, nil
+}
+
+// StaleLines are the IDs of the jobs whose line is made of something else.
+func (s *Store) StaleLines(ctx context.Context, of string) (ids []string, err error) {
+	err = s.db.SelectContext(ctx, &ids, "SELECT id FROM jobs WHERE removed IS NULL AND line_of <> ? ORDER BY place", of)
+	return ids, err
+}
+
+// SetLine stores the line of a job as it is at a version; when the job has moved
+// on it has a line of its own already.
+func (s *Store) SetLine(ctx context.Context, id string, version int64, line Line) error {
+	body, err := json.Marshal(line.Line)
+	if err != nil {
+		return err
+	}
+	_, err = s.db.ExecContext(ctx, "UPDATE jobs SET line = ?, line_of = ? WHERE id = ? AND version = ?", string(body), line.Of, id, version)
+	return err
+}
