@@ -51,11 +51,18 @@ func binary(t testing.TB) string {
 
 var openAt = regexp.MustCompile(`open at (http://\S+)`)
 
-// start runs the program on a data directory; addr may end in :0.
+// start runs the program with the demo data on a data directory; addr may end in
+// :0.
 func start(t *testing.T, data, addr string, more ...string) *program {
 	t.Helper()
+	return startPlain(t, data, addr, append([]string{"--demo"}, more...)...)
+}
+
+// startPlain runs the program as it is for a user's own data.
+func startPlain(t *testing.T, data, addr string, more ...string) *program {
+	t.Helper()
 	p := &program{t: t, data: data, done: make(chan struct{})}
-	p.cmd = exec.Command(binary(t), append([]string{"--demo", "--data", data, "--addr", addr}, more...)...)
+	p.cmd = exec.Command(binary(t), append([]string{"--data", data, "--addr", addr}, more...)...)
 	out, err := p.cmd.StdoutPipe()
 	if err != nil {
 		t.Fatal(err)

@@ -85,7 +85,7 @@ func TestLayersInDetail(t *testing.T) {
 	w.fill("field-parts.2.ready", "4")
 	w.saved()
 	w.goTo(at + "paper")
-	w.pick("cut-stock-copy-80")
+	w.pick("cut-stock-text-105")
 	w.seeDrawn("Liner to write on")
 	w.goTo(at + "layers")
 	w.click(test("to-swatches"))

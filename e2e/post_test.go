@@ -222,6 +222,8 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 	w.see(test("notes"), "between 1 mm and a quarter of the overhang")
 	w.fill("field-post.grams", "-3")
 	w.see("#about-post\\.grams", "cannot be below nothing")
+	w.see(test("state"), "not saved: what you typed cannot be used yet")
+	w.fill("field-post.grams", "")
 	w.saved()
 
 	w.goTo(at + "card")

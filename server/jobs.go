@@ -141,6 +141,14 @@ func (s *Server) jobRoutes() {
 			if err != nil {
 				return nil, s.failed(err)
 			}
+			shop, err := s.shop(ctx)
+			if err != nil {
+				return nil, s.failed(err)
+			}
+			if problems := j.Job.Check(shop.Shop); len(problems) > 0 {
+				problems[0].Message = "This job cannot be planned as it is stored, and is kept as it is. " + problems[0].Message
+				return nil, refuse("job", problems)
+			}
 			return jobBody(j), nil
 		})
 

@@ -136,6 +136,9 @@ func TestOneBadRowHidesNothing(t *testing.T) {
 	if status := s.ask("GET", "/api/jobs/"+got[0].ID, nil, &p); status != 422 || !strings.Contains(p.Detail, "width") || !strings.Contains(p.Detail, "kept as it is") {
 		t.Errorf("opening what cannot be read: %d %+v", status, p)
 	}
+	if status := s.ask("GET", "/api/jobs/"+got[1].ID, nil, &p); status != 422 || !strings.Contains(p.Detail, "fan") {
+		t.Errorf("opening what cannot be planned: %d %+v", status, p)
+	}
 	var job JobBody
 	if status := s.ask("GET", "/api/jobs/"+got[2].ID, nil, &job); status != 200 {
 		t.Fatalf("the job of tin: %d", status)

@@ -68,7 +68,11 @@ type CardPlan struct {
 
 // PartPlan is one part as the maker sees it.
 type PartPlan struct {
-	ID      string  `json:"id"`
+	ID string `json:"id"`
+	// Part is the place in the job's list of parts; Thing is set for what is no
+	// paper.
+	Part    int     `json:"part"`
+	Thing   bool    `json:"thing"`
 	Name    string  `json:"name"`
 	Stock   string  `json:"stock"`
 	Size    string  `json:"size"`
@@ -227,13 +231,13 @@ func (m maker) parts() []PartPlan {
 		}
 		p := m.job.Parts[i]
 		if t := p.Thing; t != nil {
-			list = append(list, PartPlan{ID: p.ID, Name: p.Name, Stock: "", Size: m.by(t.Width, t.Height), Caliper: measure.Decimal(t.Caliper, measure.Millimetre) + " mm", Layers: 1, Grams: t.Grams})
+			list = append(list, PartPlan{ID: p.ID, Part: i, Thing: true, Name: p.Name, Stock: "", Size: m.by(t.Width, t.Height), Caliper: measure.Decimal(t.Caliper, measure.Millimetre) + " mm", Layers: 1, Grams: t.Grams})
 			continue
 		}
 		stock, _ := m.shop.stock(p.Stock)
 		n := layersOf(m.job, p)
 		list = append(list, PartPlan{
-			ID: p.ID, Name: p.Name, Stock: stock.Name, Size: m.by(size.Width, size.Height),
+			ID: p.ID, Part: i, Name: p.Name, Stock: stock.Name, Size: m.by(size.Width, size.Height),
 			Caliper: measure.Decimal(stock.Caliper*measure.Length(n)+p.Foam, measure.Millimetre) + " mm",
 			Layers:  n, Grams: stock.Weight(size.Width, size.Height) * float64(n),
 		})

@@ -184,12 +184,19 @@ func Apply(job Job, shop Shop, edits []Edit) (Job, []Problem) {
 		if err != nil {
 			var pe *measure.ParseError
 			unfinished := errors.As(err, &pe) && pe.Unfinished
-			problems = append(problems, Problem{e.Path, err.Error(), unfinished})
+			problems = append(without(problems, e.Path), Problem{e.Path, err.Error(), unfinished})
 			continue
 		}
+		problems = without(problems, e.Path)
 		job = changed.taken(shop, e.Path)
 	}
 	return job, problems
+}
+
+// without drops what was wrong with what stood in a field before: typed fast, the
+// first half of a number is wrong by itself.
+func without(problems []Problem, path string) []Problem {
+	return slices.DeleteFunc(problems, func(p Problem) bool { return p.Path == path })
 }
 
 func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
@@ -208,6 +215,8 @@ func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
 		return applyRecipe(job, shop, e)
 	case "recipe.take":
 		return takeRecipe(job, shop)
+	case "layers.add":
+		return addPaper(job, shop, e)
 	case "things.add":
 		return addThing(job, shop, e)
 	case "post.remedy":

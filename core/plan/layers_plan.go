@@ -3,6 +3,7 @@ package plan
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/card"
@@ -15,6 +16,13 @@ type LayersPlan struct {
 	Rows     []LayerRow `json:"rows"`
 	// Liners are the papers inside.
 	Liners []LayerRow `json:"liners"`
+	// Order are the places of the papers in the job's list of parts, from the top
+	// down, liners last; Full is set when no more parts can be added.
+	Order []int `json:"order"`
+	Full  bool  `json:"full"`
+	// Things are the embellishments that lie on the face; they are moved at the
+	// station Post.
+	Things []LayerThing `json:"things"`
 	// Panel is the top layer, what is left to stamp or draw on.
 	PanelWidth  Shown      `json:"panelWidth"`
 	PanelHeight Shown      `json:"panelHeight"`
@@ -47,6 +55,17 @@ type LayerRow struct {
 	Rungs []RungPlan `json:"rungs"`
 	// Window is the middle that may be cut out behind the layer on top.
 	Window string `json:"window"`
+}
+
+// LayerThing is an embellishment on the face, in millimetres.
+type LayerThing struct {
+	ID     string  `json:"id"`
+	Name   string  `json:"name"`
+	X      float64 `json:"x"`
+	Y      float64 `json:"y"`
+	Width  float64 `json:"width"`
+	Height float64 `json:"height"`
+	Disc   bool    `json:"disc"`
 }
 
 // RungPlan is one stop: a border and what the paper below then shows.
@@ -97,7 +116,15 @@ func (j Job) page() card.Size { return j.face() }
 func (m maker) layers() LayersPlan {
 	face := m.job.face()
 	layers, eaten, ok := card.Stack(face, m.job.mounts())
-	p := LayersPlan{Notes: []Note{}, Liners: []LayerRow{}}
+	p := LayersPlan{Notes: []Note{}, Liners: []LayerRow{}, Things: []LayerThing{}, Full: len(m.job.Parts) >= mostParts}
+	p.Order = append(append(slices.Clone(m.job.layerParts()), 0), m.job.partsOf(LinerPart)...)
+	slices.Reverse(p.Order[:len(m.job.layerParts())])
+	for _, at := range m.job.partsOf(ThingPart) {
+		if q := m.job.Parts[at]; !q.Thing.Inside {
+			t := q.Thing
+			p.Things = append(p.Things, LayerThing{q.ID, q.Name, t.X.Millimetres(), t.Y.Millimetres(), t.Width.Millimetres(), t.Height.Millimetres(), t.Disc})
+		}
+	}
 	shares := card.Shares(face, layers)
 	places := append([]int{0}, m.job.layerParts()...)
 	for i, l := range m.job.stacked() {

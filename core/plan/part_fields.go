@@ -2,6 +2,7 @@ package plan
 
 import (
 	"fmt"
+	"slices"
 
 	"yellowparcel/core/card"
 	"yellowparcel/core/measure"
@@ -54,6 +55,57 @@ func partFields(j Job) []lengthField {
 			lengthField{path: fmt.Sprintf("items.%d.height", i), name: "height", least: measure.Millimetre, most: mostCard, at: at(func(t *Item) *measure.Length { return &t.Height })})
 	}
 	return list
+}
+
+// addPaper puts a layer on the topmost one, under what lies on the face already, or
+// a liner inside: with the usual border, and of the paper below it.
+func addPaper(job Job, shop Shop, e Edit) (Job, error) {
+	if e.Text == nil || (*e.Text != string(LayerPart) && *e.Text != string(LinerPart)) {
+		return job, refuse("A layer or a liner can be added: choose one of the two.")
+	}
+	if len(job.Parts) >= mostParts {
+		return job, refuse("A card of more than %d parts cannot be planned: leave something off first.", mostParts)
+	}
+	kind := PartKind(*e.Text)
+	layers := job.layerParts()
+	at, stock := len(job.Parts), job.Parts[0].Stock
+	p := Part{Kind: kind, Name: "Liner to write on", Border: usualBorder(shop)}
+	if kind == LayerPart {
+		at = 1
+		if n := len(layers); n > 0 {
+			at, stock = layers[n-1]+1, job.Parts[layers[n-1]].Stock
+		}
+		p.Name = fmt.Sprintf("Layer %d", len(layers)+1)
+	} else if light := stocksNear(envelopeGSM)(shop); len(light) > 0 {
+		stock = light[0].ID
+	}
+	p.Stock, p.ID = stock, job.freeID(string(kind))
+	job = job.clone()
+	job.Parts = slices.Insert(job.Parts, at, p)
+	return job, bordersFit(job, shop, shop.Style())
+}
+
+// usualBorder is the border that a layer begins with.
+func usualBorder(shop Shop) measure.Length {
+	for _, b := range card.Borders() {
+		if b.ID == "classic" {
+			return b.Width
+		}
+	}
+	return shop.Style().Tick
+}
+
+// freeID is an ID that no part of the job has.
+func (j Job) freeID(kind string) string {
+	taken := map[string]bool{}
+	for _, p := range j.Parts {
+		taken[p.ID] = true
+	}
+	n := 1
+	for taken[fmt.Sprintf("%s-%d", kind, n)] {
+		n++
+	}
+	return fmt.Sprintf("%s-%d", kind, n)
 }
 
 func edge(of func(*card.Edges) *measure.Length) func(*Part) *measure.Length {

@@ -215,7 +215,7 @@ func (m maker) weightPlans(e closed) []WeightPlan {
 	for _, w := range list {
 		plans = append(plans, WeightPlan{w.name, m.fineWeight(w.grams), percent(w.grams / sum)})
 	}
-	return append(plans, WeightPlan{"together", m.fineWeight(sum), ""})
+	return append(plans, WeightPlan{"together", m.fineWeight(sum), percent(1)})
 }
 
 // fineWeight writes the weight of a part, which the whole ounces hide.

@@ -141,6 +141,20 @@ func (m maker) overhang() card.Size {
 	return card.Size{Width: max(c.OverWidth, right-left-c.Width), Height: max(c.OverHeight, below-above-c.Height)}
 }
 
+// past is how far what sticks out reaches past the left and the top edge; what was
+// typed without a side is shared out to both.
+func (m maker) past() (left, above measure.Length) {
+	right, below := m.job.Card.Width, m.job.Card.Height
+	for _, p := range m.job.Parts {
+		if t := p.Thing; t != nil {
+			left, above, right, below = min(left, t.X), min(above, t.Y), max(right, t.X+t.Width), max(below, t.Y+t.Height)
+		}
+	}
+	over := m.overhang()
+	moreWide, moreHigh := over.Width-(right-left-m.job.Card.Width), over.Height-(below-above-m.job.Card.Height)
+	return moreWide/2 - left, moreHigh/2 - above
+}
+
 // heap is what the thickness takes of width and height as the card lies: half
 // the way round it as it is seen from its end, less its size.
 func (m maker) heap() card.Size {

@@ -3,6 +3,7 @@ package plan
 import (
 	"fmt"
 
+	"yellowparcel/core/card"
 	"yellowparcel/core/measure"
 )
 
@@ -17,6 +18,11 @@ type RoomPlan struct {
 	// from the table.
 	Section []SectionPart `json:"section"`
 	Outer   string        `json:"outer"`
+	// OuterSize is the card over all that sticks out, Left and Above how far that
+	// reaches past the card's left and top edge.
+	OuterSize card.Size      `json:"outerSize"`
+	Left      measure.Length `json:"left"`
+	Above     measure.Length `json:"above"`
 }
 
 // SectionPart is one part in the section through the thickness.
@@ -42,8 +48,9 @@ func (m maker) roomPlan() RoomPlan {
 	heap, outer := m.heap(), m.outer()
 	r := RoomPlan{
 		Chosen: m.room(), Block: fine(m.thick.Used), HeapWidth: fine(heap.Width), HeapHeight: fine(heap.Height),
-		Outer: m.by(outer.Width, outer.Height), Section: m.section(),
+		Outer: m.by(outer.Width, outer.Height), OuterSize: outer, Section: m.section(),
 	}
+	r.Left, r.Above = m.past()
 	r.Text = fmt.Sprintf("Thickness takes %s of the envelope both ways counted as a block, %s across and %s down as it lies; the sums go by %s.",
 		r.Block.Text, r.HeapWidth.Text, r.HeapHeight.Text, map[Room]string{AsBlock: "the block", AsHeap: "how it lies"}[r.Chosen])
 	return r

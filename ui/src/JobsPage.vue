@@ -2,104 +2,175 @@
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { api, sentenceOf, type ListedJob } from './api/client'
+import { api, sentenceOf, unreachable, type ListedJob } from './api/client'
 import BrandMark from './counter/BrandMark.vue'
+import SaveLine from './counter/SaveLine.vue'
+import { newJob } from './job/useJob'
+import { useShop } from './job/useShop'
 
 defineProps<{ lost?: boolean }>()
+
+const tryAgainAfter = 1000
 
 const jobs = ref<ListedJob[]>()
 const failure = ref('')
 const gone = ref<{ id: string; name: string; version: number }>()
+const state = ref('saved')
 const router = useRouter()
+const { listen } = useShop()
 
+const later = () => new Promise((done) => window.setTimeout(done, tryAgainAfter))
+
+let loading = false
+let again = false
 async function load() {
-  const { data, error } = await api.GET('/api/jobs').catch(() => ({
-    data: undefined,
-    error: { detail: 'The program does not answer: is it still running?' },
-  }))
+  if (loading) {
+    again = true
+    return
+  }
+  loading = true
+  const { data, error, response } = await api.GET('/api/jobs').catch(unreachable)
+  loading = false
   if (data) jobs.value = data
   failure.value = data ? '' : sentenceOf(error)
+  if (!response) await later()
+  if (!response || again) {
+    again = false
+    void load()
+  }
 }
 
-async function start(copyOf?: string, at = 'card') {
-  const { data, error } = await api.POST('/api/jobs', { body: copyOf ? { copyOf } : {} })
-  if (data) await router.push(`/jobs/${data.id}/${at}`)
-  else failure.value = sentenceOf(error)
+async function copy(of: string) {
+  const { data, error, response } = await api.POST('/api/jobs', { body: { copyOf: of } }).catch(unreachable)
+  if (data) await router.push(`/jobs/${data.id}/card`)
+  else failure.value = response ? sentenceOf(error) : 'Nothing was copied: the program does not answer.'
 }
 
+/** Takes a job off the list, or puts it back; kept and tried again while the program does not answer. */
 async function setRemoved(job: { id: string; name: string; version: number }, removed: boolean) {
-  const { data, error } = await api.PUT('/api/jobs/{id}/removed', {
-    params: { path: { id: job.id } },
-    body: { version: job.version, removed },
-  })
-  if (data) gone.value = removed ? { id: job.id, name: job.name, version: data.version } : undefined
-  else failure.value = sentenceOf(error)
-  await load()
+  for (;;) {
+    state.value = state.value === 'unreachable' ? state.value : 'saving'
+    const { data, error, response } = await api
+      .PUT('/api/jobs/{id}/removed', {
+        params: { path: { id: job.id } },
+        body: { version: job.version, removed },
+      })
+      .catch(unreachable)
+    if (!response) {
+      state.value = 'unreachable'
+      await later()
+      continue
+    }
+    state.value = 'saved'
+    if (data) gone.value = removed ? { id: job.id, name: job.name, version: data.version } : undefined
+    await load()
+    // Refused after an answer that was lost: it is done all the same.
+    if (!data && (jobs.value ?? []).some((j) => j.id === job.id) === removed)
+      failure.value = sentenceOf(error)
+    return
+  }
 }
 
 // Every card is drawn to one scale, so that they can be told apart at a glance.
 const tallest = 44 // pixels
+const widest = tallest * 1.6
 const scale = computed(() =>
   Math.min(
-    ...(jobs.value ?? []).map((j) => Math.min((tallest - 4) / j.height, (tallest * 1.6 - 4) / j.width)),
+    1,
+    ...(jobs.value ?? [])
+      .filter((j) => j.width > 0 && j.height > 0)
+      .map((j) => Math.min((tallest - 4) / (j.height / 1e6), (widest - 4) / (j.width / 1e6))),
   ),
 )
+const fills = ['var(--sheet)', 'var(--kraft)', 'var(--kraft-deep)']
 
 onMounted(load)
+listen(() => void load())
 </script>
 
 <template>
   <div class="page">
     <header>
-      <BrandMark /><router-link to="/shelf" data-test="to-shelf">Shelf</router-link>
+      <BrandMark /><SaveLine v-if="state !== 'saved'" :state="state" /><router-link
+        to="/shelf"
+        data-test="to-shelf"
+        >Shelf</router-link
+      >
       <router-link to="/rules" data-test="to-rules">Rules</router-link>
     </header>
     <main>
       <h1>
         {{ lost ? 'There is nothing at that address. Here are your jobs.' : 'What goes in the post next?' }}
       </h1>
-      <p v-if="failure" class="tone-trouble" role="alert">{{ failure }}</p>
+      <p v-if="failure" class="tone-trouble" role="alert" data-test="failure">{{ failure }}</p>
       <p v-if="gone" role="status" class="gone" data-test="gone">
         “{{ gone.name }}” is off the list.
         <v-btn variant="outlined" data-test="put-back" @click="setRemoved(gone, false)">Put it back</v-btn>
       </p>
-      <ul v-if="jobs" class="jobs">
+      <ul v-if="jobs?.length" class="jobs">
         <li v-for="j in jobs" :key="j.id" data-test="job">
           <router-link :to="`/jobs/${j.id}/card`">
-            <svg class="shape" aria-hidden="true" :width="tallest * 1.6" :height="tallest">
-              <rect
-                class="drawn drawn-cut drawn-paper"
-                :x="(tallest * 1.6 - j.width * scale) / 2"
-                :y="(tallest - j.height * scale) / 2"
-                :width="j.width * scale"
-                :height="j.height * scale"
-              />
+            <svg class="shape" aria-hidden="true" :width="widest" :height="tallest">
+              <g
+                :transform="`translate(${(widest - (j.width / 1e6) * scale) / 2} ${(tallest - (j.height / 1e6) * scale) / 2})`"
+              >
+                <template v-for="(p, i) in j.papers" :key="i">
+                  <ellipse
+                    v-if="p.disc"
+                    class="drawn drawn-cut thing"
+                    :cx="(p.x + p.width / 2) * scale"
+                    :cy="(p.y + p.height / 2) * scale"
+                    :rx="(p.width / 2) * scale"
+                    :ry="(p.height / 2) * scale"
+                  />
+                  <rect
+                    v-else
+                    class="drawn drawn-cut"
+                    :class="{ thing: p.thing }"
+                    :style="p.thing ? undefined : { fill: fills[i % fills.length] }"
+                    :x="p.x * scale"
+                    :y="p.y * scale"
+                    :width="p.width * scale"
+                    :height="p.height * scale"
+                  />
+                </template>
+              </g>
             </svg>
-            <span class="size">{{ j.size }}</span>
-            <span class="name">{{ j.name }}</span>
-            <span class="soft">{{ j.count === 1 ? '1 card' : `${j.count} cards` }}</span>
+            <span class="size">{{ j.size || '–' }}</span>
+            <span class="name"
+              >{{ j.name || 'A job without a name' }}
+              <small v-if="j.problem" :class="`tone-${j.tone}`" data-test="job-problem">{{
+                j.problem
+              }}</small></span
+            >
+            <span class="soft">{{ j.count }}</span>
             <span :class="`tone-${j.tone}`">{{ j.post }}</span>
           </router-link>
           <span class="acts">
-            <v-btn :aria-label="`Copy ${j.name}`" @click="start(j.id)">Copy</v-btn>
+            <v-btn :aria-label="`Copy ${j.name}`" @click="copy(j.id)">Copy</v-btn>
             <v-btn :aria-label="`Take ${j.name} off the list`" @click="setRemoved(j, true)">Take off</v-btn>
           </span>
         </li>
       </ul>
-      <p v-else-if="!failure" class="soft" aria-busy="true">Looking for your jobs…</p>
-      <p v-if="jobs && jobs.length === 0" class="soft">
-        The counter is empty. Start with the card you have in mind: its size is enough.
+      <p v-else-if="!jobs && !failure" class="soft" aria-busy="true">Looking for your jobs…</p>
+      <p v-if="jobs && jobs.length === 0" class="soft" data-test="empty">
+        There are no jobs yet. Start with the card you have in mind: its size is enough.
       </p>
       <!-- Only below the list that is there, so that it never moves away under a finger. -->
       <p v-if="jobs" class="begin">
-        <v-btn variant="flat" color="secondary" size="large" data-test="new-job" @click="start()"
+        <v-btn
+          variant="flat"
+          color="secondary"
+          size="large"
+          data-test="new-job"
+          @click="router.push(`/jobs/${newJob}/card`)"
           >Start a card</v-btn
         >
         <v-btn
           variant="outlined"
           size="large"
           data-test="new-recipe"
-          @click="start(undefined, 'envelope?with=recipe')"
+          @click="router.push(`/jobs/${newJob}/envelope?with=recipe`)"
           >Check a recipe</v-btn
         >
       </p>
@@ -169,6 +240,14 @@ li:hover {
 .name {
   font-size: 18px;
   font-weight: 600;
+}
+small {
+  display: block;
+  font-size: 15px;
+  font-weight: 400;
+}
+.thing {
+  fill: var(--yellow, var(--kraft-deep));
 }
 .gone {
   display: flex;

@@ -54,6 +54,15 @@ export function sentenceOf(error: unknown): string {
   return detail ?? 'The program gave an answer that makes no sense: reload the page.'
 }
 
+/** What a request that got no answer comes to. */
+export function unreachable() {
+  return {
+    data: undefined,
+    error: { detail: 'The program does not answer: is it still running?' },
+    response: undefined,
+  }
+}
+
 /** A browser carries a request past the end of its page only when it is small. */
 const mostKept = 60_000
 

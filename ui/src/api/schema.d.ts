@@ -712,16 +712,32 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        LayerThing: {
+            disc: boolean;
+            /** Format: double */
+            height: number;
+            id: string;
+            name: string;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         LayersPlan: {
             drawing: string;
+            full: boolean;
             items: components["schemas"]["ItemsPlan"];
             ladder: components["schemas"]["LadderPlan"];
             liners: components["schemas"]["LayerRow"][];
             notes: components["schemas"]["Note"][];
+            order: number[];
             panelHeight: components["schemas"]["Shown"];
             panelWidth: components["schemas"]["Shown"];
             rows: components["schemas"]["LayerRow"][];
             sentence: components["schemas"]["Sentence"];
+            things: components["schemas"]["LayerThing"][];
         };
         LayoutPlan: {
             cuts: components["schemas"]["Cut"][];
@@ -911,8 +927,11 @@ export interface components {
             /** Format: int64 */
             layers: number;
             name: string;
+            /** Format: int64 */
+            part: number;
             size: string;
             stock: string;
+            thing: boolean;
         };
         PieceLine: {
             /** Format: int64 */
@@ -1137,12 +1156,17 @@ export interface components {
             tone: string;
         };
         RoomPlan: {
+            /** Format: int64 */
+            above: number;
             block: components["schemas"]["Shown"];
             /** @enum {string} */
             chosen: "block" | "heap";
             heapHeight: components["schemas"]["Shown"];
             heapWidth: components["schemas"]["Shown"];
+            /** Format: int64 */
+            left: number;
             outer: string;
+            outerSize: components["schemas"]["Size"];
             section: components["schemas"]["SectionPart"][];
             text: string;
         };

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { mdiKeyboardOutline, mdiLightbulbOutline, mdiRedo, mdiUndo } from '@mdi/js'
-import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
+import { computed, onMounted, onUnmounted, provide, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 
-import { useJob, type SaveState } from '../job/useJob'
+import { newJob, useJob } from '../job/useJob'
 import { useShop } from '../job/useShop'
 import CardStation from '../stations/card/CardStation.vue'
 import EnvelopeStation from '../stations/envelope/EnvelopeStation.vue'
@@ -14,6 +14,8 @@ import PostStation from '../stations/post/PostStation.vue'
 import { keep } from '../theme'
 import BrandMark from './BrandMark.vue'
 import ConflictBar from './ConflictBar.vue'
+import MissingBar from './MissingBar.vue'
+import SaveLine from './SaveLine.vue'
 import ShortcutSheet from './ShortcutSheet.vue'
 import TicketStrip from './TicketStrip.vue'
 import UnitSwitch from './UnitSwitch.vue'
@@ -27,6 +29,12 @@ const theme = useTheme()
 const sheet = ref(false)
 
 onMounted(job.load)
+provide('behind', job.behind)
+
+// A new card has its address once it is stored.
+watch(job.stored, (stored) => {
+  if (stored && props.id === newJob) void router.replace(`/jobs/${job.id}/${props.station}`)
+})
 
 const stations = ['card', 'layers', 'envelope', 'post', 'paper']
 const station = computed(() => {
@@ -36,15 +44,6 @@ const station = computed(() => {
   if (props.station === 'paper') return PaperStation
   return CardStation
 })
-
-const stateWords: Record<SaveState, string> = {
-  saved: 'saved',
-  saving: 'saving',
-  unsaved: 'saving',
-  unreachable: 'not saved: the program does not answer; trying again',
-  conflict: 'changed in another window',
-  refused: 'not saved',
-}
 
 watch(
   () => job.job.value?.name,
@@ -102,9 +101,7 @@ onUnmounted(() => window.removeEventListener('keydown', press))
         data-test="name"
         @change="rename"
       />
-      <span class="state" role="status" data-test="state" :data-state="job.state.value">
-        {{ stateWords[job.state.value] }}
-      </span>
+      <SaveLine :state="job.state.value" />
       <span class="tools">
         <v-btn
           :icon="mdiUndo"
@@ -129,7 +126,8 @@ onUnmounted(() => window.removeEventListener('keydown', press))
       </span>
     </header>
     <ConflictBar v-if="job.state.value === 'conflict'" @theirs="job.takeTheirs()" @mine="job.keepMine()" />
-    <p v-if="job.state.value === 'refused'" class="refused" role="alert">{{ job.stateSentence.value }}</p>
+    <p v-if="job.refused.value && job.ready.value" class="refused" role="alert">{{ job.refused.value }}</p>
+    <MissingBar v-if="job.plan.value" :missing="job.plan.value.missing" @take="job.tell" />
     <p v-if="job.removed.value" class="refused" role="alert">
       This job was taken off the list. Put it back from the list of jobs to keep working on it.
     </p>
@@ -138,7 +136,7 @@ onUnmounted(() => window.removeEventListener('keydown', press))
       <component :is="station" :job="job" />
     </main>
     <main v-else-if="job.missing.value" class="empty" data-test="missing">
-      <h1>This job is not here.</h1>
+      <h1>This job cannot be opened.</h1>
       <p>{{ job.missing.value }}</p>
       <router-link to="/">All jobs</router-link>
     </main>
@@ -178,16 +176,6 @@ header {
 .name:hover,
 .name:focus {
   border-bottom-color: var(--line);
-}
-.state {
-  color: var(--soft);
-  font-size: 15px;
-}
-.state[data-state='unreachable'],
-.state[data-state='conflict'],
-.state[data-state='refused'] {
-  color: var(--trouble);
-  font-weight: 600;
 }
 .tools {
   margin-left: auto;

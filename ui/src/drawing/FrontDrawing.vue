@@ -77,6 +77,28 @@ const right = 100 // pixels for the sizes beside the card
           {{ i.name }}
         </text>
       </g>
+      <g v-for="t in layers.things" :key="t.id" :data-part="`thing-${t.id}`">
+        <ellipse
+          v-if="t.disc"
+          class="drawn drawn-cut thing"
+          :cx="(t.x + t.width / 2) * s"
+          :cy="(t.y + t.height / 2) * s"
+          :rx="(t.width / 2) * s"
+          :ry="(t.height / 2) * s"
+        >
+          <title>{{ t.name }}</title>
+        </ellipse>
+        <rect
+          v-else
+          class="drawn drawn-cut thing"
+          :x="t.x * s"
+          :y="t.y * s"
+          :width="t.width * s"
+          :height="t.height * s"
+        >
+          <title>{{ t.name }}</title>
+        </rect>
+      </g>
       <template v-for="r in layers.rows.slice(1)" :key="`edge-${r.id}`">
         <DragEdge
           :x1="(r.x + mm(r.width)) * s"
@@ -156,6 +178,10 @@ const right = 100 // pixels for the sizes beside the card
 .item {
   fill: color-mix(in srgb, var(--sheet) 82%, transparent);
   stroke-dasharray: 5 3;
+  stroke-width: 1.25;
+}
+.thing {
+  fill: color-mix(in srgb, var(--kraft-deep) 45%, transparent);
   stroke-width: 1.25;
 }
 .item-name {

@@ -10,8 +10,9 @@ import SizeLine from './SizeLine.vue'
 const props = defineProps<{
   fit: FitPlan
   room: RoomPlan
-  /** The card over all that sticks out, in nanometres. */
-  card: { width: number; height: number }
+  /** The card without what sticks out, in nanometres. */
+  width: number
+  height: number
   size: string
   unit: 'in' | 'mm'
   tick: number
@@ -23,10 +24,17 @@ const emit = defineEmits<{ step: [path: string, ticks: number, on: boolean] }>()
 const mm = (nm: number) => nm / 1e6
 const out = computed(() => ({ w: mm(props.fit.outer.width), h: mm(props.fit.outer.height) }))
 const card = computed(() => {
-  const w = mm(props.card.width)
-  const h = mm(props.card.height)
+  const w = mm(props.room.outerSize.width)
+  const h = mm(props.room.outerSize.height)
   return { w, h, x: (out.value.w - w) / 2, y: (out.value.h - h) / 2 }
 })
+/** The base itself, where something sticks out of it. */
+const base = computed(() => {
+  const x = card.value.x + mm(props.room.left)
+  const y = card.value.y + mm(props.room.above)
+  return { x, y, w: mm(props.width), h: mm(props.height) }
+})
+const sticksOut = computed(() => base.value.w < card.value.w - 0.01 || base.value.h < card.value.h - 0.01)
 const inner = computed(() => ({
   x: (out.value.w - mm(props.fit.inner.width)) / 2,
   y: (out.value.h - mm(props.fit.inner.height)) / 2,
@@ -89,11 +97,21 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
         :height="card.h * s"
         data-part="nest-card"
       />
+      <rect
+        v-if="sticksOut"
+        class="drawn drawn-cut card"
+        :class="{ big: tooBig }"
+        :x="base.x * s"
+        :y="base.y * s"
+        :width="base.w * s"
+        :height="base.h * s"
+        data-part="nest-base"
+      />
       <path
         v-if="outline?.length"
         class="drawn drawn-cut odd"
         :d="
-          outline.map((p, i) => `${i ? 'L' : 'M'}${(card.x + p.x) * s} ${(card.y + p.y) * s}`).join('') + 'Z'
+          outline.map((p, i) => `${i ? 'L' : 'M'}${(base.x + p.x) * s} ${(base.y + p.y) * s}`).join('') + 'Z'
         "
         data-part="odd-shape"
       />
@@ -101,7 +119,7 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
         {{ size }}
       </text>
       <text class="drawing-label" text-anchor="middle" :x="(out.w / 2) * s" :y="(out.h / 2) * s + 18">
-        {{ tooBig ? 'the card is too large' : 'card over all that sticks out' }}
+        {{ tooBig ? 'the card is too large' : sticksOut ? 'card over all that sticks out' : 'the card' }}
       </text>
       <text class="drawing-text ease" :x="out.w * s + 12" :y="(out.h / 2) * s">
         {{ fit.sideEase.text }}
@@ -135,7 +153,7 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
         :factor="2"
         @step="(n, on) => emit('step', 'card.height', n, on)"
       />
-      <g :transform="`translate(${card.x * s} ${out.h * s + 34 + sectionHeight})`" data-test="section">
+      <g :transform="`translate(${base.x * s} ${out.h * s + 34 + sectionHeight})`" data-test="section">
         <rect
           v-for="(p, i) in room.section"
           :key="i"
@@ -146,11 +164,11 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
           :width="p.width * s"
           :height="Math.max(1.5, p.height * rise)"
         />
-        <line class="drawn drawn-cut" :x1="-card.x * s" y1="1" :x2="(out.w - card.x) * s" y2="1" />
+        <line class="drawn drawn-cut" :x1="-base.x * s" y1="1" :x2="(out.w - base.x) * s" y2="1" />
         <SizeLine
-          :x1="(out.w - card.x) * s"
+          :x1="(out.w - base.x) * s"
           :y1="-thickest * rise"
-          :x2="(out.w - card.x) * s"
+          :x2="(out.w - base.x) * s"
           :y2="0"
           :text="room.block.text"
           name="thickness"

@@ -1,93 +1,150 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 
-import { api, kept, sentenceOf, type Edit, type Job, type Plan, type Problem } from '../api/client'
+import {
+  api,
+  kept,
+  sentenceOf,
+  unreachable,
+  type Edit,
+  type Job,
+  type Plan,
+  type Problem,
+} from '../api/client'
 import { unbroken } from '../api/unbroken'
 import { History } from './history'
+import { useShop } from './useShop'
 
 /** How long typing may pause before the job is saved, and the longest it waits. */
 const saveAfter = 200
 const saveWithin = 600
 const tryAgainAfter = 1000
 
-/** One act on the job: fields edited, something chosen, or a whole job put in its place. */
-type Act = { edits: Edit[] } | { choose: (job: Job) => Job } | { put: Job }
+/** The path of a job that is not stored yet. */
+export const newJob = 'new'
 
-export type SaveState = 'saved' | 'saving' | 'unsaved' | 'unreachable' | 'conflict' | 'refused'
+/** A job as it is stored, with its version. */
+interface Stored {
+  id: string
+  version: number
+  removed: boolean
+  job: Job
+}
+
+/**
+ * One act on the job: fields edited, something chosen, or a whole job put in its
+ * place; with the version it has, when it comes from the store.
+ */
+type Act = { edits: Edit[] } | { choose: (job: Job) => Job } | { put: Job; stored?: Stored }
+
+export type SaveState = 'saved' | 'saving' | 'typed' | 'unreachable' | 'conflict' | 'refused'
+
+/** What cannot be used of what is typed, and the text that it is about. */
+interface About extends Problem {
+  text: string
+}
 
 /**
  * One job as it is edited: every change goes to the program, which answers with
  * the job and its plan; what it accepts is saved by itself.
+ *
+ * The job that is shown, its version and what is known to be stored change
+ * together, when the plan is there, or not at all: so a window that only follows
+ * another one has nothing to save, whenever it is left. What the window says of
+ * itself follows from facts; nothing sets it.
  */
-export function useJob(id: string) {
+export function useJob(asked: string) {
+  const id = ref(asked) // its own once it is known
   const job = shallowRef<Job>()
   const plan = shallowRef<Plan>()
   const typed = ref<Record<string, string>>({}) // texts that stand in fields, by path
-  const problems = ref<Record<string, Problem>>({})
+  const problems = ref<Record<string, About>>({})
   const missing = ref('')
   const removed = ref(false)
-  const state = ref<SaveState>('saved')
-  const stateSentence = ref('')
+  const stored = ref(false) // whether there is a job of this ID in the store
   const history = new History()
   const undoable = ref({ undo: false, redo: false })
   const shopVersion = ref(0)
 
+  // The facts that the state follows from.
+  const unanswered = ref(0) // acts that are on their way or wait
+  const saving = ref(false)
+  const savedJob = ref('') // the job as stored, to know what is unsaved
+  const noAnswer = ref(false) // to a change
+  const noSave = ref(false) // the program did not answer a save
+  const conflict = ref(false)
+  const refused = ref('') // the sentence, when the job as a whole was refused
+  const lastTyped = ref('') // the field, when typing was the last thing done
+
   let version = 0
-  let savedJob = '' // the job as stored, to know what is unsaved
+  let newest = 0 // the newest version heard of
   const waiting: Act[] = []
+  const left = new Set<string>() // fields that were left before their answer came
   let planning = false
-  let saving = false
   let closed = false
   let saveTimer = 0
   let unsavedSince = 0
-  let newest = 0 // the newest version heard of
+  let stream: EventSource | undefined
 
-  const dirty = () => job.value !== undefined && JSON.stringify(job.value) !== savedJob
+  const shopInHand = useShop()
+  const dirty = computed(() => job.value !== undefined && JSON.stringify(job.value) !== savedJob.value)
+  /** Something typed stands in a field that could not be used, so what is drawn is not of it. */
+  const behind = computed(() => Object.entries(problems.value).some(([path]) => path in typed.value))
+  const state = computed<SaveState>(() => {
+    if (conflict.value) return 'conflict'
+    if (noAnswer.value || noSave.value) return 'unreachable'
+    if (refused.value) return 'refused'
+    if (unanswered.value > 0) return 'saving'
+    if (lastTyped.value in typed.value && lastTyped.value in problems.value) return 'typed'
+    return saving.value || dirty.value ? 'saving' : 'saved'
+  })
 
   function noteHistory() {
     undoable.value = { undo: history.canUndo, redo: history.canRedo }
   }
 
   async function load() {
-    const { data, error } = await api.GET('/api/jobs/{id}', { params: { path: { id } } }).catch(unreachable)
+    const { data, error } =
+      asked === newJob
+        ? await api.GET('/api/jobs/new').catch(unreachable)
+        : await api.GET('/api/jobs/{id}', { params: { path: { id: asked } } }).catch(unreachable)
     if (!data) {
       missing.value = sentenceOf(error)
       return
     }
-    adopt(data)
-    await act({ put: data.job })
+    await act({ put: data.job, stored: data })
   }
 
-  function unreachable() {
-    return {
-      data: undefined,
-      error: { detail: 'The program does not answer: is it still running?' },
-      response: undefined,
-    }
-  }
-
-  function adopt(stored: { version: number; removed: boolean; job: Job }) {
-    version = stored.version
+  function adopt(now: Stored) {
+    version = now.version
     newest = Math.max(newest, version)
-    removed.value = stored.removed
-    savedJob = JSON.stringify(stored.job)
+    removed.value = now.removed
+    id.value = now.id
+    savedJob.value = JSON.stringify(now.job)
+    if (version > 0 && !stored.value) {
+      stored.value = true
+      listen()
+    }
   }
 
   /** Carries out an act; while an answer is awaited acts gather and go together, in order. */
   async function act(next: Act) {
     waiting.push(next)
-    // What was done is not saved from the moment it is done, not from its answer on.
-    const does = !('edits' in next) || next.edits.length > 0
-    if (does && job.value && state.value === 'saved') state.value = 'unsaved'
+    unanswered.value++
     if (planning) return
     planning = true
     while (waiting.length > 0 && !closed) {
       const acts = waiting.splice(0)
-      if (await answer(acts)) continue
+      if (await answer(acts)) {
+        unanswered.value -= acts.length
+        continue
+      }
       // The program does not answer: keep what was done, and try again.
       waiting.unshift(...acts)
       await new Promise((done) => window.setTimeout(done, tryAgainAfter))
     }
     planning = false
+    if (dirty.value) saveSoon()
+    if (newest > version && stored.value) void follow()
   }
 
   /** Sends acts; false when the program could not be reached. */
@@ -96,55 +153,89 @@ export function useJob(id: string) {
     let from = before
     let edits: Edit[] = []
     let put = false
+    let store: Stored | undefined
+    let asStored = false // nothing was done to it since it was fetched
     for (const a of acts) {
+      if ('put' in a) {
+        ;[from, edits, put, store, asStored] = [a.put, [], true, a.stored, true]
+        continue
+      }
       if ('edits' in a) edits.push(...a.edits)
-      else if ('put' in a) [from, edits, put] = [a.put, [], true]
       else if (from) from = a.choose(from)
+      asStored = false
     }
     if (!from) return true
     const { data, error, response } = await api
       .POST('/api/plan', { body: { job: from, edits } })
       .catch(unreachable)
-    if (!response) {
-      state.value = 'unreachable'
-      return false
-    }
+    noAnswer.value = !response
+    if (!response) return false
+    if (closed) return true
     if (!data) {
-      state.value = 'refused'
-      stateSentence.value = sentenceOf(error)
-      if (!job.value) missing.value = stateSentence.value
+      refused.value = sentenceOf(error)
+      if (!job.value) missing.value = refused.value
       return true
     }
-    if (state.value === 'refused' || (state.value === 'unreachable' && !saving)) state.value = 'saved'
-    if (before && !put && JSON.stringify(before) !== JSON.stringify(data.job)) {
+    refused.value = ''
+    // From here to the end nothing is awaited: job, version and what is stored
+    // change together.
+    if (store) {
+      adopt(store)
+      conflict.value = false
+      if (asStored) savedJob.value = JSON.stringify(data.job)
+      else history.note(store.job, '')
+    } else if (before && !put && JSON.stringify(before) !== JSON.stringify(data.job)) {
       history.note(before, edits[edits.length - 1]?.path ?? '')
     }
     noteHistory()
     job.value = data.job
     plan.value = unbroken(data.plan)
     shopVersion.value = data.shopVersion
-    const asked = new Set(edits.map((e) => e.path))
-    const still = Object.entries(problems.value).filter(([path]) => !put && !asked.has(path))
-    problems.value = Object.fromEntries([...still, ...data.problems.map((p) => [p.path, p] as const)])
-    if (dirty()) saveSoon()
-    else if (state.value === 'unsaved' && waiting.length === 0) state.value = 'saved'
+    note(edits, data.problems, put)
     return true
   }
+
+  /** Keeps of the problems those that are about what stands in their fields now. */
+  function note(edits: Edit[], found: Problem[], put: boolean) {
+    const sent = new Map(edits.map((e) => [e.path, e.text ?? '']))
+    const still = Object.entries(problems.value).filter(([path]) => !put && !sent.has(path))
+    const about = found
+      .filter((p) => !(p.path in typed.value) || typed.value[p.path] === sent.get(p.path))
+      .map((p) => [p.path, { ...p, text: sent.get(p.path) ?? '' }] as const)
+    problems.value = Object.fromEntries([...still, ...about])
+    for (const path of [...left]) {
+      if (sent.has(path) && !awaited(path)) {
+        left.delete(path)
+        settle(path)
+      }
+    }
+  }
+
+  /** Whether something typed in a field is on its way or waits. */
+  const awaited = (path: string) => waiting.some((a) => 'edits' in a && a.edits.some((e) => e.path === path))
 
   /** What somebody types in a field. */
   function type(path: string, text: string) {
     typed.value = { ...typed.value, [path]: text }
+    lastTyped.value = path
+    left.delete(path)
+    // What was wrong with the text before is not wrong with this one.
+    if (path in problems.value) {
+      problems.value = Object.fromEntries(Object.entries(problems.value).filter(([p]) => p !== path))
+    }
     void act({ edits: [{ path, text }] })
   }
 
   /** Moves a field by ticks; while a drag goes on its steps are one act to undo. */
   function step(path: string, steps: number, on = false) {
+    lastTyped.value = ''
     if (!on) leave(path)
     void act({ edits: [{ path, steps }] })
   }
 
   /** Moves several fields by ticks at once, as when something is dragged about. */
   function stepAll(steps: { path: string; steps: number }[], on = false) {
+    lastTyped.value = ''
     if (!on) history.seal()
     void act({ edits: steps })
   }
@@ -152,6 +243,11 @@ export function useJob(id: string) {
   /** The field is left: a text that was read shows as the program writes it. */
   function leave(path: string) {
     history.seal()
+    if (planning && path in typed.value && !(path in problems.value)) left.add(path)
+    else settle(path)
+  }
+
+  function settle(path: string) {
     const problem = problems.value[path]
     if (problem && path in typed.value) {
       problems.value = { ...problems.value, [path]: { ...problem, unfinished: false } }
@@ -160,14 +256,16 @@ export function useJob(id: string) {
     typed.value = Object.fromEntries(Object.entries(typed.value).filter(([p]) => p !== path))
   }
 
-  /** An act at a field rather than a text that stands in it: it is left as soon as it is done. */
+  /** An act at a field rather than a text that stands in it. */
   function tell(path: string, text: string) {
-    type(path, text)
-    leave(path)
+    lastTyped.value = ''
+    history.seal()
+    void act({ edits: [{ path, text }] })
   }
 
   /** Changes what is chosen rather than typed. */
   function choose(make: (job: Job) => Job) {
+    lastTyped.value = ''
     history.seal()
     void act({ choose: make })
   }
@@ -184,8 +282,7 @@ export function useJob(id: string) {
   const redo = () => job.value && travel(history.redo(job.value))
 
   function saveSoon() {
-    if (state.value === 'conflict') return
-    if (state.value !== 'unreachable') state.value = 'unsaved'
+    if (conflict.value) return
     const now = Date.now()
     if (!unsavedSince) unsavedSince = now
     window.clearTimeout(saveTimer)
@@ -195,82 +292,120 @@ export function useJob(id: string) {
   async function save() {
     window.clearTimeout(saveTimer)
     // While the maker is asked which version to keep, nothing is tried again.
-    if (saving || !job.value || state.value === 'conflict') return
+    if (saving.value || !job.value || conflict.value) return
     unsavedSince = 0
-    if (!dirty()) {
-      // Undone before it was saved: the job is as stored.
-      if (state.value === 'unsaved') state.value = 'saved'
-      return
-    }
-    saving = true
-    state.value = 'saving'
+    if (!dirty.value) return
+    saving.value = true
+    const mine = JSON.stringify(job.value)
     const body = { version, job: job.value }
     const { data, error, response } = await api
-      .PUT('/api/jobs/{id}', { params: { path: { id } }, body, keepalive: kept(body) })
+      .PUT('/api/jobs/{id}', { params: { path: { id: id.value } }, body, keepalive: kept(body) })
       .catch(unreachable)
-    saving = false
+    saving.value = false
+    noSave.value = !response
     if (data) {
       adopt(data)
-      state.value = planning ? 'unsaved' : 'saved' // what is unanswered is not saved
-      if (dirty()) saveSoon()
-      else if (newest > version) void heard(newest)
+      // Another window may have saved upon this save already.
+      if (dirty.value) saveSoon()
+      else if (newest > version) void follow()
     } else if (response?.status === 409) {
-      state.value = 'conflict'
+      await wasItMine(mine)
     } else if (!response) {
-      state.value = 'unreachable'
       saveTimer = window.setTimeout(save, tryAgainAfter)
     } else {
-      state.value = 'refused'
-      stateSentence.value = sentenceOf(error)
+      refused.value = sentenceOf(error)
     }
   }
 
-  /** Another window saved the job: follow it, or ask when both have changed it. */
-  async function heard(there: number) {
-    newest = Math.max(newest, there)
-    if (saving || newest <= version) return
-    if (dirty()) {
-      state.value = 'conflict'
+  /** A save was refused since the job has moved on: by this very save, when only its answer was lost. */
+  async function wasItMine(mine: string) {
+    const { data, response } = await get()
+    if (!response) {
+      noSave.value = true
+      saveTimer = window.setTimeout(() => void wasItMine(mine), tryAgainAfter)
       return
     }
-    await takeTheirs()
+    noSave.value = false
+    if (data && JSON.stringify(data.job) === mine) {
+      adopt(data)
+      if (dirty.value) saveSoon()
+    } else {
+      conflict.value = true
+    }
+  }
+
+  const get = () => api.GET('/api/jobs/{id}', { params: { path: { id: id.value } } }).catch(unreachable)
+
+  /** Another window saved the job: this one follows, or asks when both have changed it. */
+  function heard(there: number) {
+    newest = Math.max(newest, there)
+    // What is being saved or planned is looked at again when it is done.
+    if (!saving.value && !planning) void follow()
+  }
+
+  let following = false
+  async function follow() {
+    if (newest <= version || saving.value || following || conflict.value) return
+    if (dirty.value) {
+      conflict.value = true
+      return
+    }
+    following = true
+    const { data } = await get()
+    following = false
+    if (!data || closed) return
+    if (dirty.value || saving.value || unanswered.value > 0) {
+      // Changed here while it was fetched.
+      newest = Math.max(newest, data.version)
+      if (!planning && !saving.value) void follow()
+      return
+    }
+    await take(data)
+  }
+
+  /** Puts the stored job in the place of this window's; its own stays one step back in undo. */
+  async function take(data: Stored) {
+    if (job.value) history.note(job.value, '')
+    typed.value = {}
+    problems.value = {}
+    await act({ put: data.job, stored: data })
   }
 
   async function takeTheirs() {
-    const { data } = await api.GET('/api/jobs/{id}', { params: { path: { id } } }).catch(unreachable)
-    if (!data) return
-    if (job.value) history.note(job.value, '')
-    noteHistory()
-    adopt(data)
-    typed.value = {}
-    problems.value = {}
-    state.value = 'saved'
-    await act({ put: data.job })
+    const { data } = await get()
+    if (data) await take(data)
   }
 
   /** Keeps this window's version; the other one stays a step back in undo. */
   async function keepMine() {
     const mine = job.value
-    const { data } = await api.GET('/api/jobs/{id}', { params: { path: { id } } }).catch(unreachable)
+    const { data } = await get()
     if (!data || !mine) return
     adopt(data)
     history.note(data.job, '')
     noteHistory()
-    state.value = 'unsaved'
+    conflict.value = false
     await save()
   }
 
-  const stream = new EventSource(`/api/jobs/${encodeURIComponent(id)}/events`)
-  stream.onmessage = (m: MessageEvent<string>) => {
-    const event = JSON.parse(m.data) as { kind: string; version: number }
-    if (event.kind === 'job') void heard(event.version)
-    else if (event.version !== shopVersion.value && job.value) void act({ edits: [] })
+  function listen() {
+    if (closed) return
+    stream = new EventSource(`/api/jobs/${encodeURIComponent(id.value)}/events`)
+    stream.onmessage = (m: MessageEvent<string>) => {
+      const event = JSON.parse(m.data) as { kind: string; version: number }
+      if (event.kind === 'job') heard(event.version)
+      else if (event.kind === 'shop') {
+        shopInHand.heard(event.version)
+        if (event.version !== shopVersion.value && job.value) void act({ edits: [] })
+      }
+    }
   }
+
   const flush = () => void save()
   window.addEventListener('pagehide', flush)
   onScopeDispose(() => {
     closed = true
-    stream.close()
+    stream?.close()
     window.removeEventListener('pagehide', flush)
     void save()
   })
@@ -279,7 +414,11 @@ export function useJob(id: string) {
   const textOf = (path: string) => typed.value[path] ?? plan.value?.fields[path]?.text ?? ''
 
   return {
-    id, job, plan, problems, missing, removed, state, stateSentence, undoable, shopVersion,
+    /** The job's ID: its own, once the program has told it. */
+    get id() {
+      return id.value
+    },
+    job, plan, problems, missing, removed, stored, state, refused, behind, undoable, shopVersion,
     ready: computed(() => job.value !== undefined && plan.value !== undefined),
     load, type, step, stepAll, leave, tell, choose, undo, redo, takeTheirs, keepMine, textOf,
   } // prettier-ignore

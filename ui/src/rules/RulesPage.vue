@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
 
-import { api, sentenceOf, type RulebookFile, type RulePage } from '../api/client'
+import { api, sentenceOf, unreachable, type RulebookFile, type RulePage } from '../api/client'
 import BrandMark from '../counter/BrandMark.vue'
+import SaveLine from '../counter/SaveLine.vue'
 import UnitSwitch from '../counter/UnitSwitch.vue'
 import NoteList from '../fields/NoteList.vue'
 import PickRow from '../fields/PickRow.vue'
@@ -12,7 +13,8 @@ import RateTable from './RateTable.vue'
 import RuleTable from './RuleTable.vue'
 
 /** Every rulebook as a page to read; one's own can be edited, read in and written out. */
-const { shop, refused, load, save } = useShop()
+const { shop, refused, told, state, load, save, listen } = useShop()
+listen()
 const pages = ref<RulePage[]>([])
 const failure = ref('')
 const at = ref('us-domestic')
@@ -26,9 +28,10 @@ const choices = computed(() =>
 const path = (name: string) => `rulebooks.${page.value?.own ?? 0}.${name}`
 
 async function read() {
-  const { data, error } = await api.GET('/api/rulebooks')
+  const { data, error, response } = await api.GET('/api/rulebooks').catch(unreachable)
   if (data) pages.value = data
-  else failure.value = sentenceOf(error)
+  failure.value = data ? '' : sentenceOf(error)
+  if (!response) window.setTimeout(() => void read(), 1000)
 }
 
 onMounted(async () => {
@@ -109,9 +112,9 @@ const reading = ref(false)
 
 async function readIn(text: string) {
   failure.value = ''
-  const { data, error } = await api.POST('/api/rulebooks', { body: { text } })
+  const { data, error } = await api.POST('/api/rulebooks', { body: { text } }).catch(unreachable)
   if (!data) {
-    failure.value = error?.errors?.[0]?.message ?? sentenceOf(error)
+    failure.value = ('errors' in error && error.errors?.[0]?.message) || sentenceOf(error)
     return
   }
   typed.value = ''
@@ -131,6 +134,7 @@ async function pickFile(event: Event) {
       <BrandMark />
       <router-link to="/">Jobs</router-link>
       <router-link to="/shelf">Shelf</router-link>
+      <SaveLine :state="state" />
       <span class="unit"><UnitSwitch /></span>
     </header>
     <main v-if="page">
@@ -140,6 +144,7 @@ async function pickFile(event: Event) {
         words. An empty limit is not known; it does not mean that there is none.
       </p>
       <p v-if="failure" role="alert" class="tone-trouble" data-test="rules-refused">{{ failure }}</p>
+      <p v-for="t in told" :key="t" class="tone-care" role="status" data-test="told">{{ t }}</p>
       <p v-for="(message, p) in refused" :key="p" class="tone-trouble" role="alert" data-test="rules-refused">
         {{ message }}
       </p>

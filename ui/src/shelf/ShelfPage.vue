@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 
 import BrandMark from '../counter/BrandMark.vue'
+import SaveLine from '../counter/SaveLine.vue'
 import UnitSwitch from '../counter/UnitSwitch.vue'
 import ShopLength from '../fields/ShopLength.vue'
 import { useShop } from '../job/useShop'
@@ -10,9 +11,10 @@ import ShelfField from './ShelfField.vue'
 import ShelfTable from './ShelfTable.vue'
 import { useShelf } from './useShelf'
 
-const { shop, refused, failure, load } = useShop()
+const { shop, refused, failure, told, state, load, listen } = useShop()
 const { set } = useShelf()
 onMounted(load)
+listen()
 
 const showOff = ref(false)
 const body = computed(() => shop.value?.shop)
@@ -38,6 +40,7 @@ const adhesive = { name: 'Adhesive of mine', width: 6_350_000 }
     <header>
       <BrandMark />
       <router-link to="/">Jobs</router-link>
+      <SaveLine :state="state" />
       <span class="unit"><UnitSwitch /></span>
     </header>
     <main v-if="body">
@@ -45,6 +48,8 @@ const adhesive = { name: 'Adhesive of mine', width: 6_350_000 }
       <p v-for="(message, path) in refused" :key="path" class="tone-trouble" role="alert" data-test="refused">
         {{ message }}
       </p>
+
+      <p v-for="t in told" :key="t" class="tone-care" role="status" data-test="told">{{ t }}</p>
 
       <ShelfTable
         v-slot="{ at }"

@@ -46,10 +46,6 @@ const envelopes = computed(() =>
     title: `${f.name}: ${f.verdict}${f.owned ? ', on your shelf' : ''}`,
   })),
 )
-const outer = computed(() => ({
-  width: wish.value.card.width + (wish.value.card.overWidth ?? 0),
-  height: wish.value.card.height + (wish.value.card.overHeight ?? 0),
-}))
 const tick = computed(() => {
   const s = shop.value?.shop
   return (s?.unit === 'mm' ? s.tickMillimetres : s?.tickInches) ?? 1
@@ -87,7 +83,8 @@ function fold(id: string) {
         <NestDrawing
           :fit="fit"
           :room="card.room"
-          :card="outer"
+          :width="wish.card.width"
+          :height="wish.card.height"
           :size="card.room.outer"
           :unit="plan.unit"
           :tick="tick"

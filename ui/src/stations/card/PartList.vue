@@ -8,35 +8,38 @@ const props = defineProps<{ job: JobInHand }>()
 
 const { shop } = useShop()
 const stocks = computed(() => (shop.value?.choices.stocks ?? []).map((c) => ({ value: c.id, title: c.name })))
-const parts = computed(() => props.job.job.value?.parts ?? [])
-const plans = computed(() => props.job.plan.value?.card.parts ?? [])
-
-function stock(index: number, id: string) {
-  props.job.choose((j) => ({ ...j, parts: j.parts.map((p, i) => (i === index ? { ...p, stock: id } : p)) }))
-}
+const papers = computed(() => (props.job.plan.value?.card.parts ?? []).filter((p) => !p.thing))
+const things = computed(() => (props.job.plan.value?.card.parts ?? []).filter((p) => p.thing))
+const stockOf = (at: number) => props.job.job.value?.parts[at]?.stock
 </script>
 
 <template>
   <section aria-label="Made of" class="parts">
     <h2>Made of</h2>
     <ul>
-      <li v-for="(part, i) in parts" :key="part.id">
+      <li v-for="part in papers" :key="part.id" data-test="paper">
         <span class="what">
           {{ part.name }}
-          <small v-if="plans[i]" class="soft">
-            {{ plans[i].size }}, {{ plans[i].caliper }}
-            <template v-if="plans[i].layers > 1">in {{ plans[i].layers }} layers</template>
+          <small class="soft">
+            {{ part.size }}, {{ part.caliper }}
+            <template v-if="part.layers > 1">in {{ part.layers }} layers</template>
           </small>
         </span>
         <v-select
-          :model-value="part.stock"
+          :model-value="stockOf(part.part)"
           :items="stocks"
           :aria-label="`Paper of ${part.name}`"
           :data-test="`stock-${part.id}`"
-          @update:model-value="stock(i, $event)"
+          @update:model-value="job.tell(`parts.${part.part}.stock`, $event)"
         />
       </li>
     </ul>
+    <p v-if="things.length" class="soft things" data-test="things">
+      On or in it:
+      <template v-for="(t, i) in things" :key="t.id"
+        ><template v-if="i">; </template>{{ t.name }}, {{ t.size }}</template
+      >.
+    </p>
   </section>
 </template>
 
@@ -56,6 +59,10 @@ li {
   gap: 16px;
   align-items: center;
   padding: 4px 0;
+}
+.things {
+  padding-top: 4px;
+  font-size: 15px;
 }
 .what {
   font-weight: 600;

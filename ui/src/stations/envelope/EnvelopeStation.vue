@@ -27,8 +27,8 @@ const envelope = computed(() => plan.value.envelope)
 const blank = computed(() => envelope.value.blank)
 const wish = computed(() => props.job.job.value!)
 const card = computed(() => ({
-  width: (wish.value.card.width + (wish.value.card.overWidth ?? 0)) / 1e6,
-  height: (wish.value.card.height + (wish.value.card.overHeight ?? 0)) / 1e6,
+  width: plan.value.card.room.outerSize.width / 1e6,
+  height: plan.value.card.room.outerSize.height / 1e6,
   thickness: plan.value.card.thickness.nm / 1e6,
 }))
 const kind = computed(() => envelope.value.construction)

@@ -12,24 +12,17 @@ import LayerEditor from './LayerEditor.vue'
 
 const props = defineProps<{ job: JobInHand }>()
 
-const most = 16 // parts
-
 const { shop } = useShop()
 const plan = computed(() => props.job.plan.value!)
 const layers = computed(() => plan.value.layers)
 const parts = computed(() => props.job.job.value!.parts)
-const borders = computed(() => shop.value?.choices.borders ?? [])
 const tick = computed(() => {
   const s = shop.value?.shop
   return (s?.unit === 'mm' ? s.tickMillimetres : s?.tickInches) ?? 1
 })
 
-/** The parts from the top down, with their places; liners come last. */
-const order = computed(() => {
-  const all = parts.value.map((_, at) => at)
-  const front = all.filter((at) => parts.value[at]!.kind !== 'liner').reverse()
-  return [...front, ...all.filter((at) => parts.value[at]!.kind === 'liner')]
-})
+/** The papers from the top down, with their places in the list of parts; liners come last. */
+const order = computed(() => layers.value.order.filter((at) => at < parts.value.length))
 /** The layer that lies on each part, if any. */
 const above = (at: number) => {
   const i = order.value.indexOf(at)
@@ -44,19 +37,7 @@ function set(at: number, to: Partial<Job['parts'][number]>) {
   change((list) => list.map((p, i) => (i === at ? { ...p, ...to } : p)))
 }
 
-function add(kind: 'layer' | 'liner') {
-  change((list) => {
-    const taken = new Set(list.map((p) => p.id))
-    let n = 1
-    while (taken.has(`${kind}-${n}`)) n++
-    const below = list[list.length - 1]!
-    const border = borders.value.find((b) => b.id === 'classic')?.width ?? 0
-    const name =
-      kind === 'layer' ? `Layer ${list.filter((p) => p.kind === 'layer').length + 1}` : 'Liner to write on'
-    const stock = kind === 'layer' ? below.stock : (shop.value?.choices.stocks[0]?.id ?? below.stock)
-    return [...list, { id: `${kind}-${n}`, name, kind, stock, border, foam: 0 }]
-  })
-}
+const add = (kind: 'layer' | 'liner') => props.job.tell('layers.add', kind)
 
 function swap(a: number, b: number) {
   change((list) => list.map((p, i) => (i === a ? list[b]! : i === b ? list[a]! : p)))
@@ -91,10 +72,10 @@ const row = (at: number) => [...layers.value.rows, ...layers.value.liners].find(
       />
     </ol>
     <div class="add">
-      <v-btn variant="outlined" data-test="add-layer" :disabled="parts.length > most" @click="add('layer')">
+      <v-btn variant="outlined" data-test="add-layer" :disabled="layers.full" @click="add('layer')">
         Put a layer on top
       </v-btn>
-      <v-btn variant="outlined" data-test="add-liner" :disabled="parts.length > most" @click="add('liner')">
+      <v-btn variant="outlined" data-test="add-liner" :disabled="layers.full" @click="add('liner')">
         Put a liner inside
       </v-btn>
     </div>

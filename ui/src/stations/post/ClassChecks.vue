@@ -58,12 +58,14 @@ function mark(c: CheckPlan) {
           <td class="number" data-test="measured">{{ c.measured }}</td>
           <td data-test="limit">{{ c.limit }}</td>
           <td :class="mark(c).tone" data-test="margin">
-            {{ c.margin }}
+            {{ c.margin || '–' }}
             <small v-if="c.worst !== c.margin" class="worst soft" data-test="worst"
               >at worst {{ c.worst }}</small
             >
           </td>
-          <td class="gauge"><LimitGauge v-if="c.margin" :gauge="c.gauge" :ok="c.ok" /></td>
+          <td class="gauge">
+            <LimitGauge v-if="c.margin" :gauge="c.gauge" :ok="c.ok" /><template v-else>yes or no</template>
+          </td>
         </tr>
       </tbody>
     </table>

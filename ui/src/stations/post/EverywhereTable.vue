@@ -19,7 +19,7 @@ const emit = defineEmits<{ choose: [id: string] }>()
           <th scope="col" class="words">Goes as</th>
           <th scope="col" class="words">Why, or what is left</th>
           <th scope="col">Each</th>
-          <th scope="col"></th>
+          <th scope="col"><span class="sr">Send it here</span></th>
         </tr>
       </thead>
       <tbody>
@@ -28,7 +28,7 @@ const emit = defineEmits<{ choose: [id: string] }>()
           <td class="words" :class="`tone-${p.tone}`">
             <strong>{{ p.short }}</strong>
           </td>
-          <td class="words soft">{{ p.why }}</td>
+          <td class="words soft">{{ p.why || '–' }}</td>
           <td>{{ p.price || '–' }}</td>
           <td>
             <span v-if="p.chosen" class="soft">here</span>

@@ -48,7 +48,7 @@ async function ask(device: Device, act: 'read' | 'tare') {
     <table class="numbers-table">
       <thead>
         <tr>
-          <th scope="col" class="words"></th>
+          <th scope="col" class="words">Of the piece</th>
           <th scope="col">Predicted</th>
           <th scope="col">Measured</th>
           <th scope="col">Off by</th>

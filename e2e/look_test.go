@@ -1,0 +1,204 @@
+package e2e
+
+import (
+	"bytes"
+	"fmt"
+	"image"
+	"image/color"
+	"image/draw"
+	"image/png"
+	"os"
+	"path/filepath"
+	"strings"
+	"testing"
+
+	"github.com/go-rod/rod/lib/proto"
+
+	"yellowparcel/demo"
+)
+
+// looks are the ways in which everything is looked at.
+var looks = []struct {
+	name          string
+	width, height int
+	dark, metric  bool
+}{
+	{"light", 1280, 800, false, false},
+	{"dark", 1280, 800, true, false},
+	{"millimetres", 1280, 800, false, true},
+	{"narrow", 820, 1180, false, false},
+}
+
+// TestLook takes a picture of every station, with every drawing that it can show,
+// of every demo job, in light and dark, in millimetres, at 820 wide, of an empty
+// start and of errors, and lays them on contact sheets in the folder that LOOK
+// names: one a station and way of looking, a row a job.
+func TestLook(t *testing.T) {
+	dir := os.Getenv("LOOK")
+	if dir == "" {
+		t.Skip("LOOK names no folder: make look sets it")
+	}
+	if err := os.MkdirAll(dir, 0o755); err != nil {
+		t.Fatal(err)
+	}
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	for _, look := range looks {
+		w := openIn(t, browser(t), p, "/", look.width, look.height)
+		w.see(test("job"), "Meteor-night thanks")
+		w.MustEval(`(dark) => localStorage.setItem('yellow-parcel-light', dark ? 'lamp' : 'day')`, look.dark)
+		if look.metric {
+			w.openJob(demo.Jobs()[0].Name)
+			w.MustEval(`() => document.activeElement.blur()`)
+			w.Keyboard.MustType('m')
+			w.see(test("ticket-card"), "136.5")
+		}
+		others := sheet{}
+		for _, page := range []string{"/", "/shelf", "/rules", "/nowhere"} {
+			w.goTo(page)
+			w.see("h1", "")
+			others.row(w.picture(t))
+		}
+		others.write(t, filepath.Join(dir, look.name+"-other.png"))
+		for _, station := range []string{"card", "layers", "envelope", "post", "paper"} {
+			s := sheet{}
+			for _, j := range demo.Jobs() {
+				w.goTo("/")
+				at := strings.TrimSuffix(w.openJob(j.Name), "card")
+				w.goTo(at + station)
+				w.see(test("headline"), "")
+				pictures := []image.Image{w.picture(t)}
+				views := w.MustEval(`() => [...document.querySelectorAll('[data-test*=view-][type=radio]')].map(e => e.dataset.test)`)
+				for _, v := range views.Arr()[min(1, len(views.Arr())):] {
+					w.pick(v.Str())
+					pictures = append(pictures, w.picture(t))
+				}
+				s.row(pictures...)
+			}
+			s.write(t, filepath.Join(dir, look.name+"-"+station+".png"))
+		}
+		if look.metric {
+			w.MustEval(`() => document.activeElement.blur()`)
+			w.Keyboard.MustType('m') // as it was
+			w.waitFor("inches again", func() (string, bool) { s := w.text(test("ticket-card")); return s, !strings.Contains(s, "177.8") })
+		}
+	}
+
+	empty := startPlain(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, empty, "/")
+	w.see(test("empty"), "")
+	begin := sheet{}
+	first := w.picture(t)
+	w.click(test("new-job"))
+	w.see(test("headline"), "")
+	begin.row(first, w.picture(t))
+	w.goTo("/shelf")
+	w.see("h1", "")
+	begin.row(w.picture(t))
+	begin.write(t, filepath.Join(dir, "empty.png"))
+
+	w = open(t, p, "/")
+	at := strings.TrimSuffix(w.openJob(demo.Jobs()[0].Name), "card")
+	errors := sheet{}
+	w.fill("field-card.width", "5 3 1/8")
+	w.see(test("behind"), "")
+	w.fill("field-card.height", "0")
+	wrong := w.picture(t)
+	w.goTo(at + "envelope")
+	w.see(test("headline"), "")
+	w.fill("field-envelope.seam", "9 ft")
+	w.MustEval(`() => document.activeElement.blur()`)
+	errors.row(wrong, w.picture(t))
+	w.goTo(at + "card")
+	w.see(test("headline"), "")
+	w.fill("field-card.width", "30")
+	w.fill("field-card.height", "28 63/64")
+	w.see(test("ticket-card"), "30 ×")
+	large := w.picture(t)
+	w.goTo(at + "envelope")
+	w.see(test("headline"), "")
+	errors.row(large, w.picture(t))
+	w.goTo("/jobs/0000000000000000/card")
+	w.see(test("missing"), "")
+	lost := w.picture(t)
+	w.goTo(at + "card")
+	w.see(test("headline"), "")
+	p.stop(os.Interrupt)
+	w.fill("field-card.width", "6")
+	w.see(test("state"), "does not answer")
+	errors.row(lost, w.picture(t))
+	errors.write(t, filepath.Join(dir, "errors.png"))
+}
+
+// picture is the whole page, as far as three windows down.
+func (w *window) picture(t *testing.T) image.Image {
+	t.Helper()
+	w.MustEval(`() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))`)
+	size := w.MustEval(`() => [innerWidth, Math.min(document.documentElement.scrollHeight, 3 * innerHeight)]`).Arr()
+	raw, err := w.Screenshot(true, &proto.PageCaptureScreenshot{Format: proto.PageCaptureScreenshotFormatPng, CaptureBeyondViewport: true, Clip: &proto.PageViewport{Width: size[0].Num(), Height: size[1].Num(), Scale: 1}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	img, err := png.Decode(bytes.NewReader(raw))
+	if err != nil {
+		t.Fatal(err)
+	}
+	return half(img)
+}
+
+// half is a picture at half its size, each pixel the mean of four.
+func half(img image.Image) image.Image {
+	b := img.Bounds()
+	out := image.NewRGBA(image.Rect(0, 0, b.Dx()/2, b.Dy()/2))
+	for y := range out.Bounds().Dy() {
+		for x := range out.Bounds().Dx() {
+			var sum [3]uint32
+			for _, d := range []image.Point{{0, 0}, {1, 0}, {0, 1}, {1, 1}} {
+				r, g, b, _ := img.At(b.Min.X+2*x+d.X, b.Min.Y+2*y+d.Y).RGBA()
+				sum[0], sum[1], sum[2] = sum[0]+r, sum[1]+g, sum[2]+b
+			}
+			out.SetRGBA(x, y, color.RGBA{uint8(sum[0] >> 10), uint8(sum[1] >> 10), uint8(sum[2] >> 10), 255})
+		}
+	}
+	return out
+}
+
+// sheet is a contact sheet: rows of pictures.
+type sheet struct{ rows [][]image.Image }
+
+func (s *sheet) row(pictures ...image.Image) { s.rows = append(s.rows, pictures) }
+
+// write lays the rows below each other, with a gap between pictures.
+func (s *sheet) write(t *testing.T, path string) {
+	t.Helper()
+	const gap = 10
+	width, height := 0, gap
+	for _, row := range s.rows {
+		wide, high := gap, 0
+		for _, p := range row {
+			wide, high = wide+p.Bounds().Dx()+gap, max(high, p.Bounds().Dy())
+		}
+		width, height = max(width, wide), height+high+gap
+	}
+	out := image.NewRGBA(image.Rect(0, 0, width, height))
+	draw.Draw(out, out.Bounds(), image.NewUniform(color.RGBA{120, 130, 140, 255}), image.Point{}, draw.Src)
+	y := gap
+	for _, row := range s.rows {
+		x, high := gap, 0
+		for _, p := range row {
+			draw.Draw(out, image.Rect(x, y, x+p.Bounds().Dx(), y+p.Bounds().Dy()), p, p.Bounds().Min, draw.Src)
+			x, high = x+p.Bounds().Dx()+gap, max(high, p.Bounds().Dy())
+		}
+		y += high + gap
+	}
+	f, err := os.Create(path)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := png.Encode(f, out); err != nil {
+		t.Fatal(err)
+	}
+	if err := f.Close(); err != nil {
+		t.Fatal(err)
+	}
+	fmt.Println(path)
+}
