@@ -32,7 +32,7 @@ var looks = []struct {
 // TestLook takes a picture of every station, with every drawing that it can show,
 // of every demo job, in light and dark, in millimetres, at 820 wide, of an empty
 // start and of errors, and lays them on contact sheets in the folder that LOOK
-// names: one a station and way of looking, a row a job.
+// names: one a station and way of looking.
 func TestLook(t *testing.T) {
 	dir := os.Getenv("LOOK")
 	if dir == "" {
@@ -162,33 +162,31 @@ func half(img image.Image) image.Image {
 	return out
 }
 
-// sheet is a contact sheet: rows of pictures.
-type sheet struct{ rows [][]image.Image }
+// sheet is a contact sheet: pictures side by side, what belongs together first.
+type sheet struct{ pictures []image.Image }
 
-func (s *sheet) row(pictures ...image.Image) { s.rows = append(s.rows, pictures) }
+func (s *sheet) row(pictures ...image.Image) { s.pictures = append(s.pictures, pictures...) }
 
-// write lays the rows below each other, with a gap between pictures.
+// write lays the pictures in rows no wider than a screen shows well.
 func (s *sheet) write(t *testing.T, path string) {
 	t.Helper()
-	const gap = 10
-	width, height := 0, gap
-	for _, row := range s.rows {
-		wide, high := gap, 0
-		for _, p := range row {
-			wide, high = wide+p.Bounds().Dx()+gap, max(high, p.Bounds().Dy())
+	const gap, most = 10, 2000
+	type place struct{ x, y int }
+	var places []place
+	x, y, high, width := gap, gap, 0, 0
+	for _, p := range s.pictures {
+		if x > gap && x+p.Bounds().Dx() > most {
+			x, y, high = gap, y+high+gap, 0
 		}
-		width, height = max(width, wide), height+high+gap
+		places = append(places, place{x, y})
+		x += p.Bounds().Dx() + gap
+		high, width = max(high, p.Bounds().Dy()), max(width, x)
 	}
-	out := image.NewRGBA(image.Rect(0, 0, width, height))
+	out := image.NewRGBA(image.Rect(0, 0, width, y+high+gap))
 	draw.Draw(out, out.Bounds(), image.NewUniform(color.RGBA{120, 130, 140, 255}), image.Point{}, draw.Src)
-	y := gap
-	for _, row := range s.rows {
-		x, high := gap, 0
-		for _, p := range row {
-			draw.Draw(out, image.Rect(x, y, x+p.Bounds().Dx(), y+p.Bounds().Dy()), p, p.Bounds().Min, draw.Src)
-			x, high = x+p.Bounds().Dx()+gap, max(high, p.Bounds().Dy())
-		}
-		y += high + gap
+	for i, p := range s.pictures {
+		at := places[i]
+		draw.Draw(out, image.Rect(at.x, at.y, at.x+p.Bounds().Dx(), at.y+p.Bounds().Dy()), p, p.Bounds().Min, draw.Src)
 	}
 	f, err := os.Create(path)
 	if err != nil {

@@ -164,7 +164,7 @@ func TestNothingAppearsUnasked(t *testing.T) {
 	w.see(test("empty"), "There are no jobs yet")
 	w.click(test("new-job"))
 	w.see(test("headline"), "")
-	w.saved()
+	w.see(test("state"), "a new card: it is kept from your first change on")
 	w.click(test("ticket-ease"))
 	w.see(test("headline"), "")
 	w.goTo("/")

@@ -123,6 +123,9 @@ func (s *Server) jobRoutes() {
 			if err != nil {
 				return nil, s.failed(err)
 			}
+			if problems := from.Job.Check(shop.Shop); len(problems) > 0 {
+				return nil, refuse("job", problems)
+			}
 			job := from.Job
 			if name := []rune("Copy of " + job.Name); len(name) <= 120 {
 				job.Name = string(name)

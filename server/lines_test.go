@@ -10,6 +10,7 @@ import (
 	"net/http/httptest"
 	"path/filepath"
 	"slices"
+	"strconv"
 	"strings"
 	"testing"
 	"time"
@@ -283,4 +284,38 @@ func (s site) listen(path string) <-chan Event {
 		}
 	}()
 	return events
+}
+
+// BenchmarkList is the whole answer to the list of jobs.
+func BenchmarkList(b *testing.B) {
+	for _, n := range []int{1000, 10_000} {
+		b.Run(strconv.Itoa(n), func(b *testing.B) {
+			db, err := store.Open(b.TempDir())
+			if err != nil {
+				b.Fatal(err)
+			}
+			defer func() { _ = db.Close() }()
+			if err := db.Seed(b.Context(), demo.Shop(), nil); err != nil {
+				b.Fatal(err)
+			}
+			jobs := demo.Jobs()
+			lines := make([]store.Line, len(jobs))
+			for i, j := range jobs {
+				lines[i] = store.Line{Of: "x", Line: plan.Line(j, demo.Shop())}
+			}
+			for i := range n {
+				if _, err := db.AddJob(b.Context(), store.NewID(), jobs[i%len(jobs)], lines[i%len(jobs)]); err != nil {
+					b.Fatal(err)
+				}
+			}
+			h := New(db, slog.New(slog.DiscardHandler), device.Steady).Handler()
+			for b.Loop() {
+				w := httptest.NewRecorder()
+				h.ServeHTTP(w, httptest.NewRequest("GET", "http://127.0.0.1/api/jobs", nil))
+				if w.Code != 200 {
+					b.Fatal(w.Code)
+				}
+			}
+		})
+	}
 }

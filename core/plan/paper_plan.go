@@ -214,11 +214,11 @@ func (m maker) takeTried(p *StockPlan, o stockOrder, t tried) {
 func fewerWords(c cutting.Plan) string {
 	switch {
 	case c.Proven() && c.ByCount:
-		return "fewer cannot do: a sheet holds no more of these pieces"
+		return "fewer is impossible: a sheet holds no more of these pieces"
 	case c.Proven():
-		return "fewer cannot do: the pieces fill more than " + plural(c.Sheets-1, "sheet")
+		return "fewer is impossible: the pieces fill more than " + plural(c.Sheets-1, "sheet")
 	}
-	return fmt.Sprintf("fewer were not found, but %d may do", c.Bound)
+	return fmt.Sprintf("fewer were not found, but %d may be enough", c.Bound)
 }
 
 // unfitWords says why a sheet does not give a piece and what would help.

@@ -246,6 +246,9 @@ small {
   font-size: 15px;
   font-weight: 400;
 }
+.shape .drawn {
+  stroke-width: 1;
+}
 .thing {
   fill: var(--yellow, var(--kraft-deep));
 }

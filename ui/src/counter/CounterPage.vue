@@ -101,7 +101,7 @@ onUnmounted(() => window.removeEventListener('keydown', press))
         data-test="name"
         @change="rename"
       />
-      <SaveLine :state="job.state.value" />
+      <SaveLine v-if="job.ready.value" :state="job.state.value" />
       <span class="tools">
         <v-btn
           :icon="mdiUndo"

@@ -4,6 +4,7 @@ defineProps<{ state: string }>()
 
 const words: Record<string, string> = {
   saved: 'saved',
+  fresh: 'a new card: it is kept from your first change on',
   saving: 'saving',
   typed: 'not saved: what you typed cannot be used yet',
   unreachable: 'not saved: the program does not answer; trying again',

@@ -36,7 +36,7 @@ interface Stored {
  */
 type Act = { edits: Edit[] } | { choose: (job: Job) => Job } | { put: Job; stored?: Stored }
 
-export type SaveState = 'saved' | 'saving' | 'typed' | 'unreachable' | 'conflict' | 'refused'
+export type SaveState = 'saved' | 'fresh' | 'saving' | 'typed' | 'unreachable' | 'conflict' | 'refused'
 
 /** What cannot be used of what is typed, and the text that it is about. */
 interface About extends Problem {
@@ -95,7 +95,8 @@ export function useJob(asked: string) {
     if (refused.value) return 'refused'
     if (unanswered.value > 0) return 'saving'
     if (lastTyped.value in typed.value && lastTyped.value in problems.value) return 'typed'
-    return saving.value || dirty.value ? 'saving' : 'saved'
+    if (saving.value || dirty.value) return 'saving'
+    return stored.value ? 'saved' : 'fresh' // nothing is said to be saved that is not
   })
 
   function noteHistory() {

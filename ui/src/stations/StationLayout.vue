@@ -20,9 +20,11 @@ const behind = inject<Ref<boolean>>('behind')
     <div class="sides">
       <div class="picture" :class="{ follow, behind }">
         <slot name="drawing" />
-        <p v-if="behind" class="note" role="status" data-test="behind">
-          Drawn as before: what you typed cannot be used yet.
-        </p>
+        <div class="foot">
+          <p v-if="behind" class="note" role="status" data-test="behind">
+            Drawn as before: what you typed cannot be used yet.
+          </p>
+        </div>
       </div>
       <div class="numbers"><slot /></div>
     </div>
@@ -44,15 +46,18 @@ const behind = inject<Ref<boolean>>('behind')
 .picture {
   min-width: 0;
 }
-/* It lies on the drawing's foot, in sight and in nobody's way, so that nothing
-   moves when it comes and goes. */
-.note {
+/* It has a place of its own at the drawing's foot, and stays in sight there, so that
+   nothing moves when it comes and goes. */
+.foot {
   position: sticky;
   z-index: 2;
   bottom: 104px;
-  width: fit-content;
-  margin: -40px 0 0 auto;
+  height: 36px;
   pointer-events: none;
+}
+.note {
+  width: fit-content;
+  margin-left: auto;
   padding: 4px 10px;
   background: var(--sheet);
   border: 2px dashed var(--trouble);
