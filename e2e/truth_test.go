@@ -53,7 +53,7 @@ func TestSavedIsTrue(t *testing.T) {
 	p.stop(syscall.SIGTERM)
 	first.fill("field-count", "44")
 	first.see(test("state"), "not saved: the program does not answer")
-	p = p.restart()
+	p.restart()
 	first.saved()
 	first.see(test("ticket-card"), "6 × 7 1/2")
 	first.goTo(at)

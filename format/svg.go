@@ -14,8 +14,8 @@ const (
 	mostElements = 20_000
 	// An element's attributes are read all at once.
 	mostAttributes = 100_000
-	mostDepth    = 64
-	pixelsAnInch = 96
+	mostDepth      = 64
+	pixelsAnInch   = 96
 )
 
 // readSVG reads the shapes of a drawing. Scripts, links, pictures and entities

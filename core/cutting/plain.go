@@ -120,7 +120,7 @@ func (f *filler) lying(flat bool) []lain {
 func (f *filler) shelves(left, order []int, lie []lain, down bool) pattern {
 	p := f.blank()
 	rest := []int32{0} // what no shelf is cut from yet; one leaf, or none
-	var shelfs []int32 // what is free of each shelf
+	var free []int32   // what is free of each shelf
 	// put cuts a piece from a leaf and returns what is left along the cut that is
 	// made first, and beyond.
 	put := func(at int32, line int, acrossBefore bool) (below, beside []int32, ok bool) {
@@ -147,13 +147,13 @@ func (f *filler) shelves(left, order []int, lie []lain, down bool) pattern {
 		return below, beside, true
 	}
 	onShelf := func(line int) bool {
-		for i, at := range shelfs {
+		for i, at := range free {
 			if below, beside, ok := put(at, line, down); ok {
 				along := beside
 				if down {
 					along = below
 				}
-				shelfs = slices.Replace(shelfs, i, i+1, along...)
+				free = slices.Replace(free, i, i+1, along...)
 				return true
 			}
 		}
@@ -170,7 +170,7 @@ func (f *filler) shelves(left, order []int, lie []lain, down bool) pattern {
 		if down {
 			below, beside = beside, below
 		}
-		rest, shelfs = below, append(shelfs, beside...)
+		rest, free = below, append(free, beside...)
 		return true
 	}
 	for _, line := range order {

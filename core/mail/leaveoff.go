@@ -14,6 +14,8 @@ type Removal struct {
 	Area float64
 	// Proven is set when no smaller set does.
 	Proven bool
+	// Nodes is how many sets were looked at.
+	Nodes int
 }
 
 // mostNodes bounds the search for the smallest set; counted, not timed, so that
@@ -39,8 +41,12 @@ type Allowed struct{ Thick, Grams, Rise, Within float64 }
 // at that place keep it so as long as all of them are there: one of them has to
 // go. So the sets are searched by their size, branching over the shortest such
 // chain; chains with no part in common need one each, and a set is tried once.
-func (r Relief) LeaveOff(a Allowed) (Removal, bool) {
-	s := search{r: &Relief{Parts: r.Parts, cells: slices.Clone(r.cells), on: r.on, across: r.across, down: r.down}, Allowed: a, most: mostNodes}
+func (r Relief) LeaveOff(a Allowed) (Removal, bool) { return r.LeaveOffIn(a, mostNodes) }
+
+// LeaveOffIn is LeaveOff looking at no more than so many sets; where they do not
+// suffice, something that does is proposed and not proven to be the least.
+func (r Relief) LeaveOffIn(a Allowed, most int) (Removal, bool) {
+	s := search{r: &Relief{Parts: r.Parts, cells: slices.Clone(r.cells), on: r.on, across: r.across, down: r.down}, Allowed: a, most: min(most, mostNodes)}
 	weight := 0.0
 	for i, p := range r.Parts {
 		if p.Free {
@@ -52,19 +58,19 @@ func (r Relief) LeaveOff(a Allowed) (Removal, bool) {
 	}
 	slices.SortStableFunc(s.heavy, func(a, b int) int { return cmp.Compare(r.Parts[b].Grams, r.Parts[a].Grams) })
 	if len(s.heavy) > manyFree {
-		s.most = mostNodesMany
+		s.most = min(most, mostNodesMany)
 	}
 	for size := range len(s.heavy) + 1 {
 		s.try(allParts, 0, weight, 0, size)
 		if s.found {
 			// Every smaller size was searched through.
-			return Removal{Parts: set(^s.best & s.free), Area: s.area, Proven: true}, true
+			return Removal{Parts: set(^s.best & s.free), Area: s.area, Proven: true, Nodes: s.nodes}, true
 		}
 		if s.nodes > s.most {
 			return r.greedy(&s, weight)
 		}
 	}
-	return Removal{}, false
+	return Removal{Nodes: s.nodes}, false
 }
 
 type search struct {
@@ -164,7 +170,7 @@ func (r Relief) greedy(s *search, weight float64) (Removal, bool) {
 			high |= c
 		}
 		if high == 0 && weight <= s.Grams+slack {
-			return Removal{Parts: set(^kept & s.free), Area: s.r.covered(^kept)}, true
+			return Removal{Parts: set(^kept & s.free), Area: s.r.covered(^kept), Nodes: s.nodes}, true
 		}
 		worst, gain := -1, -1.0
 		for i, p := range r.Parts {
@@ -182,7 +188,7 @@ func (r Relief) greedy(s *search, weight float64) (Removal, bool) {
 			}
 		}
 		if worst < 0 {
-			return Removal{}, false
+			return Removal{Nodes: s.nodes}, false
 		}
 		kept &^= 1 << worst
 		weight -= r.Parts[worst].Grams

@@ -9,16 +9,19 @@ import (
 // planSteps is what all searches of one plan may use together, so that a plan
 // answers while one types. A step is one look at whether something fits somewhere:
 // some ten nanoseconds.
-const planSteps = 800_000
+const planSteps = 1_000_000
 
 // The shares of what looks for something beside the cutting: what each may use at
 // most, however much is left. What they leave goes into the cutting.
 const (
 	itemSteps  = 200_000 // stamps, greeting and ribbon laid on the papers
 	yieldSteps = 40_000  // what one sheet gives of one piece
-	leaveSteps = 200_000 // things to leave off
+	leaveSteps = 480_000 // things to leave off
 	trySteps   = 40_000  // one sheet tried, before one is chosen
 )
+
+// nodeSteps is what looking at one set of things to leave off costs.
+const nodeSteps = 40
 
 // effort is what the searches of one plan have used and may still use. One
 // goroutine at a time draws on it.

@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 	"slices"
-	"sync"
 
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
@@ -64,11 +63,12 @@ func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy)
 			tries = append(tries, removal{id: "leave-even:" + r.Class.ID, Allowed: even})
 		}
 	}
-	var searched sync.WaitGroup
+	// One after the other: each uses what those before it left.
+	until := m.effort.used + m.effort.share(leaveSteps)
 	for i := range tries {
-		searched.Go(func() { tries[i].off, tries[i].ok = m.relief.LeaveOff(tries[i].Allowed) })
+		tries[i].off, tries[i].ok = m.relief.LeaveOffIn(tries[i].Allowed, max(0, until-m.effort.used)/nodeSteps)
+		m.effort.used += tries[i].off.Nodes * nodeSteps
 	}
-	searched.Wait()
 	seen := map[string]bool{}
 	for _, t := range tries {
 		if key := fmt.Sprint(t.off.Parts); t.ok && len(t.off.Parts) > 0 && !seen[key] {
