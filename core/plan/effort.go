@@ -14,7 +14,7 @@ const planSteps = 1_000_000
 // The shares of what looks for something beside the cutting: what each may use at
 // most, however much is left. What they leave goes into the cutting.
 const (
-	itemSteps  = 200_000 // stamps, greeting and ribbon laid on the papers
+	itemSteps  = 300_000 // stamps, greeting and ribbon laid on the papers
 	yieldSteps = 40_000  // what one sheet gives of one piece
 	leaveSteps = 480_000 // things to leave off
 	trySteps   = 40_000  // one sheet tried, before one is chosen

@@ -56,13 +56,16 @@ func (m maker) items() ItemsPlan {
 	}
 	rows := m.job.stacked()
 	most, places := 0, append([]int{0}, m.job.layerParts()...)
-	var in []int
-	var placed []laid
+	var got itemsLaid
 	for i := len(rows) - 1; i >= 0; i-- {
 		// The papers get larger from the top down: what one takes the next takes too.
-		if above := i + 1; len(in) < len(things) || rows[i].Width < rows[above].Width || rows[i].Height < rows[above].Height {
-			in, placed = m.together(rows[i].Size, things, itemSteps/len(rows))
+		if above := i + 1; above < len(rows) && (rows[i].Width < rows[above].Width || rows[i].Height < rows[above].Height) {
+			got = itemsLaid{}
 		}
+		if len(got.in) < len(things) {
+			got = m.together(rows[i].Size, things, got, itemSteps/len(rows))
+		}
+		in, placed := got.in, got.placed
 		rung := ItemRung{m.job.Parts[places[i]].Name, m.by(rows[i].Width, rows[i].Height), namesOf(things, in), len(in) == len(things)}
 		p.Rungs = append(p.Rungs, rung)
 		if len(in) > most {
@@ -87,38 +90,92 @@ type laid struct {
 	x, y measure.Length
 }
 
+// careful is how many steps a set of things gets: with eight at most this looks at
+// every order that matters.
+const careful = 8000
+
 // together returns the most things that lie side by side on a paper, upright,
-// with the clear space round each; of as many, those that fill more of it. It
-// looks as long as the steps last, at the most things first.
-func (m maker) together(paper card.Size, things []Item, steps int) (in []int, placed []laid) {
+// with the clear space round each; of as many, those that fill more of it. At least
+// it returns those that go on one after the other, the largest first, or what a
+// smaller paper took; then it looks for more as long as the steps last.
+func (m maker) together(paper card.Size, things []Item, least itemsLaid, steps int) itemsLaid {
 	room := cutting.Sheet{Width: paper.Width - itemClear, Height: paper.Height - itemClear}
 	if room.Width <= 0 || room.Height <= 0 {
-		return nil, nil
+		return itemsLaid{}
 	}
 	until := m.effort.used + m.effort.share(steps)
-	for _, set := range itemSets(room, things) {
-		if set.order.Bound() > 1 {
-			continue
+	sets := itemSets(room, things)
+	if len(least.in) == 0 {
+		least = m.oneAfterOther(room, things)
+	}
+	better := func(set itemSet) bool { return set.compare(newItemSet(room, things, least.in)) < 0 }
+	// One more at a time: where no set of so many goes on it, none of more does. Each
+	// size is looked through quickly first, then with care.
+	for size := max(1, len(least.in)); size <= len(things); size++ {
+		found := false
+		for _, each := range []int{0, careful} {
+			for _, set := range sets {
+				if len(set.members) != size || !better(set) || m.effort.used >= until {
+					continue
+				}
+				if laid, ok := m.layItems(set, things, min(each, max(0, until-m.effort.used))); ok {
+					least, found = laid, true
+				}
+			}
+			if found {
+				break
+			}
 		}
-		if m.effort.used >= until {
+		if len(least.in) < size {
 			break
 		}
-		// Eight things at most: this looks at every order that matters.
-		const steps, least = 20_000, 2000
-		before := m.effort.used
-		plan := m.effort.cut(set.order, min(steps, until-before), nil)
-		m.effort.used = max(m.effort.used, before+least)
-		if plan.Sheets != 1 || len(plan.Unfit) > 0 {
-			continue
-		}
-		for _, q := range plan.Layouts[0].Pieces {
-			t := things[set.members[q.Piece]]
-			t.Width = q.Width - itemClear
-			placed = append(placed, laid{t, q.X + itemClear, q.Y + itemClear})
-		}
-		return set.members, placed
 	}
-	return nil, nil
+	return least
+}
+
+// oneAfterOther lays things in turn, the largest first, each where there is room
+// for it with those that lie already.
+func (m maker) oneAfterOther(room cutting.Sheet, things []Item) (best itemsLaid) {
+	order := make([]int, len(things))
+	for i := range order {
+		order[i] = i
+	}
+	slices.SortStableFunc(order, func(a, b int) int {
+		return cmp.Compare(newItemSet(room, things, []int{b}).area, newItemSet(room, things, []int{a}).area)
+	})
+	for _, i := range order {
+		in := append(slices.Clone(best.in), i)
+		slices.Sort(in)
+		if laid, ok := m.layItems(newItemSet(room, things, in), things, 0); ok {
+			best = laid
+		}
+	}
+	return best
+}
+
+// layItems lays a set of things on a paper; false when it does not go on it.
+func (m maker) layItems(set itemSet, things []Item, steps int) (itemsLaid, bool) {
+	if set.order.Bound() > 1 {
+		return itemsLaid{}, false
+	}
+	plan := m.effort.cut(set.order, steps, nil)
+	if plan.Sheets != 1 || len(plan.Unfit) > 0 {
+		return itemsLaid{}, false
+	}
+	l := itemsLaid{in: set.members}
+	for _, q := range plan.Layouts[0].Pieces {
+		t := things[set.members[q.Piece]]
+		t.Width = q.Width - itemClear
+		l.placed = append(l.placed, laid{t, q.X + itemClear, q.Y + itemClear})
+	}
+	return l, true
+}
+
+// itemsLaid are the things that a paper takes, by their places in the list, and
+// where they lie.
+type itemsLaid struct {
+	in     []int
+	placed []laid
 }
 
 // itemSet is some of the things, as pieces with the clear space round each.
@@ -128,28 +185,37 @@ type itemSet struct {
 	area    float64
 }
 
-// itemSets are all sets of things: those of most things first, and of as many
-// those that fill more of a paper.
+func newItemSet(room cutting.Sheet, things []Item, members []int) itemSet {
+	s := itemSet{members: members, order: cutting.Order{Sheet: room}}
+	for _, i := range members {
+		t := things[i]
+		w := t.Width + itemClear
+		if t.Width == 0 {
+			w = room.Width // right across
+		}
+		s.area += w.Millimetres() * t.Height.Millimetres()
+		s.order.Pieces = append(s.order.Pieces, cutting.Piece{Width: w, Height: t.Height + itemClear, Count: 1})
+	}
+	return s
+}
+
+// compare puts more things first, and of as many those that fill more of a paper.
+func (s itemSet) compare(t itemSet) int {
+	return cmp.Or(cmp.Compare(len(t.members), len(s.members)), cmp.Compare(t.area, s.area))
+}
+
+// itemSets are all sets of things, the best to have first.
 func itemSets(room cutting.Sheet, things []Item) (list []itemSet) {
 	for bits := 1; bits < 1<<len(things); bits++ {
-		s := itemSet{order: cutting.Order{Sheet: room}}
-		for i, t := range things {
-			if bits>>i&1 == 0 {
-				continue
+		var members []int
+		for i := range things {
+			if bits>>i&1 != 0 {
+				members = append(members, i)
 			}
-			s.members = append(s.members, i)
-			w := t.Width + itemClear
-			if t.Width == 0 {
-				w = room.Width // right across
-			}
-			s.area += w.Millimetres() * t.Height.Millimetres()
-			s.order.Pieces = append(s.order.Pieces, cutting.Piece{Width: w, Height: t.Height + itemClear, Count: 1})
 		}
-		list = append(list, s)
+		list = append(list, newItemSet(room, things, members))
 	}
-	slices.SortStableFunc(list, func(a, b itemSet) int {
-		return cmp.Or(cmp.Compare(len(b.members), len(a.members)), cmp.Compare(b.area, a.area))
-	})
+	slices.SortStableFunc(list, itemSet.compare)
 	return list
 }
 
