@@ -26,8 +26,17 @@ let loading = false
 async function load(): Promise<void> {
   if (loading) return
   loading = true
+  const wanted = newest
   while (!(await readOnce())) await later()
   loading = false
+  if (newest > wanted) catchUp() // another window saved while it was read
+}
+
+let newest = 0 // the newest version heard of
+
+/** Reads the shop again when another window has gone on meanwhile. */
+function catchUp() {
+  if (shop.value && newest > shop.value.version && unsaved.value === 0) void load()
 }
 
 /** Reads the shop; false when there was no answer. */
@@ -46,7 +55,8 @@ async function readOnce(): Promise<boolean> {
 
 /** Another window saved the shop. */
 function heard(version: number) {
-  if (shop.value && version > shop.value.version && unsaved.value === 0) void load()
+  newest = Math.max(newest, version)
+  catchUp()
 }
 
 let last: Promise<unknown> = Promise.resolve()
@@ -60,7 +70,12 @@ function save(change: Partial<Shop>, edits: Edit[] = []): Promise<boolean> {
   if (!seen) return Promise.resolve(false)
   unsaved.value++
   const saved = last.then(() => send(seen, change, edits))
-  last = saved.catch(() => false).finally(() => unsaved.value--)
+  last = saved
+    .catch(() => false)
+    .finally(() => {
+      unsaved.value--
+      catchUp()
+    })
   return saved
 }
 
