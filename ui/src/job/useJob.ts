@@ -1,18 +1,10 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 
-import {
-  api,
-  kept,
-  sentenceOf,
-  unreachable,
-  type Edit,
-  type Job,
-  type Plan,
-  type Problem,
-} from '../api/client'
+import { api, kept, sentenceOf, unreachable, type Edit, type Job, type Plan } from '../api/client'
 import { unbroken } from '../api/unbroken'
 import { History } from './history'
 import { useShop } from './useShop'
+import { useTyping } from './useTyping'
 
 /** How long typing may pause before the job is saved, and the longest it waits. */
 const saveAfter = 200
@@ -38,11 +30,6 @@ type Act = { edits: Edit[] } | { choose: (job: Job) => Job } | { put: Job; store
 
 export type SaveState = 'saved' | 'fresh' | 'saving' | 'typed' | 'unreachable' | 'conflict' | 'refused'
 
-/** What cannot be used of what is typed, and the text that it is about. */
-interface About extends Problem {
-  text: string
-}
-
 /**
  * One job as it is edited: every change goes to the program, which answers with
  * the job and its plan; what it accepts is saved by itself.
@@ -56,8 +43,7 @@ export function useJob(asked: string) {
   const id = ref(asked) // its own once it is known
   const job = shallowRef<Job>()
   const plan = shallowRef<Plan>()
-  const typed = ref<Record<string, string>>({}) // texts that stand in fields, by path
-  const problems = ref<Record<string, About>>({})
+  const typing = useTyping()
   const missing = ref('')
   const removed = ref(false)
   const stored = ref(false) // whether there is a job of this ID in the store
@@ -73,12 +59,10 @@ export function useJob(asked: string) {
   const noSave = ref(false) // the program did not answer a save
   const conflict = ref(false)
   const refused = ref('') // the sentence, when the job as a whole was refused
-  const lastTyped = ref('') // the field, when typing was the last thing done
 
   let version = 0
   let newest = 0 // the newest version heard of
   const waiting: Act[] = []
-  const left = new Set<string>() // fields that were left before their answer came
   let planning = false
   let closed = false
   let saveTimer = 0
@@ -87,14 +71,12 @@ export function useJob(asked: string) {
 
   const shopInHand = useShop()
   const dirty = computed(() => job.value !== undefined && JSON.stringify(job.value) !== savedJob.value)
-  /** Something typed stands in a field that could not be used, so what is drawn is not of it. */
-  const behind = computed(() => Object.entries(problems.value).some(([path]) => path in typed.value))
   const state = computed<SaveState>(() => {
     if (conflict.value) return 'conflict'
     if (noAnswer.value || noSave.value) return 'unreachable'
     if (refused.value) return 'refused'
     if (unanswered.value > 0) return 'saving'
-    if (lastTyped.value in typed.value && lastTyped.value in problems.value) return 'typed'
+    if (typing.lastUnusable.value) return 'typed'
     if (saving.value || dirty.value) return 'saving'
     return stored.value ? 'saved' : 'fresh' // nothing is said to be saved that is not
   })
@@ -192,24 +174,8 @@ export function useJob(asked: string) {
     job.value = data.job
     plan.value = unbroken(data.plan)
     shopVersion.value = data.shopVersion
-    note(edits, data.problems, put)
+    typing.answered(edits, data.problems, put, awaited)
     return true
-  }
-
-  /** Keeps of the problems those that are about what stands in their fields now. */
-  function note(edits: Edit[], found: Problem[], put: boolean) {
-    const sent = new Map(edits.map((e) => [e.path, e.text ?? '']))
-    const still = Object.entries(problems.value).filter(([path]) => !put && !sent.has(path))
-    const about = found
-      .filter((p) => !(p.path in typed.value) || typed.value[p.path] === sent.get(p.path))
-      .map((p) => [p.path, { ...p, text: sent.get(p.path) ?? '' }] as const)
-    problems.value = Object.fromEntries([...still, ...about])
-    for (const path of [...left]) {
-      if (sent.has(path) && !awaited(path)) {
-        left.delete(path)
-        settle(path)
-      }
-    }
   }
 
   /** Whether something typed in a field is on its way or waits. */
@@ -217,26 +183,20 @@ export function useJob(asked: string) {
 
   /** What somebody types in a field. */
   function type(path: string, text: string) {
-    typed.value = { ...typed.value, [path]: text }
-    lastTyped.value = path
-    left.delete(path)
-    // What was wrong with the text before is not wrong with this one.
-    if (path in problems.value) {
-      problems.value = Object.fromEntries(Object.entries(problems.value).filter(([p]) => p !== path))
-    }
+    typing.type(path, text)
     void act({ edits: [{ path, text }] })
   }
 
   /** Moves a field by ticks; while a drag goes on its steps are one act to undo. */
   function step(path: string, steps: number, on = false) {
-    lastTyped.value = ''
+    typing.done()
     if (!on) leave(path)
     void act({ edits: [{ path, steps }] })
   }
 
   /** Moves several fields by ticks at once, as when something is dragged about. */
   function stepAll(steps: { path: string; steps: number }[], on = false) {
-    lastTyped.value = ''
+    typing.done()
     if (!on) history.seal()
     void act({ edits: steps })
   }
@@ -244,29 +204,19 @@ export function useJob(asked: string) {
   /** The field is left: a text that was read shows as the program writes it. */
   function leave(path: string) {
     history.seal()
-    if (planning && path in typed.value && !(path in problems.value)) left.add(path)
-    else settle(path)
-  }
-
-  function settle(path: string) {
-    const problem = problems.value[path]
-    if (problem && path in typed.value) {
-      problems.value = { ...problems.value, [path]: { ...problem, unfinished: false } }
-      return
-    }
-    typed.value = Object.fromEntries(Object.entries(typed.value).filter(([p]) => p !== path))
+    typing.leave(path, planning)
   }
 
   /** An act at a field rather than a text that stands in it. */
   function tell(path: string, text: string) {
-    lastTyped.value = ''
+    typing.done()
     history.seal()
     void act({ edits: [{ path, text }] })
   }
 
   /** Changes what is chosen rather than typed. */
   function choose(make: (job: Job) => Job) {
-    lastTyped.value = ''
+    typing.done()
     history.seal()
     void act({ choose: make })
   }
@@ -274,8 +224,7 @@ export function useJob(asked: string) {
   function travel(to: Job | undefined) {
     noteHistory()
     if (!to) return
-    typed.value = {}
-    problems.value = {}
+    typing.clear()
     void act({ put: to })
   }
 
@@ -367,8 +316,7 @@ export function useJob(asked: string) {
   /** Puts the stored job in the place of this window's; its own stays one step back in undo. */
   async function take(data: Stored) {
     if (job.value) history.note(job.value, '')
-    typed.value = {}
-    problems.value = {}
+    typing.clear()
     await act({ put: data.job, stored: data })
   }
 
@@ -412,14 +360,17 @@ export function useJob(asked: string) {
   })
 
   /** What a field shows: what stands typed in it, or the program's own text. */
-  const textOf = (path: string) => typed.value[path] ?? plan.value?.fields[path]?.text ?? ''
+  const textOf = (path: string) => typing.typed.value[path] ?? plan.value?.fields[path]?.text ?? ''
 
   return {
     /** The job's ID: its own, once the program has told it. */
     get id() {
       return id.value
     },
-    job, plan, problems, missing, removed, stored, state, refused, behind, undoable, shopVersion,
+    job, plan, missing, removed, stored, state, refused, undoable, shopVersion,
+    problems: typing.problems,
+    /** What is drawn is not of what is typed. */
+    behind: typing.unusable,
     ready: computed(() => job.value !== undefined && plan.value !== undefined),
     load, type, step, stepAll, leave, tell, choose, undo, redo, takeTheirs, keepMine, textOf,
   } // prettier-ignore
