@@ -18,7 +18,9 @@ func TestPanelTakesTheMost(t *testing.T) {
 	r := rand.New(rand.NewPCG(81, 82))
 	partly := 0
 	for k := range 60 {
-		side := func(least, most int) measure.Length { return measure.Length(least+r.IntN(most-least)) * measure.Inch / 16 }
+		side := func(least, most int) measure.Length {
+			return measure.Length(least+r.IntN(most-least)) * measure.Inch / 16
+		}
 		paper := card.Size{Width: side(30, 100), Height: side(30, 100)}
 		var things []Item
 		for i := range 1 + r.IntN(5) {
