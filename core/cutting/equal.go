@@ -70,6 +70,8 @@ type equals struct {
 	// steps is how many cuts may be looked at, used how many were; when they have
 	// run out, what is left is cut as a grid.
 	steps, used int
+	// most is how many pieces are cut at most; zero for all that the sheet gives.
+	most int
 	// limited is set when the trimmer cannot cut every way.
 	limited bool
 	// sums are the lengths that pieces side by side add up to, up to the sheet's
@@ -81,6 +83,16 @@ type equals struct {
 
 func newEquals(s Sheet, p Piece, line int, down bool, steps int) *equals {
 	return &equals{s: s, p: p, line: line, down: down, steps: steps, limited: s.limit() < max(s.Width, s.Height), memo: map[[2]measure.Length]halved{}}
+}
+
+// affords reports whether there are steps left to look at more than grids: to list
+// the sums alone costs a step each.
+func (e *equals) affords() bool {
+	longest := max(e.s.Width, e.s.Height)
+	if e.sums == nil && !e.limited && int(longest/e.p.Width+1)*int(longest/e.p.Height+1) > e.steps {
+		e.used = e.steps + 1 // what comes of it is not proven
+	}
+	return e.used <= e.steps && e.steps > 0
 }
 
 // holds is the largest sum of the piece's sides that goes into a length. It gives
@@ -133,7 +145,7 @@ func (e *equals) best(w, h measure.Length) halved {
 		}
 	}
 	ceiling := int(float64(w) * float64(h) / e.p.area() * (1 + 1e-12))
-	if best.count >= ceiling || ceiling > mostExact || !e.p.Turn {
+	if best.count >= ceiling || ceiling > mostExact || !e.p.Turn || !e.affords() {
 		return best
 	}
 	w, h = e.holds(w), e.holds(h)
@@ -191,7 +203,7 @@ func (e *equals) part(w, h measure.Length, down bool, x measure.Length) (first, 
 func (e *equals) build(p *pattern, at int32) {
 	r := p.nodes[at].Rect
 	b := e.best(r.Width, r.Height)
-	if b.count == 0 {
+	if b.count == 0 || e.enough(p) {
 		return
 	}
 	if b.at > 0 {
@@ -203,6 +215,9 @@ func (e *equals) build(p *pattern, at int32) {
 	e.rows(p, at, b.gridTurned)
 }
 
+// enough reports whether as many pieces are cut as are wanted.
+func (e *equals) enough(p *pattern) bool { return e.most > 0 && p.used[e.line] >= e.most }
+
 // rows cuts a leaf into strips and each strip into pieces.
 func (e *equals) rows(p *pattern, at int32, turned bool) {
 	w, h := e.p.Width, e.p.Height
@@ -213,7 +228,7 @@ func (e *equals) rows(p *pattern, at int32, turned bool) {
 	if e.down {
 		prefer = downFirst
 	}
-	for leaves := []int32{at}; len(leaves) > 0; {
+	for leaves := []int32{at}; len(leaves) > 0 && !e.enough(p); {
 		next := leaves[len(leaves)-1]
 		leaves = leaves[:len(leaves)-1]
 		r := p.nodes[next].Rect

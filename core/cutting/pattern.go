@@ -1,10 +1,6 @@
 package cutting
 
-import (
-	"slices"
-
-	"yellowparcel/core/measure"
-)
+import "yellowparcel/core/measure"
 
 // node is a rectangle in the tree of cuts of one sheet: cut in two, a piece, or
 // what is left over.
@@ -70,24 +66,6 @@ func (p *pattern) put(at int32, line int, w, h measure.Length, turned, acrossBef
 	p.used[line]++
 	p.fill += float64(w) * float64(h)
 	return rest
-}
-
-// first keeps only so many of the pieces and leaves the others uncut.
-func (p pattern) first(n int) pattern {
-	p.nodes, p.used, p.fill = slices.Clone(p.nodes), make([]int, len(p.used)), 0
-	for i := range p.nodes {
-		at := &p.nodes[i]
-		if at.piece < 0 {
-			continue
-		}
-		if p.used[at.piece] == n {
-			at.piece = -1
-			continue
-		}
-		p.used[at.piece]++
-		p.fill += at.area()
-	}
-	return p
 }
 
 // times is how often the pattern can be cut before a line of the order runs out.

@@ -177,9 +177,12 @@ func (s *searcher) mono(down bool) []repeated {
 		return list
 	}
 	if line := s.single(); line >= 0 && !s.over() {
-		last, used := equal(s.order.Sheet, s.order.Pieces[line], line, len(left), down, s.budget-s.steps)
-		s.steps += used
-		s.offer(append(slices.Clone(list), repeated{last.first(left[line]), 1}))
+		e := newEquals(s.order.Sheet, s.order.Pieces[line], line, down, s.budget-s.steps)
+		e.most = left[line]
+		last := s.blank()
+		e.build(&last, 0)
+		s.steps += e.used
+		s.offer(append(slices.Clone(list), repeated{last, 1}))
 	}
 	rest := s.all(left, rule{order: s.sorted(sorts[0])})
 	if rest == nil {
