@@ -13,6 +13,11 @@ import (
 // are what is free of a sheet, cut into two by each piece; or shelves, one above
 // the other.
 
+// plainSteps is what the plain ways may take together, whatever the budget, before
+// the rest of them is left out: an order of dozens of sizes and thousands of pieces
+// has the first of them alone, or half its budget's worth.
+const plainSteps = 60_000
+
 // plainest returns the plan of the plain way that takes the fewest sheets; of as
 // many, the one that leaves the fullest and the emptiest ones.
 func (s *searcher) plainest() []repeated {
@@ -25,14 +30,20 @@ func (s *searcher) plainest() []repeated {
 			best = list
 		}
 	}
-	for _, by := range sorts {
+	for i, by := range sorts {
 		order := s.sorted(by)
-		for _, split := range []splitRule{longerRest, acrossRest, downRest} {
+		for k, split := range []splitRule{longerRest, acrossRest, downRest} {
+			if i+k > 0 && s.steps > max(plainSteps, s.budget/2) {
+				return best
+			}
 			keep(s.sheets(s.want, func(left []int) pattern { return s.firstFit(left, order, split) }))
 		}
 	}
 	for _, flat := range []bool{true, false} {
 		for _, down := range []bool{false, true} {
+			if s.steps > max(plainSteps, s.budget/2) {
+				return best
+			}
 			lie := s.lying(flat)
 			order := s.sorted(func(Piece, Piece) int { return 0 })
 			slices.SortStableFunc(order, func(a, b int) int {
