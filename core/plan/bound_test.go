@@ -86,15 +86,17 @@ func TestSoakPlans(t *testing.T) {
 			all = append(all, slow{took, i})
 		}
 	}
-	slices.SortFunc(all, func(a, b slow) int { return int(b.took - a.took) })
-	for i := range all[:min(10, n)] {
-		// What else the machine does is no fault of the plan: the least of three counts.
+	byTime := func(a, b slow) int { return int(b.took - a.took) }
+	slices.SortFunc(all, byTime)
+	// What else the machine does is no fault of a plan: of the slowest the least of
+	// three counts, until the slowest is one that was timed so.
+	for timed := map[uint64]bool{}; !timed[all[0].i]; slices.SortFunc(all, byTime) {
+		timed[all[0].i] = true
 		for range 2 {
-			_, again, _ := trial(t, 11, all[i].i)
-			all[i].took = min(all[i].took, again)
+			_, again, _ := trial(t, 11, all[0].i)
+			all[0].took = min(all[0].took, again)
 		}
 	}
-	slices.SortFunc(all, func(a, b slow) int { return int(b.took - a.took) })
 	fmt.Printf("%d plans: the slowest %v (job %d), 1 of 100 over %v, the median %v\n", n, all[0].took, all[0].i, all[n/100].took, all[n/2].took)
 	if all[0].took > 150*time.Millisecond {
 		t.Errorf("job %d takes %v", all[0].i, all[0].took)
