@@ -7,8 +7,8 @@ import (
 	"yellowparcel/core/measure"
 )
 
-// Plain ways of packing cost next to nothing and are always tried, however few
-// steps a search has, so that its plan never takes more sheets than any of them:
+// Plain ways of packing cost next to nothing and are tried however few steps a
+// search has, so that its plan never takes more sheets than any of them:
 // the largest piece first, each into the first place that takes it. The places
 // are what is free of a sheet, cut into two by each piece; or shelves, one above
 // the other.
