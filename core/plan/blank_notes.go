@@ -16,7 +16,7 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	notes := []Note{}
 	add := func(t Tone, format string, args ...any) { notes = append(notes, Note{t, fmt.Sprintf(format, args...)}) }
 	show, unit := m.style.Show, m.style.Unit
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	way := d.Chosen()
 
 	if ease := min(e.EaseWidth, e.EaseHeight); ease < 0 {
@@ -66,10 +66,10 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	if d.Spec.Thickness > measure.Inch/8 && !d.Spec.Double {
 		add(Care, "At %s thick, score every crease twice, that far apart, so that the folds stand square: tick two creases.", show(d.Spec.Thickness))
 	}
-	if stock, _ := m.shop.stock(m.job.Envelope.Stock); stock.GSM > 170 {
+	if stock, _ := m.shop.Stock(m.job.Envelope.Stock); stock.GSM > 170 {
 		add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 	}
-	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
 	return append(append(notes, m.stripNotes(c)...), m.stockNotes(stock, c.id)...)
 }
 

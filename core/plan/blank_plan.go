@@ -105,7 +105,7 @@ func (m maker) blank(c candidate, d blank.Diamond, all []candidate) BlankPlan {
 
 func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
 	show := m.style.Show
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	w := m.way(d, d.Chosen())
 	seam := Reading{"seam", "Seam", show(e.Seam), fmt.Sprintf("%s needs %s", lower(a.Name), show(a.Width))}
 	if show(e.SeamMax) != show(e.Seam) {
@@ -135,6 +135,6 @@ func (m maker) flapReading(flap, shortest measure.Length) []Reading {
 	if shortest >= flap && m.job.Envelope.Flap == 0 {
 		return nil
 	}
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	return []Reading{{"flap", "Closing flap", m.style.Show(flap), fmt.Sprintf("at least %s, and %s for the adhesive, or a hole opens", m.style.Show(shortest.Up(m.style.Tick)), m.style.Show(a.Width))}}
 }

@@ -19,29 +19,29 @@ type Thickness struct {
 }
 
 // usualPanels is what an accordion has when nobody says.
-const usualPanels = 4
+const UsualPanels = 4
 
-func (j Job) panels() int {
+func (j Job) Panels() int {
 	if j.Card.Panels == 0 {
-		return usualPanels
+		return UsualPanels
 	}
 	return j.Card.Panels
 }
 
 // spec is the base of the job in a fold.
-func (j Job) spec(fold card.Fold, shop Shop) card.Spec {
-	s := card.Spec{Fold: fold, Width: j.Card.Width, Height: j.Card.Height, Panels: j.panels(), Own: j.Card.Own, Spine: j.Card.Spine, Tick: shop.Style().Tick}
+func (j Job) Spec(fold card.Fold, shop Shop) card.Spec {
+	s := card.Spec{Fold: fold, Width: j.Card.Width, Height: j.Card.Height, Panels: j.Panels(), Own: j.Card.Own, Spine: j.Card.Spine, Tick: shop.Style().Tick}
 	if len(j.Parts) > 0 {
-		stock, _ := shop.stock(j.Parts[0].Stock)
+		stock, _ := shop.Stock(j.Parts[0].Stock)
 		s.Caliper = stock.Caliper
 	}
 	return s
 }
 
 // layersOf is how many times a part lies on itself when the card is closed.
-func layersOf(job Job, p Part) int {
+func LayersOf(j Job, p Part) int {
 	if p.Kind == BasePart {
-		return job.spec(job.Card.Fold, Shop{}).Layers()
+		return j.Spec(j.Card.Fold, Shop{}).Layers()
 	}
 	return 1
 }
@@ -128,7 +128,7 @@ func panelNames(b card.Base) []string {
 }
 
 func (m maker) base(fold card.Fold) (card.Base, BasePlan) {
-	b := card.NewBase(m.job.spec(fold, m.shop))
+	b := card.NewBase(m.job.Spec(fold, m.shop))
 	p := BasePlan{Fold: fold, Name: foldNames[fold], Width: m.shown(b.Width), Height: m.shown(b.Height), Across: b.Across, Scores: []ScorePlan{}}
 	names := panelNames(b)
 	for i, w := range b.Panels {
@@ -178,8 +178,8 @@ func (m maker) card() CardPlan {
 	c.Sentence, c.Drawing = m.baseWords(base)
 	c.Notes = append(append(c.Notes, m.foldNotes(base)...), m.baseGrooves(base)...)
 	none := true
-	stock, _ := m.shop.stock(j.Parts[0].Stock)
-	for _, s := range m.shop.onShelf() {
+	stock, _ := m.shop.Stock(j.Parts[0].Stock)
+	for _, s := range m.shop.OnShelf() {
 		on, piece := m.baseOn(stock, s, j.Card.Fold)
 		p := SheetPlan{ID: s.ID, Name: s.Name, Width: s.Width, Height: s.Height, Each: m.effort.yield(on, piece), Pieces: []cutting.Placed{}}
 		if p.Each > 0 && p.Each <= mostDrawn {
@@ -203,10 +203,10 @@ func (m maker) card() CardPlan {
 
 // partSizes are the finished sizes of all parts; nothing for one that a border
 // ate.
-func (j Job) partSizes() []card.Size {
+func (j Job) PartSizes() []card.Size {
 	sizes := make([]card.Size, len(j.Parts))
-	places := append([]int{0}, j.layerParts()...)
-	for i, l := range j.stacked() {
+	places := append([]int{0}, j.LayerParts()...)
+	for i, l := range j.Stacked() {
 		sizes[places[i]] = l.Size
 	}
 	for i, p := range j.Parts {
@@ -214,8 +214,8 @@ func (j Job) partSizes() []card.Size {
 			sizes[i] = card.Size{Width: p.Thing.Width, Height: p.Thing.Height}
 		}
 	}
-	for _, at := range j.partsOf(LinerPart) {
-		if l, _, ok := card.Stack(j.page(), []card.Mount{j.Parts[at].mount()}); ok {
+	for _, at := range j.PartsOf(LinerPart) {
+		if l, _, ok := card.Stack(j.Page(), []card.Mount{j.Parts[at].Mount()}); ok {
 			sizes[at] = l[0].Size
 		}
 	}
@@ -225,7 +225,7 @@ func (j Job) partSizes() []card.Size {
 // parts sizes every part; one of which nothing is left is not there.
 func (m maker) parts() []PartPlan {
 	var list []PartPlan
-	for i, size := range m.job.partSizes() {
+	for i, size := range m.job.PartSizes() {
 		if size.Width == 0 {
 			continue
 		}
@@ -234,8 +234,8 @@ func (m maker) parts() []PartPlan {
 			list = append(list, PartPlan{ID: p.ID, Part: i, Thing: true, Name: p.Name, Stock: "", Size: m.by(t.Width, t.Height), Caliper: measure.Decimal(t.Caliper, measure.Millimetre) + " mm", Layers: 1, Grams: t.Grams})
 			continue
 		}
-		stock, _ := m.shop.stock(p.Stock)
-		n := layersOf(m.job, p)
+		stock, _ := m.shop.Stock(p.Stock)
+		n := LayersOf(m.job, p)
 		list = append(list, PartPlan{
 			ID: p.ID, Part: i, Name: p.Name, Stock: stock.Name, Size: m.by(size.Width, size.Height),
 			Caliper: measure.Decimal(stock.Caliper*measure.Length(n)+p.Foam, measure.Millimetre) + " mm",

@@ -94,7 +94,7 @@ func ChoicesIn(shop Shop) Choices {
 			}
 		}
 	}
-	for _, s := range shop.onShelf() {
+	for _, s := range shop.OnShelf() {
 		c.Sheets = append(c.Sheets, Choice{s.ID, s.Name})
 	}
 	for _, s := range paper.Surfaces() {
@@ -113,7 +113,7 @@ func ChoicesIn(shop Shop) Choices {
 		c.Borders = append(c.Borders, BorderChoice{b.ID, b.Name + ", " + shop.Style().Show(b.Width), b.Width})
 	}
 	c.Formats = append(c.Formats, Choice{OwnEnvelope, "Measured with a ruler"})
-	for _, f := range shop.formats() {
+	for _, f := range shop.Formats() {
 		w, h := shop.Style().Show(f.Width), shop.Style().Show(f.Height)
 		name := f.Name + ": " + w + " × " + h
 		if f.Owned {
@@ -133,7 +133,7 @@ func ChoicesIn(shop Shop) Choices {
 	for _, k := range mail.Measures() {
 		c.Measures = append(c.Measures, Choice{string(k), measureNames[k]})
 	}
-	for _, b := range shop.rulebooks() {
+	for _, b := range shop.Books() {
 		c.Destinations = append(c.Destinations, Choice{b.ID, b.Region + ", " + b.Service})
 	}
 	c.Destinations = append(c.Destinations, Choice{ByHand, "By hand"})

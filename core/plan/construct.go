@@ -35,7 +35,7 @@ func Constructions() []Construction {
 func (c Construction) hasTop() bool { return c == Pocket || c == Gusset || c == Tuck }
 
 // construction is the one that the job chose.
-func (j Job) construction() Construction {
+func (j Job) Construction() Construction {
 	if j.Envelope.Construction == "" {
 		return Diamond
 	}
@@ -45,8 +45,8 @@ func (j Job) construction() Construction {
 // spec is what an envelope is made for.
 func (m maker) blankSpec() blank.Spec {
 	j := m.job
-	stock, _ := m.shop.stock(j.Envelope.Stock)
-	adhesive, _ := m.shop.adhesive(j.Envelope.Adhesive)
+	stock, _ := m.shop.Stock(j.Envelope.Stock)
+	adhesive, _ := m.shop.Adhesive(j.Envelope.Adhesive)
 	s := blank.Spec{
 		Width: m.outer().Width, Height: m.outer().Height, Thickness: m.thick.Used,
 		Ease: j.Envelope.Ease, Seam: j.Envelope.Seam, ThumbGap: j.Envelope.ThumbGap, Caliper: stock.Caliper,
@@ -61,7 +61,7 @@ func (m maker) blankSpec() blank.Spec {
 		s.Pocket = blank.ExactPocket
 	}
 	if s.Sliver == 0 {
-		s.Sliver = usualSliver
+		s.Sliver = UsualSliver
 	}
 	for _, sheet := range m.sheetsFor(stock) {
 		s.SheetLength = max(s.SheetLength, sheet.Width, sheet.Height)
@@ -82,7 +82,7 @@ func (m maker) blankSpec() blank.Spec {
 // plainRectangle is the closed envelope in which the card's shape costs nothing,
 // in the cheapest class of the destination.
 func (m maker) plainRectangle() (mail.Rectangle, bool) {
-	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
 	need := m.thick.Used + m.job.Envelope.Ease + blank.Wider(stock.Caliper)
 	return m.rectangleFor(m.outer().Width+need, m.outer().Height+need, stock.Caliper)
 }
@@ -172,7 +172,7 @@ func (m maker) chosen() candidate {
 
 func (m maker) choose(list []candidate) candidate {
 	for _, c := range list {
-		if c.ok && c.id == m.job.construction() {
+		if c.ok && c.id == m.job.Construction() {
 			return c
 		}
 	}
@@ -182,7 +182,7 @@ func (m maker) choose(list []candidate) candidate {
 // cutDown finds the bought envelope that is cut down with the least to spare:
 // one on the shelf before one to buy.
 func (m maker) cutDown(s blank.Spec) (best blank.Made, from FitPlan, ok bool) {
-	caliper, _ := m.shop.stock(soldPaper)
+	caliper, _ := m.shop.Stock(soldPaper)
 	s.Caliper, s.LeastWidth, s.LeastHeight = caliper.Caliper, 0, 0
 	wide := func(height measure.Length) measure.Length {
 		if r, ok := m.rectangleFor(s.Width+s.Thickness+s.Ease, height, s.Caliper); m.job.Envelope.Mailable && ok && r.Height == height {
@@ -191,7 +191,7 @@ func (m maker) cutDown(s blank.Spec) (best blank.Made, from FitPlan, ok bool) {
 		return 0
 	}
 	var chosen blank.Bought
-	for _, f := range m.shop.formats() {
+	for _, f := range m.shop.Formats() {
 		if id := m.job.Envelope.CutFrom; id != "" && id != f.ID {
 			continue
 		}
@@ -224,7 +224,7 @@ func (m maker) onSheet(c *candidate) {
 		c.found = true
 		return
 	}
-	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
 	for _, s := range m.sheetsFor(stock) {
 		piece := cutting.Piece{Width: c.made.SheetWidth, Height: c.made.SheetHeight, Count: 1, Turn: true}
 		if stock.Pattern != paper.Unknown && c.id.hasTop() {

@@ -160,7 +160,7 @@ func (m maker) reason(sorted []candidate) string {
 }
 
 func (m maker) row(c candidate) ConstructionPlan {
-	row := ConstructionPlan{ID: c.id, Name: constructionNames[c.id], OK: c.ok, Chosen: c.id == m.job.construction(), Tone: Fine}
+	row := ConstructionPlan{ID: c.id, Name: constructionNames[c.id], OK: c.ok, Chosen: c.id == m.job.Construction(), Tone: Fine}
 	if !c.ok {
 		row.Text = "No envelope that is sold or on your shelf can be cut down to this card."
 		row.Net = blank.Net{Sheet: blank.Polygon{}, Outline: blank.Polygon{}, Panels: []blank.Panel{}, Creases: []blank.Crease{}, CutAway: []blank.Polygon{}, Glue: []blank.Glue{}}

@@ -56,9 +56,9 @@ const mostMisses = 3
 
 func (m maker) envelope(d blank.Diamond, chosen candidate, all []candidate) EnvelopePlan {
 	j := m.job
-	stock, _ := m.shop.stock(soldPaper)
+	stock, _ := m.shop.Stock(soldPaper)
 	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}}
-	for _, f := range envelope.Rank(m.shop.formats(), m.goesIn(m.room()), stock.Caliper, j.Envelope.Ease) {
+	for _, f := range envelope.Rank(m.shop.Formats(), m.goesIn(m.room()), stock.Caliper, j.Envelope.Ease) {
 		fit := m.fitPlan(f, stock.Caliper)
 		switch {
 		case f.Verdict != envelope.DoesNotFit:
@@ -173,7 +173,7 @@ func (m maker) fitsThinner(f envelope.Format, by measure.Length) bool {
 }
 
 func (m maker) fitsAs(f envelope.Format, room Room) bool {
-	stock, _ := m.shop.stock(soldPaper)
+	stock, _ := m.shop.Stock(soldPaper)
 	return envelope.FitCard(f, m.goesIn(room), stock.Caliper).Verdict != envelope.DoesNotFit
 }
 

@@ -6,8 +6,8 @@ import "context"
 const PlanSteps = planSteps
 
 // MakeCounted is Make with the steps that its searches used.
-func MakeCounted(job Job, shop Shop) (p Plan, used int) {
+func MakeCounted(j Job, shop Shop) (p Plan, used int) {
 	e := newEffort(context.Background(), planSteps)
-	p, _ = makeWith(e, job, shop)
+	p, _ = makeWith(e, j, shop)
 	return p, e.used
 }

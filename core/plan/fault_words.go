@@ -9,7 +9,7 @@ import (
 // faultWords says what is wrong with a blank, and what to do about it.
 func (m maker) faultWords(id Construction, f blank.Fault) (Tone, string) {
 	show := m.style.Show
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	switch f.ID {
 	case blank.SeamUnderAdhesive:
 		if id == Tuck { // its tabs are as high as the walls

@@ -53,8 +53,8 @@ type lengthField struct {
 }
 
 const (
-	leastCard = 25 * measure.Millimetre
-	mostCard  = measure.Metre
+	LeastCard = 25 * measure.Millimetre
+	MostCard  = measure.Metre
 )
 
 // lengthFields lists every length of a job that is typed, once: reading,
@@ -64,28 +64,28 @@ func (j Job) lengthFields() []lengthField {
 }
 
 // usualSliver is what tabs, back and flap of a pocket taper by.
-const usualSliver = measure.Inch / 32
+const UsualSliver = measure.Inch / 32
 
 // fixedFields are the lengths that every job has.
 var fixedFields = []lengthField{
 	{
-		path: "card.width", name: "card width", least: leastCard, most: mostCard,
+		path: "card.width", name: "card width", least: LeastCard, most: MostCard,
 		at: func(j *Job) *measure.Length { return &j.Card.Width }, check: thicknessFits,
 	},
 	{
-		path: "card.height", name: "card height", least: leastCard, most: mostCard,
+		path: "card.height", name: "card height", least: LeastCard, most: MostCard,
 		at: func(j *Job) *measure.Length { return &j.Card.Height }, check: thicknessFits,
 	},
 	{
-		path: "card.thickness", name: "thickness", least: 10 * measure.Micrometre, most: mostCard,
+		path: "card.thickness", name: "thickness", least: 10 * measure.Micrometre, most: MostCard,
 		at: func(j *Job) *measure.Length { return j.Card.Thickness }, check: thicknessFits,
 	},
 	{
-		path: "start.width", name: "envelope across", least: 2 * leastCard, most: mostCard,
+		path: "start.width", name: "envelope across", least: 2 * LeastCard, most: MostCard,
 		at: func(j *Job) *measure.Length { return startAt(j, func(s *Start) *measure.Length { return &s.Width }) },
 	},
 	{
-		path: "start.height", name: "envelope down", least: 2 * leastCard, most: mostCard,
+		path: "start.height", name: "envelope down", least: 2 * LeastCard, most: MostCard,
 		at: func(j *Job) *measure.Length { return startAt(j, func(s *Start) *measure.Length { return &s.Height }) },
 	},
 	{
@@ -93,11 +93,11 @@ var fixedFields = []lengthField{
 		at: func(j *Job) *measure.Length { return &j.Card.Spine },
 	},
 	{
-		path: "card.overWidth", name: "what sticks out across", least: 0, most: mostCard / 2,
+		path: "card.overWidth", name: "what sticks out across", least: 0, most: MostCard / 2,
 		at: func(j *Job) *measure.Length { return &j.Card.OverWidth },
 	},
 	{
-		path: "card.overHeight", name: "what sticks out down", least: 0, most: mostCard / 2,
+		path: "card.overHeight", name: "what sticks out down", least: 0, most: MostCard / 2,
 		at: func(j *Job) *measure.Length { return &j.Card.OverHeight },
 	},
 	{
@@ -124,7 +124,7 @@ var fixedFields = []lengthField{
 		path: "envelope.sliver", name: "sliver", least: measure.Inch / 128, most: measure.Inch / 8, fine: true,
 		at: func(j *Job) *measure.Length {
 			if j.Envelope.Sliver == 0 {
-				j.Envelope.Sliver = usualSliver
+				j.Envelope.Sliver = UsualSliver
 			}
 			return &j.Envelope.Sliver
 		},
@@ -165,19 +165,19 @@ func (f lengthField) bounds(l measure.Length, s measure.Style) error {
 	return nil
 }
 
-const mostCount = 10_000
+const MostCount = 10_000
 
 // Apply carries out edits on a copy of the job. Whatever cannot be used is
 // left as it was and reported as a problem at its field, so that the rest of
 // the plan still shows.
-func Apply(job Job, shop Shop, edits []Edit) (Job, []Problem) {
+func Apply(j Job, shop Shop, edits []Edit) (Job, []Problem) {
 	var problems []Problem
 	for _, e := range edits {
-		changed, err := apply(job, shop, e)
+		changed, err := apply(j, shop, e)
 		if err == nil {
 			// What the job as a whole refuses is told at the field that was typed: a
 			// card made so small that a thing lies off its face, say.
-			if list := changed.Check(shop); len(list) > 0 && len(job.Check(shop)) == 0 {
+			if list := changed.Check(shop); len(list) > 0 && len(j.Check(shop)) == 0 {
 				err = refusal(list[0].Message)
 			}
 		}
@@ -188,9 +188,9 @@ func Apply(job Job, shop Shop, edits []Edit) (Job, []Problem) {
 			continue
 		}
 		problems = without(problems, e.Path)
-		job = changed.taken(shop, e.Path)
+		j = changed.taken(shop, e.Path)
 	}
-	return job, problems
+	return j, problems
 }
 
 // without drops what was wrong with what stood in a field before: typed fast, the
@@ -199,91 +199,91 @@ func without(problems []Problem, path string) []Problem {
 	return slices.DeleteFunc(problems, func(p Problem) bool { return p.Path == path })
 }
 
-func apply(job Job, shop Shop, e Edit) (_ Job, err error) {
+func apply(j Job, shop Shop, e Edit) (_ Job, err error) {
 	switch e.Path {
 	case "count":
-		job.Count, err = wholeNumber(job.Count, e, "cards", 1, mostCount)
-		return job, err
+		j.Count, err = wholeNumber(j.Count, e, "cards", 1, MostCount)
+		return j, err
 	case "card.panels":
-		job.Card.Panels, err = wholeNumber(job.panels(), e, "panels", card.LeastPanels, card.MostPanels)
-		return job, err
+		j.Card.Panels, err = wholeNumber(j.Panels(), e, "panels", card.LeastPanels, card.MostPanels)
+		return j, err
 	case "card.own":
-		return applyPanelList(job, shop, e)
+		return applyPanelList(j, shop, e)
 	case "start.format":
-		return applyFormat(job, shop, e)
+		return applyFormat(j, shop, e)
 	case "recipe.scores":
-		return applyRecipe(job, shop, e)
+		return applyRecipe(j, shop, e)
 	case "recipe.take":
-		return takeRecipe(job, shop)
+		return takeRecipe(j, shop)
 	case "layers.add":
-		return addPaper(job, shop, e)
+		return addPaper(j, shop, e)
 	case "things.add":
-		return addThing(job, shop, e)
+		return addThing(j, shop, e)
 	case "post.remedy":
-		return applyRemedy(job, shop, e)
+		return applyRemedy(j, shop, e)
 	case "paper.take":
-		return takeCard(job, shop, e)
+		return takeCard(j, shop, e)
 	case "start.school":
-		return applySchool(job, shop, e)
+		return applySchool(j, shop, e)
 	}
-	if changed, ok, err := applyReference(job, shop, e); ok {
+	if changed, ok, err := applyReference(j, shop, e); ok {
 		return changed, err
 	}
-	if i, ok := readyField(job, e.Path); ok {
-		job = job.clone()
-		job.Parts[i].Ready, err = wholeNumber(job.Parts[i].Ready, e, "ready-cut pieces", 0, mostCount)
-		return job, err
+	if i, ok := readyField(j, e.Path); ok {
+		j = j.Clone()
+		j.Parts[i].Ready, err = wholeNumber(j.Parts[i].Ready, e, "ready-cut pieces", 0, MostCount)
+		return j, err
 	}
-	for _, f := range job.weightFields() {
+	for _, f := range j.weightFields() {
 		if f.path == e.Path {
-			return f.apply(job, shop, e)
+			return f.apply(j, shop, e)
 		}
 	}
 	style := shop.Style()
-	for _, f := range job.lengthFields() {
+	for _, f := range j.lengthFields() {
 		if f.path != e.Path {
 			continue
 		}
-		job = job.clone()
+		j = j.Clone()
 		if f.path == "card.thickness" {
 			if e.Text != nil && strings.TrimSpace(*e.Text) == "" {
-				job.Card.Thickness = nil // back to the sum of the parts
-				return job, nil
+				j.Card.Thickness = nil // back to the sum of the parts
+				return j, nil
 			}
-			t := job.thickness(job.relief(shop)).Used
-			job.Card.Thickness = &t
+			t := j.thickness(j.relief(shop)).Used
+			j.Card.Thickness = &t
 		}
-		if f.at(&job) == nil {
-			return job, refuse("There is no %s in this job: choose what it belongs to first.", f.name)
+		if f.at(&j) == nil {
+			return j, refuse("There is no %s in this job: choose what it belongs to first.", f.name)
 		}
 		if e.Text != nil && strings.HasPrefix(e.Path, "recipe.") {
 			text, err := bothUnits(*e.Text, style)
 			if err != nil {
-				return job, err
+				return j, err
 			}
 			e.Text = &text
 		}
 		if f.empty && e.Text != nil && strings.TrimSpace(*e.Text) == "" {
-			*f.at(&job) = 0
-			return job, nil
+			*f.at(&j) = 0
+			return j, nil
 		}
-		l, err := e.length(*f.at(&job), style, f.signed)
+		l, err := e.length(*f.at(&j), style, f.signed)
 		if err == nil {
 			err = f.bounds(l, style)
 		}
 		if err != nil {
-			return job, err
+			return j, err
 		}
-		*f.at(&job) = l
+		*f.at(&j) = l
 		if f.follow != nil {
-			f.follow(&job)
+			f.follow(&j)
 		}
 		if f.check != nil {
-			err = f.check(job, shop, style)
+			err = f.check(j, shop, style)
 		}
-		return job, err
+		return j, err
 	}
-	return job, refuse("There is no field “%s” in a job.", e.Path)
+	return j, refuse("There is no field “%s” in a job.", e.Path)
 }
 
 // readyField reads the path of the number of ready-cut pieces of a part.
@@ -354,7 +354,7 @@ func clip(text string) string {
 }
 
 // clone copies what a job points to.
-func (j Job) clone() Job {
+func (j Job) Clone() Job {
 	j.Parts = slices.Clone(j.Parts)
 	for i, p := range j.Parts {
 		if p.Edges != nil {

@@ -43,8 +43,8 @@ func (m maker) foldsFor() []card.Fold {
 
 func (m maker) foldSheets() []FoldSheet {
 	list := []FoldSheet{}
-	stock, _ := m.shop.stock(m.job.Parts[0].Stock)
-	for _, sheet := range m.shop.onShelf() {
+	stock, _ := m.shop.Stock(m.job.Parts[0].Stock)
+	for _, sheet := range m.shop.OnShelf() {
 		row := FoldSheet{ID: sheet.ID, Name: sheet.Name, Width: sheet.Width, Height: sheet.Height}
 		for _, fold := range m.foldsFor() {
 			row.Folds = append(row.Folds, m.foldYield(stock, sheet, fold))
@@ -59,7 +59,7 @@ func (m maker) foldSheets() []FoldSheet {
 
 // baseOn is the base as a piece of a stock on a sheet.
 func (m maker) baseOn(stock paper.Stock, sheet paper.Sheet, fold card.Fold) (cutting.Sheet, cutting.Piece) {
-	b := card.NewBase(m.job.spec(fold, m.shop))
+	b := card.NewBase(m.job.Spec(fold, m.shop))
 	o := stockOrder{stock: stock, pieces: []orderedPiece{{"base", card.Size{Width: b.Width, Height: b.Height}, 1, true, len(b.Scores) > 0, !b.Across, nil}}}
 	as, turned, _ := m.lies(o, sheet)
 	order, _ := o.cuttingOrder(sheet, m.shop.Tools.TrimmerLength, as, turned)
@@ -101,7 +101,7 @@ func (m maker) helps(row *FoldSheet, i int) {
 			return
 		}
 	}
-	b := card.NewBase(m.job.spec(row.Folds[i].Fold, m.shop))
+	b := card.NewBase(m.job.Spec(row.Folds[i].Fold, m.shop))
 	long, short := max(b.Width, b.Height), min(b.Width, b.Height)
 	factor := min(max(row.Width, row.Height).Inches()/long.Inches(), min(row.Width, row.Height).Inches()/short.Inches())
 	w, h := measure.Round(float64(m.job.Card.Width)*factor).Down(m.style.Tick), measure.Round(float64(m.job.Card.Height)*factor).Down(m.style.Tick)
@@ -137,13 +137,13 @@ type HaveRow struct {
 
 // have ranks what can be made of the maker's sheet; nil when there is none.
 func (m maker) have() *HavePlan {
-	sheet, ok := m.shop.sheet(m.job.Paper.Have)
+	sheet, ok := m.shop.Sheet(m.job.Paper.Have)
 	if !ok {
 		return nil
 	}
 	p := &HavePlan{Sheet: sheet.ID, Largest: m.largest(sheet), Rows: []HaveRow{}}
 	seen := map[string]bool{}
-	for _, f := range m.shop.formats() {
+	for _, f := range m.shop.Formats() {
 		for _, size := range m.cardsOf(f) {
 			for _, fold := range []card.Fold{card.SideFold, card.TopFold, card.GateFold, card.RollFold, card.Accordion, card.FlatCard} {
 				row := m.haveRow(sheet, f, size, fold)
@@ -192,9 +192,9 @@ func (m maker) haveRow(sheet paper.Sheet, f envelope.Format, size card.Size, fol
 	row := HaveRow{
 		ID:   fmt.Sprintf("%d:%d:%s", size.Width, size.Height, fold),
 		Size: m.by(size.Width, size.Height), Fold: foldNames[fold], Envelope: f.Name, Owned: f.Owned, card: size, fold: fold,
-		Current: size == m.job.face() && fold == m.job.Card.Fold,
+		Current: size == m.job.Face() && fold == m.job.Card.Fold,
 	}
-	stock, _ := m.shop.stock(m.job.Parts[0].Stock)
+	stock, _ := m.shop.Stock(m.job.Parts[0].Stock)
 	on, piece := made.baseOn(stock, sheet, fold)
 	row.Each = m.effort.yield(on, piece)
 	row.Flat = m.by(piece.Width, piece.Height)
@@ -212,10 +212,10 @@ func (m maker) postIn(f envelope.Format) string {
 	if !ok {
 		return "by hand"
 	}
-	stock, _ := m.shop.stock(soldPaper)
+	stock, _ := m.shop.Stock(soldPaper)
 	grams := 2.3 * stock.Weight(f.Width, f.Height) // front, back and flaps
-	base, _ := m.shop.stock(m.job.Parts[0].Stock)
-	layers := m.job.spec(m.job.Card.Fold, m.shop).Layers()
+	base, _ := m.shop.Stock(m.job.Parts[0].Stock)
+	layers := m.job.Spec(m.job.Card.Fold, m.shop).Layers()
 	grams += base.Weight(m.job.Card.Width, m.job.Card.Height) * float64(layers)
 	return m.forecast(book.Judge(mail.Piece{
 		Width: f.Width, Height: f.Height, Thickness: base.Caliper*measure.Length(layers) + 3*stock.Caliper,
@@ -236,7 +236,7 @@ func (m maker) largest(sheet paper.Sheet) (list []HaveRow) {
 			list = append(list, HaveRow{
 				ID: fmt.Sprintf("%d:%d:%s", c.size.Width, c.size.Height, c.fold), Size: m.by(c.size.Width, c.size.Height), Fold: foldNames[c.fold],
 				Flat: m.by(w, h), Each: int(n.across * n.down), card: c.size, fold: c.fold,
-				Current: c.size == m.job.face() && c.fold == m.job.Card.Fold,
+				Current: c.size == m.job.Face() && c.fold == m.job.Card.Fold,
 			})
 		}
 	}
@@ -244,17 +244,17 @@ func (m maker) largest(sheet paper.Sheet) (list []HaveRow) {
 }
 
 // takeCard makes the job's card one that the maker's sheet gives.
-func takeCard(job Job, shop Shop, e Edit) (Job, error) {
-	m := newMaker(job, shop)
+func takeCard(j Job, shop Shop, e Edit) (Job, error) {
+	m := newMaker(j, shop)
 	have := m.have()
 	if have == nil || e.Text == nil {
-		return job, refuse("There is no sheet to make the card from: choose one first.")
+		return j, refuse("There is no sheet to make the card from: choose one first.")
 	}
 	for _, row := range append(have.Rows, have.Largest...) {
 		if row.ID == *e.Text {
-			job.Card.Width, job.Card.Height, job.Card.Fold = row.card.Width, row.card.Height, row.fold
-			return job, thicknessFits(job, shop, shop.Style())
+			j.Card.Width, j.Card.Height, j.Card.Fold = row.card.Width, row.card.Height, row.fold
+			return j, thicknessFits(j, shop, shop.Style())
 		}
 	}
-	return job, refuse("That card is not in the list of what the sheet gives: choose one of the list.")
+	return j, refuse("That card is not in the list of what the sheet gives: choose one of the list.")
 }

@@ -37,8 +37,8 @@ func (j Job) Check(shop Shop) []Problem {
 		}
 		add(f.path, err)
 	}
-	if j.Count < 1 || j.Count > mostCount {
-		add("count", refuse("A job makes from 1 to %d cards: type a number between.", mostCount))
+	if j.Count < 1 || j.Count > MostCount {
+		add("count", refuse("A job makes from 1 to %d cards: type a number between.", MostCount))
 	}
 	if !j.Card.Fold.Valid() {
 		add("card.fold", refuse("The fold “%s” is not known: choose one of the list.", clip(string(j.Card.Fold))))
@@ -46,13 +46,13 @@ func (j Job) Check(shop Shop) []Problem {
 	if len(j.Card.Own) > 0 && (len(j.Card.Own) < card.LeastPanels || len(j.Card.Own) > card.MostPanels || slices.Min(j.Card.Own) < leastPanel) {
 		add("card.own", refuse("An accordion has from %d to %d panels of at least %s: type their widths parted by commas.", card.LeastPanels, card.MostPanels, style.ShowUnit(leastPanel)))
 	}
-	if n := j.panels(); n < card.LeastPanels || n > card.MostPanels {
+	if n := j.Panels(); n < card.LeastPanels || n > card.MostPanels {
 		add("card.panels", refuse("From %d to %d panels can be planned: type a number between.", card.LeastPanels, card.MostPanels))
 	}
-	if r := j.Recipe; r != nil && !slices.Contains([]mail.Measure{mail.Length, mail.Height, mail.Thickness}, r.quotedOf()) {
+	if r := j.Recipe; r != nil && !slices.Contains([]mail.Measure{mail.Length, mail.Height, mail.Thickness}, r.QuotedMeasure()) {
 		add("recipe.quoted", refuse("A note's limit is one of length, height or thickness, not of “%s”: choose one.", clip(string(r.QuotedOf))))
 	}
-	if !slices.Contains(Constructions(), j.construction()) {
+	if !slices.Contains(Constructions(), j.Construction()) {
 		add("envelope.construction", refuse("The construction “%s” is not known: choose one of the list.", clip(string(j.Envelope.Construction))))
 	}
 	if p := j.Envelope.Pocket; p != "" && !slices.Contains(blank.PocketSchools(), p) {
@@ -107,8 +107,8 @@ func (j Job) checkParts(shop Shop) []Problem {
 		}
 	}
 	for i, p := range j.Parts {
-		if p.Ready < 0 || p.Ready > mostCount {
-			list = append(list, Problem{Path: fmt.Sprintf("parts.%d.ready", i), Message: fmt.Sprintf("From 0 to %d pieces may be cut already: type a number between.", mostCount)})
+		if p.Ready < 0 || p.Ready > MostCount {
+			list = append(list, Problem{Path: fmt.Sprintf("parts.%d.ready", i), Message: fmt.Sprintf("From 0 to %d pieces may be cut already: type a number between.", MostCount)})
 		}
 	}
 	return list
@@ -119,8 +119,8 @@ func (j Job) checkCounts() (list []Problem) {
 	switch n := len(j.Parts); {
 	case n == 0:
 		list = append(list, Problem{Path: "parts", Message: "A card needs at least its base: add one."})
-	case n > mostParts:
-		list = append(list, Problem{Path: "parts", Message: fmt.Sprintf("A card of more than %d parts cannot be planned: leave something off first.", mostParts)})
+	case n > MostParts:
+		list = append(list, Problem{Path: "parts", Message: fmt.Sprintf("A card of more than %d parts cannot be planned: leave something off first.", MostParts)})
 	}
 	if len(j.Items) > mostItems {
 		list = append(list, Problem{Path: "items", Message: fmt.Sprintf("At most %d things on the panel can be laid out: remove one first.", mostItems)})

@@ -34,18 +34,18 @@ type LinePaper struct {
 }
 
 // Line is the job's line in the list. Whatever is wrong with the job, there is one.
-func Line(job Job, shop Shop) (l JobLine) {
-	l = JobLine{Width: job.Card.Width, Height: job.Card.Height, Count: job.Count, Tone: Fine, Papers: json.RawMessage("[]")}
+func Line(j Job, shop Shop) (l JobLine) {
+	l = JobLine{Width: j.Card.Width, Height: j.Card.Height, Count: j.Count, Tone: Fine, Papers: json.RawMessage("[]")}
 	defer func() {
 		if recover() != nil {
 			l = BrokenLine("It cannot be planned: the program failed at it. It is kept as it is.")
 		}
 	}()
-	if problems := job.Check(shop); len(problems) > 0 {
+	if problems := j.Check(shop); len(problems) > 0 {
 		l.Post, l.Tone, l.Problem = "cannot be planned", Trouble, problems[0].Message
 		return l
 	}
-	m := newMaker(job, shop)
+	m := newMaker(j, shop)
 	papers := []LinePaper{}
 	for i, p := range m.relief.Parts {
 		if part := m.job.Parts[m.pieces[i]]; part.Kind != LinerPart && (part.Thing == nil || !part.Thing.Inside) {

@@ -22,8 +22,8 @@ type joint struct {
 // a pocket or a box with a lid where that can be, else as near to an edge of the
 // sheet as it can be, so that the larger piece is whole.
 func (m maker) joined(c candidate) (best joint, ok bool) {
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
-	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
+	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
 	tick, w, h := m.style.Tick, c.made.SheetWidth, c.made.SheetHeight
 	lap := a.Width.Up(tick)
 	want := h // the larger piece as large as can be

@@ -131,7 +131,7 @@ func TestRemediesChangeCopies(t *testing.T) {
 		t.Fatalf("%d remedies", len(list))
 	}
 	for _, r := range list {
-		other := j.clone()
+		other := j.Clone()
 		r.change(&other)
 		if plainJob(j) != before {
 			t.Fatalf("%s changed the job that it was worked out for", r.id)
@@ -180,7 +180,7 @@ func TestLargestServed(t *testing.T) {
 			tried++
 			for more, want := range map[measure.Length]bool{0: true, m.style.Tick: false} {
 				n := m
-				n.job = m.job.clone()
+				n.job = m.job.Clone()
 				long := max(size[0], size[1])
 				n.job.Card.Width, n.job.Card.Height = m.scaled(max(served.Width, served.Height)+more, long)
 				if got := n.again(id).found; got != want {

@@ -74,12 +74,12 @@ type RungPlan struct {
 	Share  string `json:"share"`
 }
 
-func (j Job) face() card.Size { return card.Size{Width: j.Card.Width, Height: j.Card.Height} }
+func (j Job) Face() card.Size { return card.Size{Width: j.Card.Width, Height: j.Card.Height} }
 
 // layerParts are the places of the layers in the list of parts.
-func (j Job) layerParts() []int { return j.partsOf(LayerPart) }
+func (j Job) LayerParts() []int { return j.PartsOf(LayerPart) }
 
-func (j Job) partsOf(kind PartKind) (list []int) {
+func (j Job) PartsOf(kind PartKind) (list []int) {
 	for i, p := range j.Parts {
 		if p.Kind == kind {
 			list = append(list, i)
@@ -89,14 +89,14 @@ func (j Job) partsOf(kind PartKind) (list []int) {
 }
 
 // mounts say how the layers lie on each other, in their order.
-func (j Job) mounts() (list []card.Mount) {
-	for _, i := range j.layerParts() {
-		list = append(list, j.Parts[i].mount())
+func (j Job) Mounts() (list []card.Mount) {
+	for _, i := range j.LayerParts() {
+		list = append(list, j.Parts[i].Mount())
 	}
 	return list
 }
 
-func (p Part) mount() card.Mount {
+func (p Part) Mount() card.Mount {
 	m := card.Mount{Edges: card.Even(p.Border), Own: p.Own}
 	if p.Edges != nil {
 		m.Edges = *p.Edges
@@ -105,29 +105,29 @@ func (p Part) mount() card.Mount {
 }
 
 // stacked is the face with the layers that lie on it.
-func (j Job) stacked() []card.Layer {
-	layers, _, _ := card.Stack(j.face(), j.mounts())
-	return append([]card.Layer{{Size: j.face()}}, layers...)
+func (j Job) Stacked() []card.Layer {
+	layers, _, _ := card.Stack(j.Face(), j.Mounts())
+	return append([]card.Layer{{Size: j.Face()}}, layers...)
 }
 
 // page is what a liner lies on: one panel of the inside.
-func (j Job) page() card.Size { return j.face() }
+func (j Job) Page() card.Size { return j.Face() }
 
 func (m maker) layers() LayersPlan {
-	face := m.job.face()
-	layers, eaten, ok := card.Stack(face, m.job.mounts())
-	p := LayersPlan{Notes: []Note{}, Liners: []LayerRow{}, Things: []LayerThing{}, Full: len(m.job.Parts) >= mostParts}
-	p.Order = append(append(slices.Clone(m.job.layerParts()), 0), m.job.partsOf(LinerPart)...)
-	slices.Reverse(p.Order[:len(m.job.layerParts())])
-	for _, at := range m.job.partsOf(ThingPart) {
+	face := m.job.Face()
+	layers, eaten, ok := card.Stack(face, m.job.Mounts())
+	p := LayersPlan{Notes: []Note{}, Liners: []LayerRow{}, Things: []LayerThing{}, Full: len(m.job.Parts) >= MostParts}
+	p.Order = append(append(slices.Clone(m.job.LayerParts()), 0), m.job.PartsOf(LinerPart)...)
+	slices.Reverse(p.Order[:len(m.job.LayerParts())])
+	for _, at := range m.job.PartsOf(ThingPart) {
 		if q := m.job.Parts[at]; !q.Thing.Inside {
 			t := q.Thing
 			p.Things = append(p.Things, LayerThing{q.ID, q.Name, t.X.Millimetres(), t.Y.Millimetres(), t.Width.Millimetres(), t.Height.Millimetres(), t.Disc})
 		}
 	}
 	shares := card.Shares(face, layers)
-	places := append([]int{0}, m.job.layerParts()...)
-	for i, l := range m.job.stacked() {
+	places := append([]int{0}, m.job.LayerParts()...)
+	for i, l := range m.job.Stacked() {
 		row := m.layerRow(places[i], l)
 		row.Share = percent(shares[i])
 		if i < len(layers) {
@@ -136,12 +136,12 @@ func (m maker) layers() LayersPlan {
 		}
 		p.Rows = append(p.Rows, row)
 	}
-	for _, i := range m.job.partsOf(LinerPart) {
-		if l, _, ok := card.Stack(m.job.page(), []card.Mount{m.job.Parts[i].mount()}); ok {
+	for _, i := range m.job.PartsOf(LinerPart) {
+		if l, _, ok := card.Stack(m.job.Page(), []card.Mount{m.job.Parts[i].Mount()}); ok {
 			p.Liners = append(p.Liners, m.layerRow(i, l[0]))
 		}
 	}
-	top := m.job.stacked()[len(layers)]
+	top := m.job.Stacked()[len(layers)]
 	p.PanelWidth, p.PanelHeight = m.shown(top.Width), m.shown(top.Height)
 	p.Sentence = m.layersSentence(layers)
 	if !ok {
@@ -156,7 +156,7 @@ func (m maker) layers() LayersPlan {
 
 func (m maker) layerRow(at int, l card.Layer) LayerRow {
 	part := m.job.Parts[at]
-	stock, _ := m.shop.stock(part.Stock)
+	stock, _ := m.shop.Stock(part.Stock)
 	row := LayerRow{
 		ID: part.ID, Name: part.Name, Part: at, Width: l.Width, Height: l.Height, Size: m.by(l.Width, l.Height),
 		X: l.X.Millimetres(), Y: l.Y.Millimetres(), Paper: stock.Name, Mount: "glued flat", Rungs: []RungPlan{},
@@ -174,7 +174,7 @@ func (m maker) layerRow(at int, l card.Layer) LayerRow {
 
 // rungs are the stops at which a paper of a size may be covered by the next.
 func (m maker) rungs(s card.Size) (list []RungPlan) {
-	whole := card.Layer{Size: m.job.face()}
+	whole := card.Layer{Size: m.job.Face()}
 	for _, b := range card.Rungs(s, m.style.Unit) {
 		on := card.Layer{Size: card.Size{Width: s.Width - 2*b, Height: s.Height - 2*b}}
 		share := card.Shares(whole.Size, []card.Layer{{Size: s}, on})[1]
@@ -185,8 +185,8 @@ func (m maker) rungs(s card.Size) (list []RungPlan) {
 
 // layerNotes says what the trade knows to go wrong with layers.
 func (m maker) layerNotes(layers []card.Layer, shares []float64) (notes []Note) {
-	below := m.job.face()
-	for i, at := range m.job.layerParts() {
+	below := m.job.Face()
+	for i, at := range m.job.LayerParts() {
 		if i >= len(layers) {
 			break
 		}
@@ -195,11 +195,11 @@ func (m maker) layerNotes(layers []card.Layer, shares []float64) (notes []Note) 
 			notes = append(notes, m.ownSize(part, below)...)
 		}
 		if s := shares[i]; s < hairlineShare && i > 0 {
-			notes = append(notes, Note{Care, fmt.Sprintf("“%s” shows only %s of the face: hardly worth its paper.", m.job.Parts[m.job.layerParts()[i-1]].Name, percent(s))})
+			notes = append(notes, Note{Care, fmt.Sprintf("“%s” shows only %s of the face: hardly worth its paper.", m.job.Parts[m.job.LayerParts()[i-1]].Name, percent(s))})
 		}
 		below = layers[i].Size
 	}
-	if m.job.Card.Fold == card.FlatCard && len(m.job.partsOf(LinerPart)) > 0 {
+	if m.job.Card.Fold == card.FlatCard && len(m.job.PartsOf(LinerPart)) > 0 {
 		notes = append(notes, Note{Care, "A flat card has no inside: take the liner off, or choose a fold."})
 	}
 	return notes
@@ -252,7 +252,7 @@ func (m maker) layersSentence(sizes []card.Layer) Sentence {
 
 // layersShort is the layers' line on the ticket.
 func (m maker) layersShort() string {
-	layers := m.job.layerParts()
+	layers := m.job.LayerParts()
 	switch len(layers) {
 	case 0:
 		return "none"

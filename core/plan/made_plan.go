@@ -18,7 +18,7 @@ func (m maker) madeBlank(c candidate, all []candidate) BlankPlan {
 	}
 	p.Closed.Width, p.Closed.Height = m.shown(made.Width), m.shown(made.Height)
 	p.Sentence = m.madeSentence(c)
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	closed := "lying flat"
 	if made.Depth > 0 {
 		closed = show(made.Depth) + " deep"
@@ -60,7 +60,7 @@ func (m maker) optionReadings(c candidate) (list []Reading) {
 	if c.strip {
 		list = append(list, Reading{"throat", "Between the strips", m.style.Show(c.made.Throat()), "clear at the throat"})
 	}
-	if liner, ok := m.shop.stock(m.job.Envelope.Liner); ok && c.made.Liner.Width > 0 {
+	if liner, ok := m.shop.Stock(m.job.Envelope.Liner); ok && c.made.Liner.Width > 0 {
 		where := "front and flap"
 		if c.id == Box || c.id == Tuck {
 			where = "the floor"
@@ -104,7 +104,7 @@ func scoreTexts(m maker, scores []blank.ScoreLine) []ScoreText {
 // more of what runs out first.
 func (m maker) scoreWays(made blank.Made) []ScoreWayPlan {
 	list := []ScoreWayPlan{}
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	ease := min(made.EaseWidth, made.EaseHeight)
 	best, most := 0, measure.Length(0)
 	for i, w := range made.Ways {
@@ -200,7 +200,7 @@ func (m maker) madeNotes(c candidate, all []candidate) []Note {
 	if c.made.Depth == 0 && m.thick.Used > measure.Inch/8 {
 		add(Care, "At %s thick, score every crease twice, that far apart, or take a construction with walls.", show(m.thick.Used))
 	}
-	if stock, _ := m.shop.stock(m.job.Envelope.Stock); c.id != CutDown {
+	if stock, _ := m.shop.Stock(m.job.Envelope.Stock); c.id != CutDown {
 		if stock.GSM > 170 && c.made.Depth == 0 {
 			add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 		}
@@ -221,7 +221,7 @@ func (m maker) stockNotes(stock paper.Stock, id Construction) (notes []Note) {
 	if len(m.job.Card.Outline) > 0 {
 		notes = append(notes, Note{Fine, fmt.Sprintf("The card is an odd shape: cut its rectangle of %s from scrap, and fold the envelope round both together.", m.by(m.job.Card.Width, m.job.Card.Height))})
 	}
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	if !a.Sticks(stock.Surface) {
 		better := "cut the corners away instead of folding them in, and name the tape yourself"
 		for _, other := range m.shop.Adhesives {

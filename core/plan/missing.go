@@ -62,10 +62,10 @@ func (j Job) references() (list []reference) {
 			at: func(j *Job) *string { return &j.Parts[i].Stock }, has: hasStock, choices: stocksNear(near),
 		})
 	}
-	hasSheet := func(s Shop, id string) bool { _, ok := s.sheet(id); return ok }
-	hasAdhesive := func(s Shop, id string) bool { _, ok := s.adhesive(id); return ok }
-	hasRules := func(s Shop, id string) bool { _, ok := s.rulebook(id); return ok || id == ByHand }
-	hasFormat := func(s Shop, id string) bool { _, ok := (Start{Format: id}).format(s); return ok }
+	hasSheet := func(s Shop, id string) bool { _, ok := s.Sheet(id); return ok }
+	hasAdhesive := func(s Shop, id string) bool { _, ok := s.Adhesive(id); return ok }
+	hasRules := func(s Shop, id string) bool { _, ok := s.Book(id); return ok || id == ByHand }
+	hasFormat := func(s Shop, id string) bool { _, ok := (Start{Format: id}).In(s); return ok }
 	list = append(
 		list,
 		reference{path: "envelope.stock", what: "the envelope's paper", at: func(j *Job) *string { return &j.Envelope.Stock }, has: hasStock, choices: stocksNear(envelopeGSM)},
@@ -81,13 +81,13 @@ func (j Job) references() (list []reference) {
 		reference{path: "envelope.cutFrom", what: "the envelope that is cut down", at: func(j *Job) *string { return &j.Envelope.CutFrom }, has: hasFormat, choices: formatChoices, empty: true, without: "the fittest one"},
 		reference{path: "post.destination", what: "the rulebook", at: func(j *Job) *string { return &j.Post.Destination }, has: hasRules, choices: func(s Shop) []Choice {
 			list := []Choice{{ByHand, "By hand"}} // nothing is promised of a post that nobody knows
-			for _, b := range s.rulebooks() {
+			for _, b := range s.Books() {
 				list = append(list, Choice{b.ID, b.Region + ", " + b.Service})
 			}
 			return list
 		}},
 		reference{path: "paper.have", what: "the sheet that you came with", at: func(j *Job) *string { return &j.Paper.Have }, has: hasSheet, choices: func(s Shop) (list []Choice) {
-			for _, sh := range s.onShelf() {
+			for _, sh := range s.OnShelf() {
 				list = append(list, Choice{sh.ID, sh.Name})
 			}
 			return list
@@ -101,10 +101,10 @@ func (j Job) references() (list []reference) {
 	return list
 }
 
-func hasStock(s Shop, id string) bool { _, ok := s.stock(id); return ok }
+func hasStock(s Shop, id string) bool { _, ok := s.Stock(id); return ok }
 
 func formatChoices(s Shop) (list []Choice) {
-	for _, f := range s.formats() {
+	for _, f := range s.Formats() {
 		list = append(list, Choice{f.ID, f.Name})
 	}
 	return list
@@ -134,7 +134,7 @@ func stocksNear(gsm int) func(Shop) []Choice {
 
 // standIns is the job with a stand-in for everything that the shop has no longer,
 // and what that is. Where all is there it is the same job.
-func (j Job) standIns(shop Shop) (Job, []MissingPlan) {
+func (j Job) StandIns(shop Shop) (Job, []MissingPlan) {
 	list := []MissingPlan{}
 	cloned := false
 	for _, r := range j.references() {
@@ -143,7 +143,7 @@ func (j Job) standIns(shop Shop) (Job, []MissingPlan) {
 			continue
 		}
 		if !cloned {
-			j, cloned = j.clone(), true
+			j, cloned = j.Clone(), true
 		}
 		choices := r.choices(shop)
 		m := MissingPlan{Path: r.path, Choices: append([]Choice{}, choices[:min(len(choices), mostStandIns)]...)}
@@ -155,7 +155,7 @@ func (j Job) standIns(shop Shop) (Job, []MissingPlan) {
 			*r.at(&j), with = choices[0].ID, choices[0].Name
 		}
 		if r.path == "start.format" {
-			j.Start.measureAs(j.Card)
+			j.Start.MeasureAs(j.Card)
 		}
 		m.Text = fmt.Sprintf("%s, “%s”, is gone.", capital(r.what), clip(id))
 		if id == "" {
@@ -173,7 +173,7 @@ func (j Job) standIns(shop Shop) (Job, []MissingPlan) {
 
 // stocked is the shop with papers and adhesives to stand in where it has none at
 // all.
-func (s Shop) stocked() Shop {
+func (s Shop) Stocked() Shop {
 	if len(s.Stocks) > 0 && len(s.Adhesives) > 0 {
 		return s
 	}
@@ -188,15 +188,15 @@ func (s Shop) stocked() Shop {
 }
 
 // measureAs gives an envelope that nobody measured a size round the card.
-func (s *Start) measureAs(c Card) {
-	if min(s.Width, s.Height) < leastCard {
+func (s *Start) MeasureAs(c Card) {
+	if min(s.Width, s.Height) < LeastCard {
 		s.Width, s.Height = c.Width+startRoom, c.Height+startRoom
 	}
 }
 
 // applyReference chooses what a place of the job names.
-func applyReference(job Job, shop Shop, e Edit) (_ Job, known bool, err error) {
-	for _, r := range job.references() {
+func applyReference(j Job, shop Shop, e Edit) (_ Job, known bool, err error) {
+	for _, r := range j.references() {
 		if r.path != e.Path || e.Path == "start.format" {
 			continue
 		}
@@ -205,11 +205,11 @@ func applyReference(job Job, shop Shop, e Edit) (_ Job, known bool, err error) {
 			id = *e.Text
 		}
 		if !r.has(shop, id) && !(id == "" && r.empty) {
-			return job, true, refuse("“%s” is not there to be chosen: choose one of the list.", clip(id))
+			return j, true, refuse("“%s” is not there to be chosen: choose one of the list.", clip(id))
 		}
-		job = job.clone()
-		*r.at(&job) = id
-		return job, true, nil
+		j = j.Clone()
+		*r.at(&j) = id
+		return j, true, nil
 	}
-	return job, false, nil
+	return j, false, nil
 }

@@ -54,8 +54,8 @@ func (m maker) items() ItemsPlan {
 	if len(things) == 0 {
 		return p
 	}
-	rows := m.job.stacked()
-	most, places := 0, append([]int{0}, m.job.layerParts()...)
+	rows := m.job.Stacked()
+	most, places := 0, append([]int{0}, m.job.LayerParts()...)
 	var got itemsLaid
 	for i := len(rows) - 1; i >= 0; i-- {
 		// The papers get larger from the top down: what one takes the next takes too.
@@ -271,7 +271,7 @@ type Swatch struct {
 }
 
 func (m maker) ladder() LadderPlan {
-	face := m.job.face()
+	face := m.job.Face()
 	p := LadderPlan{Swatches: []Swatch{}}
 	for _, b := range card.Rungs(face, m.style.Unit) {
 		s := card.Size{Width: face.Width - 2*b, Height: face.Height - 2*b}

@@ -100,9 +100,9 @@ func (m maker) paper(made candidate) PaperPlan {
 func (m maker) sheetsFor(stock paper.Stock) []paper.Sheet {
 	id := stock.Sheet
 	if id == "" {
-		return m.shop.onShelf()
+		return m.shop.OnShelf()
 	}
-	if s, ok := m.shop.sheet(id); ok {
+	if s, ok := m.shop.Sheet(id); ok {
 		return []paper.Sheet{s}
 	}
 	return nil
@@ -297,11 +297,11 @@ func (m maker) paperSentence(p *PaperPlan) {
 // steps at most, until the context ends. The plan of a search that was stopped
 // is whole, and marked unfinished. It is false when the job cuts nothing from
 // that stock, or the stock from no such sheet.
-func CutStock(ctx context.Context, job Job, shop Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
-	m := newMaker(job, shop)
+func CutStock(ctx context.Context, j Job, shop Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
+	m := newMaker(j, shop)
 	m.effort = newEffort(ctx, steps+planSteps)
 	for _, o := range m.orders(m.chosen()) {
-		if s, ok := shop.sheet(sheet); ok && o.stock.ID == stock && slices.Contains(m.sheetsFor(o.stock), s) {
+		if s, ok := shop.Sheet(sheet); ok && o.stock.ID == stock && slices.Contains(m.sheetsFor(o.stock), s) {
 			// The other sheets keep the plans that a quick look gives.
 			p := m.stockPlan(o, planSteps/2)
 			t := m.try(o, s, steps, tell)

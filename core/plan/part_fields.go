@@ -27,18 +27,18 @@ func partFields(j Job) []lengthField {
 		}
 		foam := at("foam", "foam", 0, 2*measure.Inch, func(p *Part) *measure.Length { return &p.Foam })
 		foam.check = thicknessFits
-		list = append(list, foam, at("border", "border", 0, mostCard, func(p *Part) *measure.Length { return &p.Border }))
+		list = append(list, foam, at("border", "border", 0, MostCard, func(p *Part) *measure.Length { return &p.Border }))
 		if p.Edges != nil {
 			list = append(list,
-				at("top", "margin above", 0, mostCard, edge(func(e *card.Edges) *measure.Length { return &e.Top })),
-				at("right", "margin on the right", 0, mostCard, edge(func(e *card.Edges) *measure.Length { return &e.Right })),
-				at("bottom", "margin below", 0, mostCard, edge(func(e *card.Edges) *measure.Length { return &e.Bottom })),
-				at("left", "margin on the left", 0, mostCard, edge(func(e *card.Edges) *measure.Length { return &e.Left })))
+				at("top", "margin above", 0, MostCard, edge(func(e *card.Edges) *measure.Length { return &e.Top })),
+				at("right", "margin on the right", 0, MostCard, edge(func(e *card.Edges) *measure.Length { return &e.Right })),
+				at("bottom", "margin below", 0, MostCard, edge(func(e *card.Edges) *measure.Length { return &e.Bottom })),
+				at("left", "margin on the left", 0, MostCard, edge(func(e *card.Edges) *measure.Length { return &e.Left })))
 		}
 		if p.Own != nil {
 			list = append(list,
-				at("ownWidth", "width of the layer", 5*measure.Millimetre, mostCard, own(func(s *card.Size) *measure.Length { return &s.Width })),
-				at("ownHeight", "height of the layer", 5*measure.Millimetre, mostCard, own(func(s *card.Size) *measure.Length { return &s.Height })))
+				at("ownWidth", "width of the layer", 5*measure.Millimetre, MostCard, own(func(s *card.Size) *measure.Length { return &s.Width })),
+				at("ownHeight", "height of the layer", 5*measure.Millimetre, MostCard, own(func(s *card.Size) *measure.Length { return &s.Height })))
 		}
 	}
 	for i := range j.Items {
@@ -51,38 +51,38 @@ func partFields(j Job) []lengthField {
 			}
 		}
 		list = append(list,
-			lengthField{path: fmt.Sprintf("items.%d.width", i), name: "width", least: 0, most: mostCard, at: at(func(t *Item) *measure.Length { return &t.Width })},
-			lengthField{path: fmt.Sprintf("items.%d.height", i), name: "height", least: measure.Millimetre, most: mostCard, at: at(func(t *Item) *measure.Length { return &t.Height })})
+			lengthField{path: fmt.Sprintf("items.%d.width", i), name: "width", least: 0, most: MostCard, at: at(func(t *Item) *measure.Length { return &t.Width })},
+			lengthField{path: fmt.Sprintf("items.%d.height", i), name: "height", least: measure.Millimetre, most: MostCard, at: at(func(t *Item) *measure.Length { return &t.Height })})
 	}
 	return list
 }
 
 // addPaper puts a layer on the topmost one, under what lies on the face already, or
 // a liner inside: with the usual border, and of the paper below it.
-func addPaper(job Job, shop Shop, e Edit) (Job, error) {
+func addPaper(j Job, shop Shop, e Edit) (Job, error) {
 	if e.Text == nil || (*e.Text != string(LayerPart) && *e.Text != string(LinerPart)) {
-		return job, refuse("A layer or a liner can be added: choose one of the two.")
+		return j, refuse("A layer or a liner can be added: choose one of the two.")
 	}
-	if len(job.Parts) >= mostParts {
-		return job, refuse("A card of more than %d parts cannot be planned: leave something off first.", mostParts)
+	if len(j.Parts) >= MostParts {
+		return j, refuse("A card of more than %d parts cannot be planned: leave something off first.", MostParts)
 	}
 	kind := PartKind(*e.Text)
-	layers := job.layerParts()
-	at, stock := len(job.Parts), job.Parts[0].Stock
+	layers := j.LayerParts()
+	at, stock := len(j.Parts), j.Parts[0].Stock
 	p := Part{Kind: kind, Name: "Liner to write on", Border: usualBorder(shop)}
 	if kind == LayerPart {
 		at = 1
 		if n := len(layers); n > 0 {
-			at, stock = layers[n-1]+1, job.Parts[layers[n-1]].Stock
+			at, stock = layers[n-1]+1, j.Parts[layers[n-1]].Stock
 		}
 		p.Name = fmt.Sprintf("Layer %d", len(layers)+1)
 	} else if light := stocksNear(envelopeGSM)(shop); len(light) > 0 {
 		stock = light[0].ID
 	}
-	p.Stock, p.ID = stock, job.freeID(string(kind))
-	job = job.clone()
-	job.Parts = slices.Insert(job.Parts, at, p)
-	return job, bordersFit(job, shop, shop.Style())
+	p.Stock, p.ID = stock, j.FreeID(string(kind))
+	j = j.Clone()
+	j.Parts = slices.Insert(j.Parts, at, p)
+	return j, bordersFit(j, shop, shop.Style())
 }
 
 // usualBorder is the border that a layer begins with.
@@ -96,7 +96,7 @@ func usualBorder(shop Shop) measure.Length {
 }
 
 // freeID is an ID that no part of the job has.
-func (j Job) freeID(kind string) string {
+func (j Job) FreeID(kind string) string {
 	taken := map[string]bool{}
 	for _, p := range j.Parts {
 		taken[p.ID] = true
@@ -131,11 +131,11 @@ func bordersFit(j Job, _ Shop, s measure.Style) error {
 	refused := func(at int) error {
 		return refuse("That border leaves nothing of “%s” on a card of %s × %s %s: type less.", clip(j.Parts[at].Name), s.Show(j.Card.Width), s.Show(j.Card.Height), s.Unit)
 	}
-	if _, eaten, ok := card.Stack(j.face(), j.mounts()); !ok {
-		return refused(j.layerParts()[eaten])
+	if _, eaten, ok := card.Stack(j.Face(), j.Mounts()); !ok {
+		return refused(j.LayerParts()[eaten])
 	}
-	for _, i := range j.partsOf(LinerPart) {
-		if _, _, ok := card.Stack(j.page(), []card.Mount{j.Parts[i].mount()}); !ok {
+	for _, i := range j.PartsOf(LinerPart) {
+		if _, _, ok := card.Stack(j.Page(), []card.Mount{j.Parts[i].Mount()}); !ok {
 			return refused(i)
 		}
 	}

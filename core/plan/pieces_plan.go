@@ -41,12 +41,12 @@ func (m maker) orders(made candidate) []stockOrder {
 				return
 			}
 		}
-		stock, _ := m.shop.stock(id)
+		stock, _ := m.shop.Stock(id)
 		list = append(list, stockOrder{stock: stock, pieces: []orderedPiece{p}})
 	}
 	base, _ := m.base(m.job.Card.Fold)
-	layers := m.job.stacked()[1:]
-	for i, at := range append([]int{0}, m.job.layerParts()...) {
+	layers := m.job.Stacked()[1:]
+	for i, at := range append([]int{0}, m.job.LayerParts()...) {
 		part := m.job.Parts[at]
 		if i == 0 {
 			put(part.Stock, orderedPiece{part.Name, card.Size{Width: base.Width, Height: base.Height}, m.job.Count, true, len(base.Scores) > 0, !base.Across, nil})
@@ -63,9 +63,9 @@ func (m maker) orders(made candidate) []stockOrder {
 		}
 		put(part.Stock, p)
 	}
-	for _, at := range m.job.partsOf(LinerPart) {
+	for _, at := range m.job.PartsOf(LinerPart) {
 		part := m.job.Parts[at]
-		if l, _, ok := card.Stack(m.job.page(), []card.Mount{part.mount()}); ok && m.job.Card.Fold != card.FlatCard {
+		if l, _, ok := card.Stack(m.job.Page(), []card.Mount{part.Mount()}); ok && m.job.Card.Fold != card.FlatCard {
 			put(part.Stock, orderedPiece{name: part.Name, size: l[0].Size, count: m.job.Count - part.Ready, upright: true})
 		}
 	}

@@ -120,19 +120,19 @@ func (m maker) by(w, h measure.Length) string {
 
 // Make works out the plan. The job must pass Job.Check and the shop
 // Shop.Check; what a maker types goes through Apply, which sees to it.
-func Make(job Job, shop Shop) Plan {
-	p, _ := MakeFor(context.Background(), job, shop) // nobody leaves
+func Make(j Job, shop Shop) Plan {
+	p, _ := MakeFor(context.Background(), j, shop) // nobody leaves
 	return p
 }
 
 // MakeFor is Make for somebody who may leave before it is done: then it stops, and
 // returns the context's error.
-func MakeFor(ctx context.Context, job Job, shop Shop) (Plan, error) {
-	return makeWith(newEffort(ctx, planSteps), job, shop)
+func MakeFor(ctx context.Context, j Job, shop Shop) (Plan, error) {
+	return makeWith(newEffort(ctx, planSteps), j, shop)
 }
 
-func makeWith(e *effort, job Job, shop Shop) (Plan, error) {
-	m := newMaker(job, shop)
+func makeWith(e *effort, j Job, shop Shop) (Plan, error) {
+	m := newMaker(j, shop)
 	m.effort = e
 	p := Plan{Unit: shop.Unit, Missing: m.missing, Fields: m.fields()}
 	var (
@@ -205,7 +205,7 @@ func (m maker) fields() Fields {
 		}
 	}
 	fields["card.own"] = Field{Text: m.panelList()}
-	fields["card.panels"] = Field{Text: number(m.job.panels())}
+	fields["card.panels"] = Field{Text: number(m.job.Panels())}
 	return fields
 }
 

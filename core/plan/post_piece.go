@@ -34,7 +34,7 @@ func (m maker) closed(c candidate) closed {
 	if c.id == CutDown {
 		id = soldPaper
 	}
-	stock, _ := m.shop.stock(id)
+	stock, _ := m.shop.Stock(id)
 	return closed{
 		width: c.made.Width, height: c.made.Height, layers: c.made.Folded.Layers, area: c.made.Net.Area(), stock: stock,
 		thickness: max(m.thick.Used, c.made.Depth) + stock.Caliper*measure.Length(c.made.Folded.Layers) + m.closure().Caliper,
@@ -148,7 +148,7 @@ func (m maker) beam(e closed, grams float64) (b mail.Beam, scaled bool) {
 	wide := e.width >= e.height
 	panels := 1
 	if m.job.Card.Fold != card.FlatCard {
-		panels = m.job.spec(m.job.Card.Fold, m.shop).Layers()
+		panels = m.job.Spec(m.job.Card.Fold, m.shop).Layers()
 	}
 	length := max(e.width, e.height).Millimetres()
 	if e.bare {
@@ -210,7 +210,7 @@ type posted struct {
 }
 
 // book is a rulebook of the shop's own, or one that ships.
-func (m maker) book() (mail.Rulebook, bool) { return m.shop.rulebook(m.job.Post.Destination) }
+func (m maker) book() (mail.Rulebook, bool) { return m.shop.Book(m.job.Post.Destination) }
 
 // worst is the rank of what no class takes.
 const worst = 99

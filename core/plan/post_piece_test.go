@@ -147,16 +147,16 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 		t.Fatal(err)
 	}
 	shop.Rulebooks = []plan.OwnRulebook{{File: own}}
-	for name, job := range cards {
-		for _, to := range []string{job.Post.Destination, "us-domestic", "uk-inland", "canada-home", "universal", "own"} {
-			job.Post.Destination = to
-			p := plan.Make(job, shop)
+	for name, j := range cards {
+		for _, to := range []string{j.Post.Destination, "us-domestic", "uk-inland", "canada-home", "universal", "own"} {
+			j.Post.Destination = to
+			p := plan.Make(j, shop)
 			for _, r := range p.Post.Remedies {
 				if !r.Possible {
 					continue
 				}
 				seen[strings.SplitN(r.ID, ":", 2)[0]] = true
-				got := edit(t, job, shop, "post.remedy", r.ID)
+				got := edit(t, j, shop, "post.remedy", r.ID)
 				if after := plan.Make(got, shop); after.Post.Short != r.Short {
 					t.Errorf("%s to %s, %s: promised %s, is %s", name, to, r.Title, r.Short, after.Post.Short)
 				}

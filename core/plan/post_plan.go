@@ -166,7 +166,7 @@ func (m maker) pieceNotes(c candidate) (notes []Note) {
 		}
 	}
 	if m.pierces() {
-		stock, _ := m.shop.stock(m.job.Envelope.Stock)
+		stock, _ := m.shop.Stock(m.job.Envelope.Stock)
 		notes = append(notes, Note{Care, fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", lower(stock.Name))})
 	}
 	if long, short := max(c.made.Width, c.made.Height), min(c.made.Width, c.made.Height); m.job.Post.AddressShort && !m.job.Post.Bare {
@@ -195,7 +195,7 @@ const thinEnvelope = 100
 
 // pierces reports whether something sharp lies bare in a thin envelope.
 func (m maker) pierces() bool {
-	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
 	for _, p := range m.job.Parts {
 		if p.Thing != nil && p.Thing.Over {
 			return false
@@ -257,7 +257,7 @@ func signedPercent(share float64) string {
 // everywhere holds the piece against every rulebook.
 func (m maker) everywhere(piece mail.Piece) []DestinationPlan {
 	list := []DestinationPlan{}
-	for _, b := range m.shop.rulebooks() {
+	for _, b := range m.shop.Books() {
 		v := m.verdictOf(b, piece)
 		f := m.forecast(v)
 		d := DestinationPlan{ID: b.ID, Name: b.Region + ", " + b.Service, Short: f.short, Tone: f.tone, Chosen: b.ID == m.job.Post.Destination}
@@ -297,8 +297,8 @@ func (m maker) tightest(r mail.ClassResult) string {
 
 // Verdicts is what every rulebook says of a job's piece, with the remedies for
 // where it goes: the station Post without its drawings.
-func Verdicts(job Job, shop Shop) ([]DestinationPlan, []RemedyPlan) {
-	m := newMaker(job, shop)
+func Verdicts(j Job, shop Shop) ([]DestinationPlan, []RemedyPlan) {
+	m := newMaker(j, shop)
 	_, made := m.diamond()
 	all := m.candidates(made)
 	c := m.choose(all)
@@ -312,8 +312,8 @@ func Verdicts(job Job, shop Shop) ([]DestinationPlan, []RemedyPlan) {
 
 // Predicted is what the sums say of the finished piece: its thickness, and its
 // weight in grams.
-func Predicted(job Job, shop Shop) (measure.Length, float64) {
-	m := newMaker(job, shop)
+func Predicted(j Job, shop Shop) (measure.Length, float64) {
+	m := newMaker(j, shop)
 	_, made := m.diamond()
 	e := m.closed(m.choose(m.candidates(made)))
 	_, grams := m.weights(e)

@@ -20,36 +20,36 @@ func recipeAt(of func(*Recipe) *measure.Length) func(*Job) *measure.Length {
 // recipeFields are the lengths of a note.
 var recipeFields = []lengthField{
 	{path: "recipe.quoted", name: "limit that it names", least: 0, most: 10 * measure.Metre, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Quoted })},
-	{path: "recipe.side1", name: "edge of the sheet", least: measure.Inch, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Side1 })},
-	{path: "recipe.side2", name: "other edge of the sheet", least: measure.Inch, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Side2 })},
-	{path: "recipe.left", name: "score", least: 0, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Left })},
-	{path: "recipe.right", name: "score", least: 0, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Right })},
-	{path: "recipe.top", name: "score", least: 0, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Top })},
-	{path: "recipe.bottom", name: "score", least: 0, most: mostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Bottom })},
+	{path: "recipe.side1", name: "edge of the sheet", least: measure.Inch, most: MostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Side1 })},
+	{path: "recipe.side2", name: "other edge of the sheet", least: measure.Inch, most: MostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Side2 })},
+	{path: "recipe.left", name: "score", least: 0, most: MostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Left })},
+	{path: "recipe.right", name: "score", least: 0, most: MostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Right })},
+	{path: "recipe.top", name: "score", least: 0, most: MostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Top })},
+	{path: "recipe.bottom", name: "score", least: 0, most: MostCard, at: recipeAt(func(r *Recipe) *measure.Length { return &r.Bottom })},
 }
 
 // applyRecipe begins a note, in one of its two ways of giving scores, or ends it
 // with an empty text. A new one begins as the job's own diamond.
-func applyRecipe(job Job, shop Shop, e Edit) (Job, error) {
+func applyRecipe(j Job, shop Shop, e Edit) (Job, error) {
 	if e.Text == nil || *e.Text == "" {
-		job.Recipe = nil
-		return job, nil
+		j.Recipe = nil
+		return j, nil
 	}
 	if *e.Text == "pocket" {
-		return beginPocketRecipe(job, shop), nil
+		return beginPocketRecipe(j, shop), nil
 	}
 	if *e.Text != "pair" && *e.Text != "corners" {
-		return job, refuse("A note is of a square scored from one corner or from each, or of a pocket: choose one.")
+		return j, refuse("A note is of a square scored from one corner or from each, or of a pocket: choose one.")
 	}
 	paired := *e.Text == "pair"
 	r := Recipe{Paired: paired}
-	if job.Recipe != nil && !job.Recipe.Pocket {
-		r = *job.Recipe
+	if j.Recipe != nil && !j.Recipe.Pocket {
+		r = *j.Recipe
 		if d := measure.Round(float64(r.Side1+r.Side2) / 1.4142135623730951); r.Paired != paired {
 			r.Paired, r.Right, r.Bottom = paired, d-r.Right, d-r.Bottom
 		}
 	} else {
-		m := newMaker(job, shop)
+		m := newMaker(j, shop)
 		s := m.blankSpec()
 		s.School, s.Way = blank.ExactSeam, blank.PairWay
 		d := blank.NewDiamond(s)
@@ -60,8 +60,8 @@ func applyRecipe(job Job, shop Shop, e Edit) (Job, error) {
 			r.Paired, r.Right, r.Bottom = false, diagonal-r.Right, diagonal-r.Bottom
 		}
 	}
-	job.Recipe = &r
-	return job, nil
+	j.Recipe = &r
+	return j, nil
 }
 
 // bothUnits reads a value that a note gives twice, as "5 1/2 (140 mm)": the two

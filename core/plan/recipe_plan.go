@@ -31,7 +31,7 @@ type Recipe struct {
 	QuotedOf mail.Measure   `json:"quotedOf,omitempty"`
 }
 
-func (r Recipe) blank() blank.Recipe {
+func (r Recipe) Blank() blank.Recipe {
 	return blank.Recipe{Side1: r.Side1, Side2: r.Side2, Paired: r.Paired, Left: r.Left, Right: r.Right, Top: r.Top, Bottom: r.Bottom}
 }
 
@@ -71,7 +71,7 @@ func (m maker) recipe() *RecipePlan {
 	if m.job.Recipe.Pocket {
 		return m.pocketRecipe(m.job.Recipe.pocket())
 	}
-	r := m.job.Recipe.blank()
+	r := m.job.Recipe.Blank()
 	p := &RecipePlan{Readings: []RecipeReading{}, Notes: []Note{}, Rescaled: m.rescaled()}
 	if fault := r.Fault(); fault != "" {
 		p.Sentence = say("This makes no envelope: %s. Look at the note again.", fault)
@@ -106,7 +106,7 @@ func (m maker) recipeEase(res blank.RecipeResult) (w, h measure.Length) {
 
 // easeIn is the room for the card between creases, the way round it fits better.
 func (m maker) easeIn(width, height measure.Length) (w, h measure.Length) {
-	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
 	outer := m.outer()
 	ease := func(c card.Size) (measure.Length, measure.Length) {
 		return width - 2*stock.Caliper - c.Width - m.thick.Used, height - 2*stock.Caliper - c.Height - m.thick.Used
@@ -148,7 +148,7 @@ func (m maker) recipeSentence(res blank.RecipeResult) Sentence {
 
 // recipeNotes says what goes wrong and which number to change.
 func (m maker) recipeNotes(res blank.RecipeResult) (notes []Note) {
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	show := m.style.Show
 	if s := res.Seam(); s < a.Width {
 		// Every score lengthens two seams by √2 of what it grows; the sheet by what
@@ -189,7 +189,7 @@ func (m maker) rescaledWish(r Recipe) EnvelopeWish {
 		return e
 	}
 	e.Construction, e.School, e.Way, e.FlapShape = Diamond, blank.ExactSeam, blank.PairWay, ""
-	if d := r.blank(); d.Fault() == "" {
+	if d := r.Blank(); d.Fault() == "" {
 		sides, ends := d.Centring()
 		if seam := d.Make(sides, ends).Seam(); seam >= least {
 			e.Seam = seam
@@ -206,13 +206,13 @@ func (m maker) following() blank.Spec {
 }
 
 // takeRecipe makes the job's envelope follow its recipe.
-func takeRecipe(job Job, shop Shop) (Job, error) {
-	if job.Recipe == nil {
-		return job, refuse("There is no recipe to follow: type one first.")
+func takeRecipe(j Job, shop Shop) (Job, error) {
+	if j.Recipe == nil {
+		return j, refuse("There is no recipe to follow: type one first.")
 	}
-	job = job.clone()
-	job.Envelope = newMaker(job, shop).rescaledWish(*job.Recipe)
-	return job, nil
+	j = j.Clone()
+	j.Envelope = newMaker(j, shop).rescaledWish(*j.Recipe)
+	return j, nil
 }
 
 // rescaled is a diamond for the job's card with the recipe's own seam.

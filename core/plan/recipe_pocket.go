@@ -24,7 +24,7 @@ func (m maker) pocketRecipe(r blank.PocketRecipe) *RecipePlan {
 	}
 	res, show := r.Make(), m.style.Show
 	w, h := m.easeIn(res.Width, res.Height)
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	closes := res.Tab >= a.Width && 2*res.Tab <= res.Width && res.Overlap >= a.Width && r.Flap <= res.Height
 	reading := RecipeReading{
 		Name: "as it is written", Inside: m.by(res.Width, res.Height), Ease: m.by(w, h), Fits: min(w, h) >= 0, Suits: min(w, h) >= 0 && closes,
@@ -51,7 +51,7 @@ func (m maker) pocketRecipe(r blank.PocketRecipe) *RecipePlan {
 // pocketRecipeNotes says what goes wrong and which number to change.
 func (m maker) pocketRecipeNotes(r blank.PocketRecipe, res blank.PocketResult, w, h measure.Length) []Note {
 	notes, show := []Note{}, m.style.Show
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	add := func(t Tone, format string, args ...any) { notes = append(notes, Note{t, fmt.Sprintf(format, args...)}) }
 	if w < 0 {
 		add(Trouble, "It is %s too tight across: set the two tabs' scores together %s nearer to their edges, or cut the sheet as much wider.", show(-w), show((m.job.Envelope.Ease - w).Up(m.style.Tick)))
@@ -87,23 +87,23 @@ func (m maker) rescaledPocket() string {
 }
 
 // beginPocketRecipe begins a note of a pocket as the job's own pocket.
-func beginPocketRecipe(job Job, shop Shop) Job {
-	m := newMaker(job, shop)
+func beginPocketRecipe(j Job, shop Shop) Job {
+	m := newMaker(j, shop)
 	s := m.blankSpec()
 	s.Pocket = blank.ExactPocket
 	s.Double = false
 	made := blank.NewPocket(s)
-	job.Recipe = &Recipe{
+	j.Recipe = &Recipe{
 		Pocket: true, Side1: made.SheetWidth, Side2: made.SheetHeight,
 		Left: made.Scores[0].At, Right: made.Scores[1].At, Top: made.Scores[2].At, Bottom: made.Scores[3].At,
 	}
-	return job
+	return j
 }
 
 // stretched says what becomes of an outline that is enlarged or reduced as a
 // whole until the card goes in, as copiers and cutters do.
 func (m maker) stretched(width, height, seam measure.Length) []Note {
-	stock, _ := m.shop.stock(m.job.Envelope.Stock)
+	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
 	outer, ease := m.outer(), m.job.Envelope.Ease
 	need := 2*stock.Caliper + m.thick.Used + ease
 	factor := func(w, h measure.Length) float64 {
@@ -129,10 +129,10 @@ func (m maker) quoted() []Note {
 	if r.Quoted == 0 {
 		return nil
 	}
-	of := r.quotedOf()
+	of := r.QuotedMeasure()
 	var whose []string
 	here := ""
-	for _, b := range m.shop.rulebooks() {
+	for _, b := range m.shop.Books() {
 		for _, c := range b.Classes {
 			for _, l := range c.Limits {
 				if l.Measure != of || len(l.When) > 0 {
@@ -166,7 +166,7 @@ func (m maker) quoted() []Note {
 
 // quotedOf is the measure of the limit that a note names: the height when it
 // does not say.
-func (r Recipe) quotedOf() mail.Measure {
+func (r Recipe) QuotedMeasure() mail.Measure {
 	if r.QuotedOf == "" {
 		return mail.Height
 	}

@@ -10,13 +10,13 @@ import (
 )
 
 // newMaker gathers what every station of a plan needs.
-func newMaker(job Job, shop Shop) maker {
-	job, missing := job.standIns(shop)
-	shop = shop.stocked()
-	job, _ = job.standIns(shop)
-	r := job.relief(shop)
+func newMaker(j Job, shop Shop) maker {
+	j, missing := j.StandIns(shop)
+	shop = shop.Stocked()
+	j, _ = j.StandIns(shop)
+	r := j.relief(shop)
 	rise, _ := r.Lump(lumpWithin)
-	return maker{job: job, shop: shop, style: shop.Style(), thick: job.thickness(r), relief: r, pieces: job.pieces(), rise: nm(rise), missing: missing, effort: newEffort(context.Background(), planSteps)}
+	return maker{job: j, shop: shop, style: shop.Style(), thick: j.thickness(r), relief: r, pieces: j.pieces(), rise: nm(rise), missing: missing, effort: newEffort(context.Background(), planSteps)}
 }
 
 // lumpWithin is the inch, in millimetres, within which a rise counts as a lump.
@@ -28,7 +28,7 @@ const lumpWithin = 25.4
 func (j Job) pieces() (list []int) {
 	over := func(p Part) bool { return p.Thing != nil && p.Thing.Over }
 	inside := func(p Part) bool { return p.Kind == LinerPart || p.Thing != nil && p.Thing.Inside && !p.Thing.Over }
-	sizes := j.partSizes()
+	sizes := j.PartSizes()
 	for _, take := range []func(Part) bool{
 		func(p Part) bool { return p.Kind == BasePart },
 		inside,
@@ -46,16 +46,16 @@ func (j Job) pieces() (list []int) {
 
 // relief lays the parts of the card on each other.
 func (j Job) relief(shop Shop) mail.Relief {
-	j, _ = j.standIns(shop)
-	stacked := j.stacked()
+	j, _ = j.StandIns(shop)
+	stacked := j.Stacked()
 	place := map[int]card.Layer{0: stacked[0]}
-	for i, at := range j.layerParts() {
+	for i, at := range j.LayerParts() {
 		if i+1 < len(stacked) {
 			place[at] = stacked[i+1]
 		}
 	}
-	for _, at := range j.partsOf(LinerPart) {
-		if l, _, ok := card.Stack(j.page(), []card.Mount{j.Parts[at].mount()}); ok {
+	for _, at := range j.PartsOf(LinerPart) {
+		if l, _, ok := card.Stack(j.Page(), []card.Mount{j.Parts[at].Mount()}); ok {
 			place[at] = l[0]
 		}
 	}
@@ -66,8 +66,8 @@ func (j Job) relief(shop Shop) mail.Relief {
 			parts = append(parts, p.Thing.part(p.Name))
 			continue
 		}
-		stock, _ := shop.stock(p.Stock)
-		l, n := place[at], layersOf(j, p)
+		stock, _ := shop.Stock(p.Stock)
+		l, n := place[at], LayersOf(j, p)
 		q := box(l.X, l.Y, l.Width, l.Height)
 		q.Name, q.Foam = p.Name, p.Foam.Millimetres()
 		q.Caliper = (stock.Caliper*measure.Length(n) + p.Foam).Millimetres()

@@ -84,13 +84,13 @@ func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 // tryRemedy works a remedy out with all that follows from it.
 func (m maker) tryRemedy(r *remedy, c candidate) {
 	n := m
-	n.job = m.job.clone()
+	n.job = m.job.Clone()
 	if r.change(&n.job); r.touched > 0 {
 		n = newMaker(n.job, n.shop)
 	}
 	made := r.made
 	if made == nil {
-		anew := n.again(n.job.construction())
+		anew := n.again(n.job.Construction())
 		made = &anew
 	}
 	if r.possible = made.ok; r.possible {
@@ -176,7 +176,7 @@ func (m maker) lighter(_ candidate, v mail.Verdict, now posted) (list []remedy) 
 	if !heavy {
 		return nil
 	}
-	base, _ := m.shop.stock(m.job.Parts[0].Stock)
+	base, _ := m.shop.Stock(m.job.Parts[0].Stock)
 	var lighter []paper.Stock
 	for _, s := range m.shop.Stocks {
 		if !s.Off && s.GSM < base.GSM && s.GSM > 150 && s.Surface != paper.Acetate && s.Surface != paper.Vellum {
@@ -213,7 +213,7 @@ func (m maker) shielded(_ candidate, v mail.Verdict, now posted) (list []remedy)
 			return nil
 		}
 	}
-	if !lumpy && !sharp || len(m.job.Parts) >= mostParts {
+	if !lumpy && !sharp || len(m.job.Parts) >= MostParts {
 		return nil
 	}
 	for _, id := range []string{"shield", "shield-embossed"} {

@@ -44,24 +44,24 @@ func (m maker) noRectangle(v mail.Verdict) string {
 }
 
 // applyRemedy changes the job as one of its remedies says.
-func applyRemedy(job Job, shop Shop, e Edit) (Job, error) {
+func applyRemedy(j Job, shop Shop, e Edit) (Job, error) {
 	if e.Text == nil {
-		return job, refuse("There is no remedy to apply: choose one of the list.")
+		return j, refuse("There is no remedy to apply: choose one of the list.")
 	}
-	m := newMaker(job, shop)
+	m := newMaker(j, shop)
 	book, ok := m.book()
 	if !ok {
-		return job, refuse("Given by hand it needs no remedy.")
+		return j, refuse("Given by hand it needs no remedy.")
 	}
 	_, made := m.diamond()
 	all := m.candidates(made)
 	c := m.choose(all)
 	for _, r := range m.remedies(c, all, m.verdictOf(book, m.piece(m.closed(c)))) {
 		if r.id == *e.Text {
-			job = job.clone()
-			r.change(&job)
-			return job, nil
+			j = j.Clone()
+			r.change(&j)
+			return j, nil
 		}
 	}
-	return job, refuse("The remedy “%s” no longer belongs to this piece: look at the list again.", clip(strings.TrimSpace(*e.Text)))
+	return j, refuse("The remedy “%s” no longer belongs to this piece: look at the list again.", clip(strings.TrimSpace(*e.Text)))
 }

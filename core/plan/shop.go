@@ -33,7 +33,7 @@ type OwnRulebook struct {
 }
 
 // rulebook finds a rulebook of the shop's own, or one that ships.
-func (s Shop) rulebook(id string) (mail.Rulebook, bool) {
+func (s Shop) Book(id string) (mail.Rulebook, bool) {
 	for _, own := range s.Rulebooks {
 		if own.File.ID == id {
 			b, err := own.File.Rulebook()
@@ -44,7 +44,7 @@ func (s Shop) rulebook(id string) (mail.Rulebook, bool) {
 }
 
 // rulebooks are all that may be chosen: those that ship, then the shop's own.
-func (s Shop) rulebooks() []mail.Rulebook {
+func (s Shop) Books() []mail.Rulebook {
 	list := mail.Rulebooks()
 	for _, own := range s.Rulebooks {
 		if b, err := own.File.Rulebook(); err == nil && !own.Off {
@@ -105,7 +105,7 @@ func (s Shop) Style() measure.Style {
 	return measure.Style{Unit: s.Unit, Tick: s.TickInches}
 }
 
-func (s Shop) stock(id string) (paper.Stock, bool) {
+func (s Shop) Stock(id string) (paper.Stock, bool) {
 	for _, k := range s.Stocks {
 		if k.ID == id {
 			return k, true
@@ -114,7 +114,7 @@ func (s Shop) stock(id string) (paper.Stock, bool) {
 	return paper.Stock{}, false
 }
 
-func (s Shop) adhesive(id string) (paper.Adhesive, bool) {
+func (s Shop) Adhesive(id string) (paper.Adhesive, bool) {
 	for _, a := range s.Adhesives {
 		if a.ID == id {
 			return a, true
@@ -124,7 +124,7 @@ func (s Shop) adhesive(id string) (paper.Adhesive, bool) {
 }
 
 // sheet is a sheet of the shop, on the shelf or taken off it.
-func (s Shop) sheet(id string) (paper.Sheet, bool) {
+func (s Shop) Sheet(id string) (paper.Sheet, bool) {
 	for _, sh := range s.Sheets {
 		if sh.ID == id {
 			return sh, true
@@ -134,7 +134,7 @@ func (s Shop) sheet(id string) (paper.Sheet, bool) {
 }
 
 // onShelf are the sheets that may be cut.
-func (s Shop) onShelf() []paper.Sheet {
+func (s Shop) OnShelf() []paper.Sheet {
 	var list []paper.Sheet
 	for _, sh := range s.Sheets {
 		if !sh.Off {
@@ -145,17 +145,17 @@ func (s Shop) onShelf() []paper.Sheet {
 }
 
 // formats are the envelopes that the maker owns, then those that are sold.
-func (s Shop) formats() []envelope.Format {
+func (s Shop) Formats() []envelope.Format {
 	var list []envelope.Format
 	for _, e := range s.Envelopes {
 		if !e.Off {
-			list = append(list, e.format())
+			list = append(list, e.AsFormat())
 		}
 	}
 	return append(list, envelope.Formats()...)
 }
 
-func (e OwnedEnvelope) format() envelope.Format {
+func (e OwnedEnvelope) AsFormat() envelope.Format {
 	f := envelope.Format{ID: e.ID, Name: e.Name, Width: max(e.Width, e.Height), Height: min(e.Width, e.Height), Owned: true}
 	for _, sold := range envelope.Formats() {
 		if sold.Width == f.Width && sold.Height == f.Height {

@@ -74,7 +74,7 @@ func (c *shopCheck) shelf(s Shop) {
 		if k.Caliper <= 0 || k.Caliper > mostCaliper || k.GSM <= 0 || k.GSM > mostGSM {
 			c.add(path, "The stock “%s” needs a caliper up to 20 mm and a weight up to 20 000 gsm.", k.Name)
 		}
-		if _, ok := s.sheet(k.Sheet); k.Sheet != "" && !ok {
+		if _, ok := s.Sheet(k.Sheet); k.Sheet != "" && !ok {
 			c.add(path+".sheet", "The stock “%s” is kept in a sheet that is not on the shelf: choose another.", k.Name)
 		}
 		if !k.Grain.Valid() || !k.Pattern.Valid() || k.Have < 0 || k.Have > mostHave {
@@ -85,7 +85,7 @@ func (c *shopCheck) shelf(s Shop) {
 	for i, e := range s.Envelopes {
 		path := fmt.Sprintf("envelopes.%d", i)
 		c.known(seen, path, e.ID)
-		if min(e.Width, e.Height) < leastCard || max(e.Width, e.Height) > mostCard || e.Have < 0 || e.Have > mostHave {
+		if min(e.Width, e.Height) < LeastCard || max(e.Width, e.Height) > MostCard || e.Have < 0 || e.Have > mostHave {
 			c.add(path, "The envelope “%s” needs a width and a height from 25 mm to 1 m.", e.Name)
 		}
 	}

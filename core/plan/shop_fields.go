@@ -59,7 +59,7 @@ func (s *Shop) typed() (lengths []shopLength, numbers []shopNumber) {
 }
 
 // own copies the lists of a shop, so that they may be written to.
-func (s Shop) own() Shop {
+func (s Shop) Own() Shop {
 	s.Sheets = append(s.Sheets[:0:0], s.Sheets...)
 	s.Stocks = append(s.Stocks[:0:0], s.Stocks...)
 	s.Envelopes = append(s.Envelopes[:0:0], s.Envelopes...)
@@ -79,7 +79,7 @@ func (s Shop) own() Shop {
 // shown in decimals of a millimetre, as papers are sold.
 func ShopFields(shop Shop) Fields {
 	style, fields := shop.Style(), Fields{}
-	shop = shop.own()
+	shop = shop.Own()
 	lengths, numbers := shop.typed()
 	for _, l := range lengths {
 		f := Field{Text: style.Show(*l.at)}
@@ -110,10 +110,10 @@ func ShopFields(shop Shop) Fields {
 // left as it was and reported at its field.
 func ApplyToShop(shop Shop, edits []Edit) (Shop, []Problem) {
 	var problems []Problem
-	shop = shop.own()
+	shop = shop.Own()
 	shop.completeRules()
 	for _, e := range edits {
-		changed := shop.own()
+		changed := shop.Own()
 		err := changed.typeIn(e)
 		if err == nil {
 			// What the entry as a whole refuses is told at the field that was typed.

@@ -21,13 +21,13 @@ type Start struct {
 }
 
 // format is the envelope with its long side as Width.
-func (s Start) format(shop Shop) (envelope.Format, bool) {
+func (s Start) In(shop Shop) (envelope.Format, bool) {
 	if s.Format == OwnEnvelope {
 		return envelope.Format{ID: OwnEnvelope, Name: "Your envelope", Width: max(s.Width, s.Height), Height: min(s.Width, s.Height)}, true
 	}
 	for _, e := range shop.Envelopes { // those taken off the shelf stay known
 		if e.ID == s.Format {
-			return e.format(), true
+			return e.AsFormat(), true
 		}
 	}
 	for _, f := range envelope.Formats() {
@@ -82,11 +82,11 @@ func (m maker) start() *StartPlan {
 	if m.job.Start == nil {
 		return nil
 	}
-	f, ok := m.job.Start.format(m.shop)
+	f, ok := m.job.Start.In(m.shop)
 	if !ok {
 		return nil
 	}
-	stock, _ := m.shop.stock(soldPaper)
+	stock, _ := m.shop.Stock(soldPaper)
 	p := &StartPlan{Sentence: say("%s, %s %s outside, takes these cards.", f.Name, m.by(f.Width, f.Height), m.style.Unit)}
 	for _, s := range envelope.Schools() {
 		row := SchoolRow{ID: s, Name: m.schoolName(s)}
@@ -101,7 +101,7 @@ func (m maker) start() *StartPlan {
 		}
 		fit := m.sized(size).fit(f, stock.Caliper)
 		made := m.sized(size).job
-		base := card.NewBase(made.spec(made.Card.Fold, m.shop))
+		base := card.NewBase(made.Spec(made.Card.Fold, m.shop))
 		row.Size, row.Flat = m.by(size.Width, size.Height), m.by(base.Width, base.Height)
 		row.Verdict, row.Why = fit.Verdict, m.why(fit)
 		row.Current = size == envelope.Size{Width: m.job.Card.Width, Height: m.job.Card.Height}
@@ -118,7 +118,7 @@ func (m maker) sized(s envelope.Size) maker {
 
 // cardFor is the card of one school, turned as the job's card is.
 func (m maker) cardFor(s envelope.School) (envelope.Size, bool) {
-	f, ok := m.job.Start.format(m.shop)
+	f, ok := m.job.Start.In(m.shop)
 	if !ok {
 		return envelope.Size{}, false
 	}
@@ -132,7 +132,7 @@ func (m maker) cardFor(s envelope.School) (envelope.Size, bool) {
 	if m.job.Card.Height > m.job.Card.Width {
 		size.Width, size.Height = size.Height, size.Width
 	}
-	return size, ok && min(size.Width, size.Height) >= leastCard
+	return size, ok && min(size.Width, size.Height) >= LeastCard
 }
 
 // startRoom is how much larger than the card a measured envelope is taken to be
@@ -141,39 +141,39 @@ const startRoom = measure.Inch / 2
 
 // applyFormat chooses the envelope that the maker came with; an empty text means
 // that there is none.
-func applyFormat(job Job, shop Shop, e Edit) (Job, error) {
+func applyFormat(j Job, shop Shop, e Edit) (Job, error) {
 	if e.Text == nil || *e.Text == "" {
-		job.Start = nil
-		return job, nil
+		j.Start = nil
+		return j, nil
 	}
-	s := Start{Format: *e.Text, Width: job.Card.Width + startRoom, Height: job.Card.Height + startRoom}
-	if job.Start != nil {
-		s.Width, s.Height = job.Start.Width, job.Start.Height // as measured before
-		s.measureAs(job.Card)
+	s := Start{Format: *e.Text, Width: j.Card.Width + startRoom, Height: j.Card.Height + startRoom}
+	if j.Start != nil {
+		s.Width, s.Height = j.Start.Width, j.Start.Height // as measured before
+		s.MeasureAs(j.Card)
 	}
-	if _, ok := s.format(shop); !ok {
-		return job, refuse("The envelope “%s” is not known: choose one of the list, or measure yours.", clip(s.Format))
+	if _, ok := s.In(shop); !ok {
+		return j, refuse("The envelope “%s” is not known: choose one of the list, or measure yours.", clip(s.Format))
 	}
-	job.Start = &s
-	return job, nil
+	j.Start = &s
+	return j, nil
 }
 
 // applySchool makes the job's card the one that a school makes for its envelope.
-func applySchool(job Job, shop Shop, e Edit) (Job, error) {
-	if job.Start == nil || e.Text == nil {
-		return job, refuse("There is no envelope to make the card for: choose one first.")
+func applySchool(j Job, shop Shop, e Edit) (Job, error) {
+	if j.Start == nil || e.Text == nil {
+		return j, refuse("There is no envelope to make the card for: choose one first.")
 	}
 	for _, s := range envelope.Schools() {
 		if string(s) != *e.Text {
 			continue
 		}
-		m := newMaker(job, shop)
+		m := newMaker(j, shop)
 		size, ok := m.cardFor(s)
 		if !ok {
-			return job, refuse("That way leaves no card of this envelope: choose another.")
+			return j, refuse("That way leaves no card of this envelope: choose another.")
 		}
-		job.Card.Width, job.Card.Height = size.Width, size.Height
-		return job, thicknessFits(job, shop, shop.Style())
+		j.Card.Width, j.Card.Height = size.Width, size.Height
+		return j, thicknessFits(j, shop, shop.Style())
 	}
-	return job, refuse("“%s” is not a way to choose a card: choose one of the list.", clip(*e.Text))
+	return j, refuse("“%s” is not a way to choose a card: choose one of the list.", clip(*e.Text))
 }

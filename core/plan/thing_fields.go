@@ -45,15 +45,15 @@ func thingFields(j Job) []lengthField {
 				check: func(j Job, _ Shop, _ measure.Style) error { return j.Parts[i].Thing.onFace(j.Parts[i].Name, j) },
 			}
 		}
-		x := at("x", "place across", -mostCard, mostCard, func(t *Thing) *measure.Length { return &t.X })
-		y := at("y", "place down", -mostCard, mostCard, func(t *Thing) *measure.Length { return &t.Y })
+		x := at("x", "place across", -MostCard, MostCard, func(t *Thing) *measure.Length { return &t.X })
+		y := at("y", "place down", -MostCard, MostCard, func(t *Thing) *measure.Length { return &t.Y })
 		x.signed, y.signed = true, true
-		wide := at("thingWidth", "width", leastThing, mostCard, func(t *Thing) *measure.Length { return &t.Width })
+		wide := at("thingWidth", "width", leastThing, MostCard, func(t *Thing) *measure.Length { return &t.Width })
 		if p.Thing.Disc {
 			// A disc has one size: the other one follows.
 			wide.follow = func(j *Job) { j.Parts[i].Thing.Height = j.Parts[i].Thing.Width }
 		} else {
-			list = append(list, at("thingHeight", "height", leastThing, mostCard, func(t *Thing) *measure.Length { return &t.Height }))
+			list = append(list, at("thingHeight", "height", leastThing, MostCard, func(t *Thing) *measure.Length { return &t.Height }))
 		}
 		caliper := at("caliper", "thickness", 10*measure.Micrometre, mostThingThick, func(t *Thing) *measure.Length { return &t.Caliper })
 		caliper.check, caliper.fine = thicknessFits, true
@@ -135,16 +135,16 @@ func parseWeight(text, bare string) (grams float64, err error) {
 
 // applyWeight carries out an edit of a weight; an empty text takes a measured
 // one away.
-func (f weightField) apply(job Job, shop Shop, e Edit) (Job, error) {
-	job = job.clone()
-	at := f.at(&job)
+func (f weightField) apply(j Job, shop Shop, e Edit) (Job, error) {
+	j = j.Clone()
+	at := f.at(&j)
 	if e.Text == nil {
 		*at = max(0, *at+float64(e.Steps))
-		return job, nil
+		return j, nil
 	}
 	if strings.TrimSpace(*e.Text) == "" && strings.HasPrefix(f.path, "post.") {
 		*at = 0
-		return job, nil
+		return j, nil
 	}
 	bare := "g"
 	if f.ounces && shop.Unit == measure.Inches {
@@ -154,24 +154,24 @@ func (f weightField) apply(job Job, shop Shop, e Edit) (Job, error) {
 	if err == nil {
 		*at = g
 	}
-	return job, err
+	return j, err
 }
 
 // addThing lays a thing of the table on the card, with its usual measures.
-func addThing(job Job, shop Shop, e Edit) (Job, error) {
+func addThing(j Job, shop Shop, e Edit) (Job, error) {
 	id := ""
 	if e.Text != nil {
 		id = *e.Text
 	}
 	kind, ok := paper.ThingByID(id)
 	if !ok {
-		return job, refuse("There is no thing “%s” in the table: choose one of the list.", clip(id))
+		return j, refuse("There is no thing “%s” in the table: choose one of the list.", clip(id))
 	}
-	if len(job.Parts) >= mostParts {
-		return job, refuse("A card of more than %d parts cannot be planned: leave something off first.", mostParts)
+	if len(j.Parts) >= MostParts {
+		return j, refuse("A card of more than %d parts cannot be planned: leave something off first.", MostParts)
 	}
 	taken := map[string]bool{}
-	for _, p := range job.Parts {
+	for _, p := range j.Parts {
 		taken[p.ID] = true
 	}
 	n := 1
@@ -189,21 +189,21 @@ func addThing(job Job, shop Shop, e Edit) (Job, error) {
 	tick := shop.Style().Tick
 	switch {
 	case kind.Across:
-		t.Width = job.Card.Width
+		t.Width = j.Card.Width
 	case kind.Over:
-		t.Grams *= float64(job.Card.Width) * float64(job.Card.Height) / float64(kind.Width) / float64(kind.Height)
-		t.Width, t.Height = job.Card.Width, job.Card.Height
+		t.Grams *= float64(j.Card.Width) * float64(j.Card.Height) / float64(kind.Width) / float64(kind.Height)
+		t.Width, t.Height = j.Card.Width, j.Card.Height
 	}
 	// In the middle, each further one of a kind beside the one before.
 	aside := measure.Length(n-1) * (t.Width / 2)
-	t.X, t.Y = ((job.Card.Width-t.Width)/2 + aside).Near(tick), ((job.Card.Height - t.Height) / 2).Near(tick)
-	if t.X >= job.Card.Width {
-		t.X = (job.Card.Width / 2).Near(tick)
+	t.X, t.Y = ((j.Card.Width-t.Width)/2 + aside).Near(tick), ((j.Card.Height - t.Height) / 2).Near(tick)
+	if t.X >= j.Card.Width {
+		t.X = (j.Card.Width / 2).Near(tick)
 	}
-	job = job.clone()
-	job.Parts = append(job.Parts, Part{ID: fmt.Sprintf("%s-%d", id, n), Name: name, Kind: ThingPart, Thing: t})
-	return job, thicknessFits(job, shop, shop.Style())
+	j = j.Clone()
+	j.Parts = append(j.Parts, Part{ID: fmt.Sprintf("%s-%d", id, n), Name: name, Kind: ThingPart, Thing: t})
+	return j, thicknessFits(j, shop, shop.Style())
 }
 
 // mostParts is how many parts a job may have.
-const mostParts = 60
+const MostParts = 60

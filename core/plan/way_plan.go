@@ -63,7 +63,7 @@ func (m maker) ways(d blank.Diamond) []WayPlan {
 }
 
 func (m maker) saferWay(d blank.Diamond) (best int) {
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	var most measure.Length
 	for i, w := range d.Ways {
 		e := d.Measure(w)

@@ -16,13 +16,13 @@ func (m maker) whatWould(c candidate, all []candidate) []Note {
 	var ways []string
 	try := func(text string, change func(*maker)) {
 		n := m
-		n.job = m.job.clone()
+		n.job = m.job.Clone()
 		change(&n)
 		if n.foundFor(c.id) {
 			ways = append(ways, text)
 		}
 	}
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	try("an ease of "+m.style.Show(measure.Inch/8), func(n *maker) { n.job.Envelope.Ease = measure.Inch / 8 })
 	try("a seam of "+m.style.Show(a.Width), func(n *maker) { n.job.Envelope.Seam = a.Width })
 	if len(ways) == 0 {
@@ -73,9 +73,9 @@ func (m maker) largestServed(id Construction) (size cardSize, ok bool) {
 	for high-low > 1 {
 		middle := (low + high) / 2
 		n := m
-		n.job = m.job.clone()
+		n.job = m.job.Clone()
 		n.job.Card.Width, n.job.Card.Height = m.scaled(middle*m.style.Tick, long)
-		if min(n.job.Card.Width, n.job.Card.Height) >= leastCard && n.foundFor(id) {
+		if min(n.job.Card.Width, n.job.Card.Height) >= LeastCard && n.foundFor(id) {
 			low = middle
 		} else {
 			high = middle

@@ -11,7 +11,7 @@ const leastLedge = measure.Inch / 4
 
 // ledge is what is left to glue on round a window.
 func (m maker) ledge() measure.Length {
-	a, _ := m.shop.adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
 	return max(leastLedge, a.Width)
 }
 
