@@ -17,7 +17,7 @@ import (
 	"testing"
 	"time"
 
-	"yellowparcel/core/plan"
+	"yellowparcel/core/job"
 )
 
 // between stands between one browser window and the program. It can hold answers
@@ -34,7 +34,7 @@ type between struct {
 
 type acknowledged struct {
 	from, version int64
-	job           plan.Job
+	job           job.Job
 }
 
 // kindOf is the kind of request: "PUT job", "GET job", "POST plan".
@@ -73,7 +73,7 @@ func newBetween(t *testing.T, p *program) *between {
 				r.Body = io.NopCloser(bytes.NewReader(body))
 				var now struct {
 					Version int64
-					Job     plan.Job
+					Job     job.Job
 				}
 				if err := json.Unmarshal(body, &now); err != nil {
 					return err

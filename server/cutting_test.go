@@ -9,6 +9,8 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 )
@@ -16,12 +18,12 @@ import (
 // A long search answers with how far it is, line by line, and the plan at last.
 func TestLongSearch(t *testing.T) {
 	s := newSite(t)
-	job := s.first().Job
-	job.Count = 37
+	j := s.first().Job
+	j.Count = 37
 	for i := range 6 {
-		job.Parts = append(job.Parts, plan.Part{ID: string(rune('a' + i)), Name: "Layer", Kind: plan.LayerPart, Stock: "cover-100", Border: measure.Inch / 8})
+		j.Parts = append(j.Parts, job.Part{ID: string(rune('a' + i)), Name: "Layer", Kind: job.LayerPart, Stock: "cover-100", Border: measure.Inch / 8})
 	}
-	body, err := json.Marshal(map[string]any{"job": job, "stock": "cover-100", "sheet": "letter"})
+	body, err := json.Marshal(map[string]any{"job": j, "stock": "cover-100", "sheet": "letter"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -30,12 +32,12 @@ func TestLongSearch(t *testing.T) {
 		t.Fatal(err)
 	}
 	defer func() { _ = res.Body.Close() }()
-	var last cuttingLine
+	var last CuttingLine
 	lines, steps := 0, 0
 	scan := bufio.NewScanner(res.Body)
 	scan.Buffer(nil, 1<<20)
 	for ; scan.Scan(); lines++ {
-		last = cuttingLine{}
+		last = CuttingLine{}
 		if err := json.Unmarshal(scan.Bytes(), &last); err != nil {
 			t.Fatalf("line %d: %v", lines, err)
 		}
@@ -54,33 +56,33 @@ func TestLongSearch(t *testing.T) {
 // A browser that goes away ends its search; what makes no sense is refused.
 func TestSearchEndsAndRefuses(t *testing.T) {
 	s := newSite(t)
-	job := s.first().Job
-	job.Count = 0
+	j := s.first().Job
+	j.Count = 0
 	for _, tt := range []struct {
 		body any
 		want int
 	}{
 		{"nonsense", http.StatusBadRequest},
 		{map[string]any{}, http.StatusUnprocessableEntity},
-		{map[string]any{"job": job}, http.StatusUnprocessableEntity},
+		{map[string]any{"job": j}, http.StatusUnprocessableEntity},
 	} {
 		if got := s.ask(http.MethodPost, "/api/cutting", tt.body, nil); got != tt.want {
 			t.Errorf("%v: status %d, want %d", tt.body, got, tt.want)
 		}
 	}
-	job.Count = 12
-	if got := s.ask(http.MethodPost, "/api/cutting", map[string]any{"job": job, "stock": "moon", "sheet": "letter"}, nil); got != http.StatusUnprocessableEntity {
+	j.Count = 12
+	if got := s.ask(http.MethodPost, "/api/cutting", map[string]any{"job": j, "stock": "moon", "sheet": "letter"}, nil); got != http.StatusUnprocessableEntity {
 		t.Errorf("paper that the job does not use: status %d", got)
 	}
 	ctx, cancel := context.WithCancel(context.Background())
 	cancel()
 	shop := s.shop()
-	if p, ok := plan.CutStock(ctx, job, shop, "cover-100", "letter", 1<<40, nil); !ok || p.Sheets != 12 || !strings.Contains(p.Text, "12 sheets") {
+	if p, ok := plan.CutStock(ctx, j, shop, "cover-100", "letter", 1<<40, nil); !ok || p.Sheets != 12 || !strings.Contains(p.Text, "12 sheets") {
 		t.Errorf("a stopped search: %v, %+v", ok, p.Text)
 	}
 }
 
-func (s site) shop() plan.Shop {
+func (s site) shop() job.Shop {
 	s.t.Helper()
 	var body ShopBody
 	s.ask(http.MethodGet, "/api/shop", nil, &body)
@@ -111,13 +113,13 @@ func TestReadOutline(t *testing.T) {
 			t.Errorf("%.20q: status %d, want %d", text, got, want)
 		}
 	}
-	job := s.first().Job
-	job.Card.Outline = out.Outline
-	if got := s.ask(http.MethodPost, "/api/plan", map[string]any{"job": job, "edits": []plan.Edit{}}, nil); got != http.StatusOK {
+	j := s.first().Job
+	j.Card.Outline = out.Outline
+	if got := s.ask(http.MethodPost, "/api/plan", map[string]any{"job": j, "edits": []field.Edit{}}, nil); got != http.StatusOK {
 		t.Errorf("a job with an outline: status %d", got)
 	}
-	job.Card.Outline[1], job.Card.Outline[2] = job.Card.Outline[2], job.Card.Outline[1]
-	if got := s.ask(http.MethodPost, "/api/plan", map[string]any{"job": job, "edits": []plan.Edit{}}, nil); got != http.StatusUnprocessableEntity {
+	j.Card.Outline[1], j.Card.Outline[2] = j.Card.Outline[2], j.Card.Outline[1]
+	if got := s.ask(http.MethodPost, "/api/plan", map[string]any{"job": j, "edits": []field.Edit{}}, nil); got != http.StatusUnprocessableEntity {
 		t.Errorf("a job whose outline crosses itself: status %d", got)
 	}
 }

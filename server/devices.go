@@ -3,25 +3,46 @@ package server
 import (
 	"context"
 	"net/http"
+	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/device"
 )
 
 // bench are the measuring devices at the table. Those that ship are simulated:
 // what lies in them is the job's own piece, a little off from the sums.
-type bench struct {
-	caliper, scale *device.Meter
-	jaws, pan      *device.Simulated
+type bench []instrument
+
+// instrument is a device at the table, with the field that its readings go into.
+type instrument struct {
+	Instrument
+	meter *device.Meter
+	in    *device.Simulated
+	// lays is what of a piece lies in it: millimetres, or grams.
+	lays func(thick measure.Length, grams float64) float64
+}
+
+// Instrument is a device that readings may be taken of.
+type Instrument struct {
+	ID   string `json:"id"`
+	Name string `json:"name"`
+	// Field is the path of the job that a reading goes into.
+	Field string `json:"field"`
+	// Tares is set where it can be set to zero.
+	Tares bool `json:"tares"`
 }
 
 func newBench(b device.Behaviour) bench {
-	var d bench
-	d.caliper, d.jaws = device.NewCaliper(b)
-	d.scale, d.pan = device.NewScale(b)
-	return d
+	caliper, jaws := device.NewCaliper(b)
+	scale, pan := device.NewScale(b)
+	return bench{
+		{Instrument{"caliper", "caliper", "post.measured.thickness", false}, caliper, jaws, func(t measure.Length, _ float64) float64 { return t.Millimetres() * thinner }},
+		{Instrument{"scale", "scale", "post.measured.grams", true}, scale, pan, func(_ measure.Length, g float64) float64 { return g * heavier }},
+	}
 }
 
 // How far the simulated piece is off from the sums: foam gives, paper is damp.
@@ -40,43 +61,50 @@ type TakenBody struct {
 }
 
 func (s *Server) deviceRoutes() {
-	huma.Register(s.api, huma.Operation{OperationID: "takeReading", Method: http.MethodPost, Path: "/api/devices/{device}/{act}", MaxBodyBytes: maxBody, Summary: "Take a reading of the caliper or the scale, or set it to zero"},
+	huma.Register(s.api, huma.Operation{OperationID: "listDevices", Method: http.MethodGet, Path: "/api/devices", Summary: "The measuring devices at the table"},
+		func(context.Context, *struct{}) (*struct{ Body []Instrument }, error) {
+			list := make([]Instrument, len(s.bench))
+			for i, d := range s.bench {
+				list[i] = d.Instrument
+			}
+			return &struct{ Body []Instrument }{list}, nil
+		})
+
+	huma.Register(s.api, huma.Operation{OperationID: "takeReading", Method: http.MethodPost, Path: "/api/devices/{device}/{act}", MaxBodyBytes: maxBody, Summary: "Take a reading of a device, or set it to zero"},
 		func(ctx context.Context, in *struct {
-			Device string `path:"device" enum:"caliper,scale"`
+			Device string `path:"device" maxLength:"40"`
 			Act    string `path:"act" enum:"read,tare"`
 			Body   struct {
-				Job plan.Job `json:"job"`
+				Job job.Job `json:"job"`
 			}
 		},
 		) (*struct{ Body TakenBody }, error) {
+			at := slices.IndexFunc(s.bench, func(d instrument) bool { return d.ID == in.Device })
+			if at < 0 {
+				return nil, huma.Error404NotFound("There is no such device at the table: choose one of those shown.")
+			}
 			shop, err := s.shop(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			if problems := in.Body.Job.Check(shop.Shop); len(problems) > 0 {
+			if problems := plan.Check(in.Body.Job, shop.Shop); len(problems) > 0 {
 				return nil, refuse("body.job", problems)
 			}
-			thick, grams := plan.Predicted(in.Body.Job, shop.Shop)
-			s.bench.jaws.Put(thick.Millimetres() * thinner)
-			meter := s.bench.caliper
-			if in.Device == "scale" {
-				meter = s.bench.scale
-				s.bench.pan.Put(grams * heavier)
+			d := s.bench[at]
+			d.in.Put(d.lays(plan.Predicted(in.Body.Job, shop.Shop)))
+			take := d.meter.Take
+			if in.Act == "tare" {
+				d.in.Put(0) // nothing lies in it yet when it is set to zero
+				take = d.meter.Tare
 			}
 			var body TakenBody
-			take := meter.Take
-			if in.Act == "tare" {
-				// Nothing lies on the pan yet when it is set to zero.
-				s.bench.pan.Put(0)
-				take = meter.Tare
-			}
 			r, err := take(ctx)
 			if err != nil {
 				body.Message = sentence(err)
 			} else {
 				body.Text = r.Text()
 			}
-			if last, ok := meter.Last(); ok {
+			if last, ok := d.meter.Last(); ok {
 				body.Last = last.Text()
 			}
 			return &struct{ Body TakenBody }{body}, nil

@@ -1,18 +1,18 @@
 package server
 
 import (
-	"encoding/json"
-	"fmt"
+	"context"
 	"net/http"
+	"reflect"
 	"sync"
 	"time"
 
-	"github.com/go-chi/chi/v5"
+	"github.com/danielgtaylor/huma/v2"
 )
 
 // Event tells a window that something it shows has a newer version.
 type Event struct {
-	Kind    string `json:"kind"` // "job", "shop" or "jobs", the list
+	Kind    string `json:"kind" enum:"job,shop,jobs"` // jobs is the list
 	Version int64  `json:"version"`
 }
 
@@ -35,28 +35,28 @@ func (e *events) close() { e.once.Do(func() { close(e.done) }) }
 // safe: an event carries only a version, and a later one says the same.
 const waiting = 8
 
-func (e *events) join(job string) (chan Event, func()) {
+func (e *events) join(j string) (chan Event, func()) {
 	c := make(chan Event, waiting)
 	e.mu.Lock()
 	defer e.mu.Unlock()
-	if e.windows[job] == nil {
-		e.windows[job] = map[chan Event]bool{}
+	if e.windows[j] == nil {
+		e.windows[j] = map[chan Event]bool{}
 	}
-	e.windows[job][c] = true
+	e.windows[j][c] = true
 	return c, func() {
 		e.mu.Lock()
 		defer e.mu.Unlock()
-		delete(e.windows[job], c)
-		if len(e.windows[job]) == 0 {
-			delete(e.windows, job)
+		delete(e.windows[j], c)
+		if len(e.windows[j]) == 0 {
+			delete(e.windows, j)
 		}
 	}
 }
 
-func (e *events) tell(job string, event Event) {
+func (e *events) tell(j string, event Event) {
 	e.mu.Lock()
 	defer e.mu.Unlock()
-	for c := range e.windows[job] {
+	for c := range e.windows[j] {
 		offer(c, event)
 	}
 }
@@ -94,70 +94,70 @@ const listed = ""
 // keepAlive is how often an idle stream says that it is still there.
 const keepAlive = 20 * time.Second
 
-// streamJob is the event stream of one job. It begins with the versions as they
-// are, so that a window that reconnects learns what it missed.
-func (s *Server) streamJob(w http.ResponseWriter, r *http.Request) {
-	id := chi.URLParam(r, "id")
-	c, leave := s.events.join(id)
-	defer leave()
-	version, err := s.store.Version(r.Context(), id)
-	if err != nil {
-		writeProblem(w, http.StatusNotFound, "There is no such job: go back to the list of jobs.")
-		return
+const (
+	eventStream = "text/event-stream"
+	jsonLines   = "application/x-ndjson"
+)
+
+// eventRoutes are the event streams. Each begins with the versions as they are, so
+// that a window that reconnects learns what it missed.
+func (s *Server) eventRoutes() {
+	op := func(id, path, summary string) huma.Operation {
+		return s.streamed(huma.Operation{OperationID: id, Method: http.MethodGet, Path: path, Summary: summary}, eventStream, reflect.TypeFor[Event]())
 	}
-	s.stream(w, r, c, Event{"job", version})
+	huma.Register(s.api, op("followJob", "/api/jobs/{id}/events", "What becomes of a job and of the shop"),
+		func(ctx context.Context, in *struct {
+			ID string `path:"id" maxLength:"40"`
+		},
+		) (*huma.StreamResponse, error) {
+			c, leave := s.events.join(in.ID)
+			version, err := s.store.Version(ctx, in.ID)
+			if err != nil {
+				leave()
+				return nil, s.failed(err)
+			}
+			return s.follow(ctx, c, leave, Event{"job", version})
+		})
+	huma.Register(s.api, op("followShop", "/api/events", "What becomes of the shop and of the list of jobs"),
+		func(ctx context.Context, _ *struct{}) (*huma.StreamResponse, error) {
+			c, leave := s.events.join(listed)
+			return s.follow(ctx, c, leave)
+		})
 }
 
-// streamShop is the event stream of the windows that show no job: it tells of the
-// shop and of the list.
-func (s *Server) streamShop(w http.ResponseWriter, r *http.Request) {
-	c, leave := s.events.join(listed)
-	defer leave()
-	s.stream(w, r, c)
-}
-
-// stream sends what it begins with, the shop's version, and then every event until
+// follow sends what it begins with, the shop's version, and then every event until
 // the window leaves or the program ends.
-func (s *Server) stream(w http.ResponseWriter, r *http.Request, c chan Event, first ...Event) {
-	shop, err := s.shop(r.Context())
+func (s *Server) follow(ctx context.Context, c chan Event, leave func(), first ...Event) (*huma.StreamResponse, error) {
+	shop, err := s.shop(ctx)
 	if err != nil {
-		writeProblem(w, http.StatusInternalServerError, somethingBroke)
-		return
+		leave()
+		return nil, s.failed(err)
 	}
-	rc := http.NewResponseController(w)
-	_ = rc.SetWriteDeadline(time.Time{})
-	w.Header().Set("Content-Type", "text/event-stream")
-	send := func(e Event) error {
-		body, err := json.Marshal(e)
-		if err != nil {
-			return err
-		}
-		if _, err := fmt.Fprintf(w, "data: %s\n\n", body); err != nil {
-			return err
-		}
-		return rc.Flush()
-	}
-	for _, e := range append(first, Event{"shop", shop.Version}) {
-		if send(e) != nil {
-			return
-		}
-	}
-	tick := time.NewTicker(keepAlive)
-	defer tick.Stop()
-	for {
-		select {
-		case e := <-c:
-			if send(e) != nil {
+	return &huma.StreamResponse{Body: func(hc huma.Context) {
+		defer leave()
+		out := newStream(hc, eventStream, "data: ", "\n\n")
+		for _, e := range append(first, Event{"shop", shop.Version}) {
+			if out.send(e) != nil {
 				return
 			}
-		case <-tick.C:
-			if _, err := fmt.Fprint(w, ": still here\n\n"); err != nil || rc.Flush() != nil {
+		}
+		tick := time.NewTicker(keepAlive)
+		defer tick.Stop()
+		for {
+			select {
+			case e := <-c:
+				if out.send(e) != nil {
+					return
+				}
+			case <-tick.C:
+				if out.write(": still here\n\n") != nil {
+					return
+				}
+			case <-s.events.done:
+				return
+			case <-hc.Context().Done():
 				return
 			}
-		case <-s.events.done:
-			return
-		case <-r.Context().Done():
-			return
 		}
-	}
+	}}, nil
 }

@@ -8,6 +8,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
@@ -16,11 +17,11 @@ import (
 
 // JobBody is a stored job as it travels.
 type JobBody struct {
-	ID      string   `json:"id"`
-	Version int64    `json:"version"`
-	Removed bool     `json:"removed"`
-	Changed string   `json:"changed"`
-	Job     plan.Job `json:"job"`
+	ID      string  `json:"id"`
+	Version int64   `json:"version"`
+	Removed bool    `json:"removed"`
+	Changed string  `json:"changed"`
+	Job     job.Job `json:"job"`
 }
 
 // ListedJob is a job in the list.
@@ -59,7 +60,7 @@ func (papers) Schema(r huma.Registry) *huma.Schema {
 
 // listedJob is a job's stored line as it travels; one that was never made says so
 // until it is.
-func listedJob(j store.ListedJob, shop plan.Shop) ListedJob {
+func listedJob(j store.ListedJob, shop job.Shop) ListedJob {
 	l := j.Line.Line
 	out := ListedJob{
 		ID: j.ID, Version: j.Version, Name: j.Name, Size: plan.LineSize(l, shop), Count: plan.LineCount(l), Changed: j.Changed,
@@ -123,14 +124,14 @@ func (s *Server) jobRoutes() {
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			if problems := from.Job.Check(shop.Shop); len(problems) > 0 {
+			if problems := plan.Check(from.Job, shop.Shop); len(problems) > 0 {
 				return nil, refuse("job", problems)
 			}
-			job := from.Job
-			if name := []rune("Copy of " + job.Name); len(name) <= 120 {
-				job.Name = string(name)
+			j := from.Job
+			if name := []rune("Copy of " + j.Name); len(name) <= 120 {
+				j.Name = string(name)
 			}
-			added, err := s.store.AddJob(ctx, store.NewID(), job, s.line(job, shop))
+			added, err := s.store.AddJob(ctx, store.NewID(), j, s.line(j, shop))
 			if err != nil {
 				return nil, s.failed(err)
 			}
@@ -148,7 +149,7 @@ func (s *Server) jobRoutes() {
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			if problems := j.Job.Check(shop.Shop); len(problems) > 0 {
+			if problems := plan.Check(j.Job, shop.Shop); len(problems) > 0 {
 				problems[0].Message = "This job cannot be planned as it is stored, and is kept as it is. " + problems[0].Message
 				return nil, refuse("job", problems)
 			}
@@ -159,8 +160,8 @@ func (s *Server) jobRoutes() {
 		func(ctx context.Context, in *struct {
 			JobID
 			Body struct {
-				Version int64    `json:"version" minimum:"0"`
-				Job     plan.Job `json:"job"`
+				Version int64   `json:"version" minimum:"0"`
+				Job     job.Job `json:"job"`
 			}
 		},
 		) (*jobOut, error) {
@@ -168,7 +169,7 @@ func (s *Server) jobRoutes() {
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			if problems := in.Body.Job.Check(shop.Shop); len(problems) > 0 {
+			if problems := plan.Check(in.Body.Job, shop.Shop); len(problems) > 0 {
 				return nil, refuse("body.job", problems)
 			}
 			line := s.line(in.Body.Job, shop)

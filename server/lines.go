@@ -10,6 +10,7 @@ import (
 	"os"
 	"sync"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/plan"
 	"yellowparcel/store"
 )
@@ -58,8 +59,8 @@ func (s *Server) lineOf(shop store.Shop) string {
 }
 
 // line is the line of a job as it is saved.
-func (s *Server) line(job plan.Job, shop store.Shop) store.Line {
-	return store.Line{Of: s.lineOf(shop), Line: plan.Line(job, shop.Shop)}
+func (s *Server) line(j job.Job, shop store.Shop) store.Line {
+	return store.Line{Of: s.lineOf(shop), Line: plan.Line(j, shop.Shop)}
 }
 
 // keepLines makes lines anew until the context ends: at the start, and whenever
@@ -96,7 +97,7 @@ func (s *Server) refreshLines(ctx context.Context) error {
 		return err
 	}
 	for i, id := range ids {
-		job, err := s.store.Job(ctx, id)
+		j, err := s.store.Job(ctx, id)
 		line := store.Line{Of: s.lineOf(shop)}
 		var unreadable store.ErrUnreadable
 		switch {
@@ -107,9 +108,9 @@ func (s *Server) refreshLines(ctx context.Context) error {
 		case err != nil:
 			return err
 		default:
-			line = s.line(job.Job, shop)
+			line = s.line(j.Job, shop)
 		}
-		if err := s.store.SetLine(ctx, id, job.Version, line); err != nil {
+		if err := s.store.SetLine(ctx, id, j.Version, line); err != nil {
 			return err
 		}
 		if i%tellEvery == tellEvery-1 {

@@ -2,14 +2,15 @@ package server
 
 import (
 	"bufio"
+	"bytes"
 	"context"
 	"database/sql"
 	"encoding/json"
+	"io"
 	"log/slog"
 	"net/http"
 	"net/http/httptest"
 	"path/filepath"
-	"slices"
 	"strconv"
 	"strings"
 	"testing"
@@ -17,6 +18,8 @@ import (
 
 	_ "modernc.org/sqlite" // to spoil a stored job behind the program's back
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 	"yellowparcel/device"
@@ -41,12 +44,12 @@ func TestListShowsWhatThePlansSay(t *testing.T) {
 		var shop ShopBody
 		s.ask("GET", "/api/shop", nil, &shop)
 		for _, l := range s.list() {
-			job, err := s.db.Job(context.Background(), l.ID)
+			j, err := s.db.Job(context.Background(), l.ID)
 			if err != nil {
 				t.Fatal(err)
 			}
-			p := plan.Make(job.Job, shop.Shop)
-			if l.Size != p.Ticket[0].Value || l.Post != p.Post.Short || l.Tone != p.Post.Tone || l.Problem != "" || l.Version != job.Version {
+			p := plan.Make(j.Job, shop.Shop)
+			if l.Size != p.Ticket[0].Value || l.Post != p.Post.Short || l.Tone != p.Post.Tone || l.Problem != "" || l.Version != j.Version {
 				t.Errorf("%s, %s: the list says %q, %q, the plan %q, %q", when, l.Name, l.Size, l.Post, p.Ticket[0].Value, p.Post.Short)
 			}
 		}
@@ -58,18 +61,13 @@ func TestListShowsWhatThePlansSay(t *testing.T) {
 		t.Fatal(err)
 	}
 	check("at first")
-	job := s.first()
-	job.Job.Card.Width *= 2
-	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{job.Version, job.Job}, nil); status != 200 {
+	j := s.first()
+	j.Job.Card.Width *= 2
+	if status := s.ask("PUT", "/api/jobs/"+j.ID, saveJob{j.Version, j.Job}, nil); status != 200 {
 		t.Fatal(status)
 	}
 	check("after a save")
-	var shop ShopBody
-	s.ask("GET", "/api/shop", nil, &shop)
-	shop.Shop.Unit = "mm"
-	if status := s.ask("PUT", "/api/shop", map[string]any{"version": shop.Version, "shop": shop.Shop, "edits": []plan.Edit{}}, nil); status != 200 {
-		t.Fatal(status)
-	}
+	s.edit(field.Edit{Act: field.Set, Path: "unit", Text: "mm"})
 	if err := s.srv.refreshLines(t.Context()); err != nil {
 		t.Fatal(err)
 	}
@@ -140,12 +138,12 @@ func TestOneBadRowHidesNothing(t *testing.T) {
 	if status := s.ask("GET", "/api/jobs/"+got[1].ID, nil, &p); status != 422 || !strings.Contains(p.Detail, "fan") {
 		t.Errorf("opening what cannot be planned: %d %+v", status, p)
 	}
-	var job JobBody
-	if status := s.ask("GET", "/api/jobs/"+got[2].ID, nil, &job); status != 200 {
+	var j JobBody
+	if status := s.ask("GET", "/api/jobs/"+got[2].ID, nil, &j); status != 200 {
 		t.Fatalf("the job of tin: %d", status)
 	}
 	var body PlanBody
-	if status := s.ask("POST", "/api/plan", map[string]any{"job": job.Job, "edits": []plan.Edit{}}, &body); status != 200 || len(body.Plan.Missing) != 1 {
+	if status := s.ask("POST", "/api/plan", map[string]any{"job": j.Job, "edits": []field.Edit{}}, &body); status != 200 || len(body.Plan.Missing) != 1 {
 		t.Errorf("the job of tin: %d %+v", status, body.Plan.Missing)
 	}
 }
@@ -177,33 +175,76 @@ func TestNewJobIsStoredWhenItIsSaved(t *testing.T) {
 	}
 }
 
-// Two windows save one shelf from the same version: both entries are there.
-func TestShelfMerges(t *testing.T) {
+// Two windows edit one shelf, neither knowing of the other: what both did is there,
+// and where both changed one field the later one is told what it was.
+func TestShelfInTwoWindows(t *testing.T) {
 	s := newSite(t)
-	var was ShopBody
-	s.ask("GET", "/api/shop", nil, &was)
-	add := func(name string) map[string]any {
-		shop := was.Shop
-		shop.Envelopes = append(slices.Clone(shop.Envelopes), plan.OwnedEnvelope{ID: "envelopes-own-1", Name: name, Width: 6 * 25_400_000, Height: 4 * 25_400_000})
-		width := "7"
-		return map[string]any{"version": was.Version, "shop": shop, "was": was.Shop, "edits": []plan.Edit{{Path: "envelopes.2.width", Text: &width}}}
-	}
+	was := s.edit().Fields["envelopes.0.width"].Text
 	for _, name := range []string{"Blue", "Green"} {
-		var got ShopBody
-		if status := s.ask("PUT", "/api/shop", add(name), &got); status != 200 {
-			t.Fatalf("%s: %d", name, status)
+		s.edit(field.Edit{Act: field.Add, Path: "envelopes"})
+		s.edit(field.Edit{Act: field.Type, Path: "envelopes.envelopes-own-" + map[string]string{"Blue": "1", "Green": "2"}[name] + ".name", Text: name})
+	}
+	now := s.edit(field.Edit{Act: field.Type, Path: "envelopes.own-1.width", Text: "7 1/2", Was: &was})
+	if e := now.Shop.Envelopes; len(e) != 4 || e[2].Name != "Blue" || e[3].Name != "Green" || e[2].ID == e[3].ID || len(now.Told) != 0 {
+		t.Errorf("%+v, %v", e, now.Told)
+	}
+	late := s.edit(field.Edit{Act: field.Type, Path: "envelopes.own-1.width", Text: "8", Was: &was})
+	if late.Shop.Envelopes[0].Width != 8*measure.Inch || len(late.Told) != 1 || !strings.Contains(late.Told[0], "to “7 1⁄2” meanwhile") {
+		t.Errorf("%v, %v", late.Shop.Envelopes[0].Width, late.Told)
+	}
+	gone := s.edit(field.Edit{Act: field.Type, Path: "envelopes.lost.width", Text: "8"})
+	if len(gone.Problems) != 1 || !strings.Contains(gone.Problems[0].Message, "not there any more") || gone.Version != late.Version {
+		t.Errorf("%+v, version %d after %d", gone.Problems, gone.Version, late.Version)
+	}
+}
+
+// An act that is sent again, since its answer was lost, is not done twice.
+func TestShelfActsOnce(t *testing.T) {
+	s := newSite(t)
+	before := len(s.edit().Shop.Sheets)
+	act := map[string]any{"act": "first", "edits": []field.Edit{{Act: field.Add, Path: "sheets"}}}
+	var got ShopBody
+	for range 3 {
+		if status := s.ask("PATCH", "/api/shop", act, &got); status != 200 || len(got.Shop.Sheets) != before+1 {
+			t.Fatalf("%d, %d sheets of %d", status, len(got.Shop.Sheets), before)
 		}
 	}
-	var now ShopBody
-	s.ask("GET", "/api/shop", nil, &now)
-	if e := now.Shop.Envelopes; len(e) != 4 || e[2].Name != "Blue" || e[3].Name != "Green" || e[2].ID == e[3].ID || e[3].Width != 7*25_400_000 {
-		t.Errorf("%+v", e)
+	act["act"] = "second"
+	if s.ask("PATCH", "/api/shop", act, &got); len(got.Shop.Sheets) != before+2 {
+		t.Errorf("%d sheets of %d", len(got.Shop.Sheets), before)
 	}
-	// Without the shop it began with, a late save is refused and changes nothing.
-	late := add("Red")
-	delete(late, "was")
-	if status := s.ask("PUT", "/api/shop", late, nil); status != 409 {
-		t.Errorf("a late save: %d", status)
+}
+
+// What somebody waits for at every keystroke is small on the wire, and the shop is
+// read once a version.
+func TestAnswersAreCompressed(t *testing.T) {
+	s := newSite(t)
+	long := demo.Jobs()[5]
+	long.Paper.Have = "letter" // with a long table of what the sheet gives
+	for _, j := range append(demo.Jobs(), long) {
+		body, err := json.Marshal(map[string]any{"job": j, "edits": []field.Edit{{Act: field.Step, Path: "card.width", Steps: 1}}})
+		if err != nil {
+			t.Fatal(err)
+		}
+		req, err := http.NewRequestWithContext(t.Context(), "POST", s.URL+"/api/plan", bytes.NewReader(body))
+		if err != nil {
+			t.Fatal(err)
+		}
+		req.Header.Set("Content-Type", "application/json")
+		req.Header.Set("Accept-Encoding", "gzip") // asked for, so that it is left as it comes
+		res, err := http.DefaultClient.Do(req)
+		if err != nil {
+			t.Fatal(err)
+		}
+		raw, err := io.ReadAll(res.Body)
+		_ = res.Body.Close()
+		if err != nil || res.Header.Get("Content-Encoding") != "gzip" {
+			t.Fatalf("%v, encoded as %q", err, res.Header.Get("Content-Encoding"))
+		}
+		t.Logf("%s: %d bytes", j.Name, len(raw))
+		if len(raw) >= 20_000 {
+			t.Errorf("%s: %d bytes on the wire", j.Name, len(raw))
+		}
 	}
 }
 
@@ -230,7 +271,7 @@ func TestLongListIsListed(t *testing.T) {
 // Who leaves before the plan is made is not worked for any longer.
 func TestWhoLeavesIsNotPlannedFor(t *testing.T) {
 	s := newSite(t)
-	raw, _ := json.Marshal(map[string]any{"job": demo.Jobs()[5], "edits": []plan.Edit{}})
+	raw, _ := json.Marshal(map[string]any{"job": demo.Jobs()[5], "edits": []field.Edit{}})
 	ctx, cancel := context.WithCancel(t.Context())
 	cancel()
 	r := httptest.NewRequest("POST", "http://127.0.0.1/api/plan", strings.NewReader(string(raw))).WithContext(ctx)
@@ -249,14 +290,12 @@ func TestListAndShelfAreTold(t *testing.T) {
 	if e := <-events; e.Kind != "shop" || e.Version != 1 {
 		t.Fatalf("it begins with %+v", e)
 	}
-	job := s.first()
-	s.ask("PUT", "/api/jobs/"+job.ID, saveJob{job.Version, job.Job}, nil)
+	j := s.first()
+	s.ask("PUT", "/api/jobs/"+j.ID, saveJob{j.Version, j.Job}, nil)
 	if e := <-events; e.Kind != "jobs" {
 		t.Errorf("after a save %+v", e)
 	}
-	var shop ShopBody
-	s.ask("GET", "/api/shop", nil, &shop)
-	s.ask("PUT", "/api/shop", map[string]any{"version": 1, "shop": shop.Shop, "edits": []plan.Edit{}}, nil)
+	s.edit(field.Edit{Act: field.Type, Path: "tools.notchDepth", Text: "1/4"})
 	if e := <-events; e.Kind != "shop" || e.Version != 2 {
 		t.Errorf("after the shelf was saved %+v", e)
 	}

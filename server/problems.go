@@ -9,7 +9,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"yellowparcel/core/plan"
+	"yellowparcel/core/field"
 	"yellowparcel/store"
 )
 
@@ -52,7 +52,7 @@ func problemWithContext(_ huma.Context, status int, msg string, errs ...error) h
 }
 
 // refuse answers with the fields of a job or shop that cannot be used.
-func refuse(under string, problems []plan.Problem) error {
+func refuse(under string, problems []field.Problem) error {
 	p := &huma.ErrorModel{Status: http.StatusUnprocessableEntity, Title: http.StatusText(http.StatusUnprocessableEntity), Detail: problems[0].Message}
 	for _, f := range problems {
 		p.Errors = append(p.Errors, &huma.ErrorDetail{Message: f.Message, Location: under + "." + f.Path})

@@ -3,7 +3,6 @@ package server
 import (
 	"context"
 	"encoding/json"
-	"errors"
 	"net/http"
 	"reflect"
 	"time"
@@ -32,21 +31,6 @@ func (s *Server) ruleRoutes() {
 				return nil, s.failed(err)
 			}
 			return &struct{ Body []plan.RulePage }{plan.RulePages(shop.Shop)}, nil
-		})
-
-	huma.Register(s.api, huma.Operation{OperationID: "readRulebook", Method: http.MethodPost, Path: "/api/rulebooks", MaxBodyBytes: maxBody, Summary: "Read a rulebook from JSON; nothing is stored"},
-		func(_ context.Context, in *struct {
-			Body struct {
-				Text string `json:"text" maxLength:"300000"`
-			}
-		},
-		) (*struct{ Body mail.File }, error) {
-			f, err := mail.ReadFile([]byte(in.Body.Text))
-			var fe *mail.FileError
-			if errors.As(err, &fe) {
-				return nil, refuse("body", []plan.Problem{{Path: "text", Message: "The rulebook cannot be used: " + fe.Error() + "."}})
-			}
-			return &struct{ Body mail.File }{f}, err
 		})
 
 	// The schema that files are written by comes from the type that reads them.

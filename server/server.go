@@ -30,6 +30,7 @@ type Server struct {
 	store  *store.Store
 	events *events
 	lister lister
+	acts   acts
 	log    *slog.Logger
 	// searchSteps is what a long search may use.
 	searchSteps int
@@ -48,7 +49,7 @@ const maxBody = 1 << 20
 func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...string) *Server {
 	srv := &Server{store: s, events: newEvents(), lister: newLister(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices)}
 	r := chi.NewRouter()
-	r.Use(oneStatus, srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin)
+	r.Use(oneStatus, srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin, middleware.Compress(compression, compressed...))
 	r.NotFound(srv.page)
 	r.MethodNotAllowed(func(w http.ResponseWriter, r *http.Request) {
 		writeProblem(w, http.StatusMethodNotAllowed, fmt.Sprintf("%s is not possible on %s.", r.Method, r.URL.Path))
@@ -61,11 +62,17 @@ func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...st
 	srv.outlineRoutes()
 	srv.ruleRoutes()
 	srv.deviceRoutes()
-	r.Get("/api/jobs/{id}/events", srv.streamJob)
-	r.Get("/api/events", srv.streamShop)
-	srv.cuttingRoutes(r)
+	srv.eventRoutes()
+	srv.cuttingRoutes()
 	return srv
 }
+
+// compression is how hard answers are compressed: lightly, since somebody waits for
+// them. Streams are not, since each of their lines is wanted at once.
+const compression = 5
+
+// compressed are the kinds of answers that get smaller by it.
+var compressed = []string{"application/json", "application/problem+json", "application/schema+json", "text/html", "text/css", "text/javascript", "application/javascript", "image/svg+xml"}
 
 func apiConfig() huma.Config {
 	huma.DefaultArrayNullable = false

@@ -14,8 +14,9 @@ import (
 	"testing"
 	"time"
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
-	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 	"yellowparcel/device"
 	"yellowparcel/store"
@@ -86,16 +87,16 @@ func (s site) first() JobBody {
 	if s.ask("GET", "/api/jobs", nil, &list) != 200 || len(list) != len(demo.Jobs()) {
 		s.t.Fatalf("%d jobs are listed", len(list))
 	}
-	var job JobBody
-	if s.ask("GET", "/api/jobs/"+list[0].ID, nil, &job) != 200 {
+	var j JobBody
+	if s.ask("GET", "/api/jobs/"+list[0].ID, nil, &j) != 200 {
 		s.t.Fatal("the first job cannot be read")
 	}
-	return job
+	return j
 }
 
 type saveJob struct {
-	Version int64    `json:"version"`
-	Job     plan.Job `json:"job"`
+	Version int64   `json:"version"`
+	Job     job.Job `json:"job"`
 }
 
 type problem struct {
@@ -106,65 +107,67 @@ type problem struct {
 
 func TestPlanAnswersEditsAndProblems(t *testing.T) {
 	s := newSite(t)
-	job := s.first().Job
-	good, bad := "6", "six"
+	j := s.first().Job
 	var got PlanBody
-	status := s.ask("POST", "/api/plan", map[string]any{"job": job, "edits": []plan.Edit{{Path: "card.width", Text: &good}, {Path: "card.height", Text: &bad}}}, &got)
+	status := s.ask("POST", "/api/plan", map[string]any{"job": j, "edits": []field.Edit{{Act: field.Type, Path: "card.width", Text: "6"}, {Act: field.Type, Path: "card.height", Text: "six"}}}, &got)
 	if status != 200 || got.Job.Card.Width != 6*measure.Inch || len(got.Problems) != 1 || got.Problems[0].Path != "card.height" {
 		t.Errorf("%d: %+v", status, got.Problems)
 	}
 	if got.Plan.Ticket[0].Value != "6 × 5 3⁄8" {
 		t.Errorf("the plan is of another card: %s", got.Plan.Ticket[0].Value)
 	}
-	job.Card.Width = 0
+	j.Card.Width = 0
 	var p problem
-	if status := s.ask("POST", "/api/plan", map[string]any{"job": job, "edits": []plan.Edit{}}, &p); status != 422 || len(p.Errors) == 0 || p.Errors[0].Location != "body.job.card.width" {
+	if status := s.ask("POST", "/api/plan", map[string]any{"job": j, "edits": []field.Edit{}}, &p); status != 422 || len(p.Errors) == 0 || p.Errors[0].Location != "body.job.card.width" {
 		t.Errorf("a job without a width: %d %+v", status, p)
 	}
 }
 
 func TestSavesCarryVersions(t *testing.T) {
 	s := newSite(t)
-	job := s.first()
-	mine := job.Job
+	j := s.first()
+	mine := j.Job
 	mine.Name = "Mine"
 	var saved JobBody
-	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{job.Version, mine}, &saved); status != 200 || saved.Version != job.Version+1 {
+	if status := s.ask("PUT", "/api/jobs/"+j.ID, saveJob{j.Version, mine}, &saved); status != 200 || saved.Version != j.Version+1 {
 		t.Fatalf("%d, version %d", status, saved.Version)
 	}
 	mine.Name = "Late"
 	var p problem
-	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{job.Version, mine}, &p); status != 409 || !strings.Contains(p.Detail, "another window") {
+	if status := s.ask("PUT", "/api/jobs/"+j.ID, saveJob{j.Version, mine}, &p); status != 409 || !strings.Contains(p.Detail, "another window") {
 		t.Errorf("a late save: %d %+v", status, p)
 	}
 	if now := s.first(); now.Job.Name != "Mine" {
 		t.Errorf("the job is now %q", now.Job.Name)
 	}
 	mine.Card.Fold = "fan"
-	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{saved.Version, mine}, &p); status != 422 || p.Errors[0].Location != "body.job.card.fold" {
+	if status := s.ask("PUT", "/api/jobs/"+j.ID, saveJob{saved.Version, mine}, &p); status != 422 || p.Errors[0].Location != "body.job.card.fold" {
 		t.Errorf("a job folded like a fan: %d %+v", status, p)
 	}
-	var shop ShopBody
-	s.ask("GET", "/api/shop", nil, &shop)
-	shop.Shop.Unit = "ft"
-	if status := s.ask("PUT", "/api/shop", map[string]any{"version": shop.Version, "shop": shop.Shop, "edits": []plan.Edit{}}, &p); status != 422 {
-		t.Errorf("a shop in feet: %d", status)
+	if shop := s.edit(field.Edit{Act: field.Set, Path: "unit", Text: "ft"}); len(shop.Problems) != 1 || shop.Version != 1 {
+		t.Errorf("a shop in feet: %+v, version %d", shop.Problems, shop.Version)
 	}
-	shop.Shop.Unit = measure.Millimetres
-	corner := "-12 mm"
-	if status := s.ask("PUT", "/api/shop", map[string]any{"version": shop.Version, "shop": shop.Shop, "edits": []plan.Edit{{Path: "tools.cornerAt", Text: &corner}}}, &shop); status != 200 || shop.Shop.Tools.CornerAt != -12*measure.Millimetre {
-		t.Errorf("a shop in millimetres: %d %+v", status, shop.Shop.Tools)
+	shop := s.edit(field.Edit{Act: field.Set, Path: "unit", Text: "mm"}, field.Edit{Act: field.Type, Path: "tools.cornerAt", Text: "-12"})
+	if len(shop.Problems) > 0 || shop.Version != 2 || shop.Shop.Tools.CornerAt != -12*measure.Millimetre {
+		t.Errorf("a shop in millimetres: %+v %+v", shop.Problems, shop.Shop.Tools)
 	}
-	if status := s.ask("PUT", "/api/shop", map[string]any{"version": 1, "shop": shop.Shop, "edits": []plan.Edit{}}, &p); status != 409 {
-		t.Errorf("a late shop: %d", status)
+}
+
+// edit edits the shop and returns it.
+func (s site) edit(edits ...field.Edit) ShopBody {
+	s.t.Helper()
+	var body ShopBody
+	if status := s.ask("PATCH", "/api/shop", map[string]any{"edits": append([]field.Edit{}, edits...)}, &body); status != 200 {
+		s.t.Fatalf("the shop answers an edit with %d", status)
 	}
+	return body
 }
 
 func TestCopyRemovePutBack(t *testing.T) {
 	s := newSite(t)
-	job := s.first()
+	j := s.first()
 	var made JobBody
-	if status := s.ask("POST", "/api/jobs", map[string]string{"copyOf": job.ID}, &made); status != 201 || made.Job.Name != "Copy of "+job.Job.Name {
+	if status := s.ask("POST", "/api/jobs", map[string]string{"copyOf": j.ID}, &made); status != 201 || made.Job.Name != "Copy of "+j.Job.Name {
 		t.Errorf("%d %+v", status, made.Job.Name)
 	}
 	var p problem
@@ -186,10 +189,10 @@ func TestCopyRemovePutBack(t *testing.T) {
 
 func TestEventStream(t *testing.T) {
 	s := newSite(t)
-	job := s.first()
+	j := s.first()
 	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
 	defer cancel()
-	req, err := http.NewRequestWithContext(ctx, "GET", s.URL+"/api/jobs/"+job.ID+"/events", nil)
+	req, err := http.NewRequestWithContext(ctx, "GET", s.URL+"/api/jobs/"+j.ID+"/events", nil)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -213,16 +216,16 @@ func TestEventStream(t *testing.T) {
 		t.Fatal("the stream ended")
 		return Event{}
 	}
-	if e := next(); e != (Event{"job", job.Version}) {
+	if e := next(); e != (Event{"job", j.Version}) {
 		t.Errorf("the stream begins with %+v", e)
 	}
 	if e := next(); e != (Event{"shop", 1}) {
 		t.Errorf("then %+v", e)
 	}
-	if status := s.ask("PUT", "/api/jobs/"+job.ID, saveJob{job.Version, job.Job}, nil); status != 200 {
+	if status := s.ask("PUT", "/api/jobs/"+j.ID, saveJob{j.Version, j.Job}, nil); status != 200 {
 		t.Fatal(status)
 	}
-	if e := next(); e != (Event{"job", job.Version + 1}) {
+	if e := next(); e != (Event{"job", j.Version + 1}) {
 		t.Errorf("a save is told as %+v", e)
 	}
 	if res, err := http.Get(s.URL + "/api/jobs/nothing/events"); err != nil || res.StatusCode != 404 {

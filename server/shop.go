@@ -4,86 +4,135 @@ import (
 	"context"
 	"errors"
 	"net/http"
+	"sync"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"yellowparcel/core/plan"
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/store"
 )
 
-// ShopBody is the shop with what can be chosen in it.
+// ShopBody is the shop with its fields and what can be chosen in it.
 type ShopBody struct {
 	Version int64        `json:"version"`
-	Shop    plan.Shop    `json:"shop"`
-	Fields  plan.Fields  `json:"fields"`
-	Choices plan.Choices `json:"choices"`
-	// Told says what of another window's changes does not stand any more.
-	Told []string `json:"told"`
+	Shop    job.Shop     `json:"shop"`
+	Fields  field.Inputs `json:"fields"`
+	Choices job.Choices  `json:"choices"`
+	// Style is which of the styles it works in: its unit and its smallest step. Tick
+	// is that step.
+	Style string `json:"style"`
+	// Problems are the edits that could not be used, Told what of another window's
+	// changes does not stand any more.
+	Problems []field.Problem `json:"problems"`
+	Told     []string        `json:"told"`
 }
 
-func shopBody(s store.Shop) *struct{ Body ShopBody } {
-	return &struct{ Body ShopBody }{ShopBody{s.Version, s.Shop, plan.ShopFields(s.Shop), plan.ChoicesIn(s.Shop), []string{}}}
+func shopBody(s store.Shop) ShopBody {
+	return ShopBody{
+		Version: s.Version, Shop: s.Shop, Fields: s.Shop.Inputs(), Choices: job.ChoicesIn(s.Shop), Style: s.Shop.StyleID(),
+		Problems: []field.Problem{}, Told: []string{},
+	}
 }
+
+// acts are the acts of the last while, so that one whose answer was lost is not done
+// twice.
+type acts struct {
+	mu    sync.Mutex
+	done  map[string]bool
+	order []string
+}
+
+// mostActs is how many are remembered.
+const mostActs = 500
+
+// first notes an act, and reports whether it is new; one without a name always is.
+func (a *acts) first(name string) bool {
+	if name == "" {
+		return true
+	}
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	if a.done[name] {
+		return false
+	}
+	if a.done == nil {
+		a.done = map[string]bool{}
+	}
+	if a.order = append(a.order, name); len(a.order) > mostActs {
+		delete(a.done, a.order[0])
+		a.order = a.order[1:]
+	}
+	a.done[name] = true
+	return true
+}
+
+// forget takes back an act that was not done after all.
+func (a *acts) forget(name string) {
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	delete(a.done, name)
+}
+
+// errNothing says that no edit could be used, so that nothing is to be stored.
+var errNothing = errors.New("nothing to store")
 
 func (s *Server) shopRoutes() {
-	huma.Register(s.api, huma.Operation{OperationID: "getShop", Method: http.MethodGet, Path: "/api/shop", Summary: "The shop and what can be chosen in it"},
+	huma.Register(s.api, huma.Operation{OperationID: "getShop", Method: http.MethodGet, Path: "/api/shop", Summary: "The shop, its fields and what can be chosen in it"},
 		func(ctx context.Context, _ *struct{}) (*struct{ Body ShopBody }, error) {
 			shop, err := s.shop(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			return shopBody(shop), nil
+			return &struct{ Body ShopBody }{shopBody(shop)}, nil
 		})
 
-	huma.Register(s.api, huma.Operation{OperationID: "saveShop", Method: http.MethodPut, Path: "/api/shop", MaxBodyBytes: 2 * maxBody, Summary: "Save the shop that was changed from a version, with what was typed; what other windows did meanwhile stays"},
+	huma.Register(s.api, huma.Operation{OperationID: "editShop", Method: http.MethodPatch, Path: "/api/shop", MaxBodyBytes: maxBody, Summary: "Edit the shop and store it; what other windows did meanwhile stays"},
 		func(ctx context.Context, in *struct {
 			Body struct {
-				Version int64     `json:"version" minimum:"1"`
-				Shop    plan.Shop `json:"shop"`
-				// Was is the shop of that version: with it, a shop that has moved on is
-				// merged instead of refused.
-				Was   *plan.Shop  `json:"was,omitempty"`
-				Edits []plan.Edit `json:"edits" maxItems:"50"`
+				// Act is a name that no other act has: one that is sent again, since its
+				// answer was lost, is not done twice.
+				Act   string       `json:"act,omitempty" maxLength:"40"`
+				Edits []field.Edit `json:"edits" maxItems:"50"`
 			}
 		},
 		) (*struct{ Body ShopBody }, error) {
-			// Places in lists are those of the shop that was sent.
-			mine, problems := plan.ApplyToShop(in.Body.Shop, in.Body.Edits)
-			if problems = append(problems, mine.Check()...); len(problems) > 0 {
-				return nil, refuse("body.shop", problems)
-			}
+			var problems []field.Problem
 			var told []string
-			saved, err := s.store.ChangeShop(ctx, func(now store.Shop) (plan.Shop, error) {
-				made := mine
-				switch {
-				case now.Version == in.Body.Version:
-				case in.Body.Was == nil:
-					return made, store.ErrChanged
-				default:
-					var err error
-					if made, told, err = plan.MergeShop(*in.Body.Was, mine, now.Shop); err != nil {
-						return made, err
-					}
-					if problems = made.Check(); len(problems) > 0 {
-						return made, refuse("body.shop", problems)
-					}
+			today := s.now().Format(time.DateOnly)
+			if !s.acts.first(in.Body.Act) {
+				in.Body.Edits = nil // done already
+			}
+			saved, err := s.store.ChangeShop(ctx, func(now store.Shop) (job.Shop, error) {
+				now.Shop.Today = today // told anew each day, never kept
+				var made job.Shop
+				made, problems, told = job.ApplyToShop(now.Shop, in.Body.Edits)
+				made.Today = ""
+				if len(problems) == len(in.Body.Edits) {
+					return made, errNothing
 				}
-				made.Today = "" // told anew each day, never kept
+				if list := made.Check(); len(list) > 0 {
+					return made, refuse("body.edits", list)
+				}
 				return made, nil
 			})
 			var refused huma.StatusError
-			if errors.As(err, &refused) {
+			switch {
+			case errors.Is(err, errNothing):
+			case errors.As(err, &refused):
+				s.acts.forget(in.Body.Act)
 				return nil, refused
-			}
-			if err != nil {
+			case err != nil:
+				s.acts.forget(in.Body.Act)
 				return nil, s.failed(err)
+			default:
+				s.lister.stale()
+				s.events.tellAll(Event{Kind: "shop", Version: saved.Version})
 			}
-			s.lister.stale()
-			s.events.tellAll(Event{Kind: "shop", Version: saved.Version})
-			saved.Shop.Today = s.now().Format(time.DateOnly)
+			saved.Shop.Today = today
 			body := shopBody(saved)
-			body.Body.Told = append(body.Body.Told, told...)
-			return body, nil
+			body.Problems, body.Told = append(body.Problems, problems...), append(body.Told, told...)
+			return &struct{ Body ShopBody }{body}, nil
 		})
 }

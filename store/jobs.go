@@ -12,7 +12,7 @@ import (
 
 	"github.com/jmoiron/sqlx"
 
-	"yellowparcel/core/plan"
+	"yellowparcel/core/job"
 )
 
 // Job is a stored job with its version.
@@ -21,7 +21,7 @@ type Job struct {
 	Version int64
 	Changed string
 	Removed bool
-	Job     plan.Job
+	Job     job.Job
 }
 
 type jobRow struct {
@@ -96,7 +96,7 @@ func ValidID(id string) bool {
 // AddJob stores a new job, with its line, at the end of the list, under an ID of
 // NewID. When there is a job under that ID it is left alone, and returned with
 // ErrChanged.
-func (s *Store) AddJob(ctx context.Context, id string, job plan.Job, line Line) (Job, error) {
+func (s *Store) AddJob(ctx context.Context, id string, j job.Job, line Line) (Job, error) {
 	var added Job
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
 		now, err := readJob(ctx, tx, id)
@@ -107,14 +107,14 @@ func (s *Store) AddJob(ctx context.Context, id string, job plan.Job, line Line) 
 		if !errors.Is(err, ErrMissing) {
 			return err
 		}
-		added, err = s.addJob(ctx, tx, id, job, line)
+		added, err = s.addJob(ctx, tx, id, j, line)
 		return err
 	})
 	return added, err
 }
 
-func (s *Store) addJob(ctx context.Context, into sqlx.ExecerContext, id string, job plan.Job, line Line) (Job, error) {
-	body, err := json.Marshal(job)
+func (s *Store) addJob(ctx context.Context, into sqlx.ExecerContext, id string, j job.Job, line Line) (Job, error) {
+	body, err := json.Marshal(j)
 	if err != nil {
 		return Job{}, err
 	}
@@ -122,18 +122,18 @@ func (s *Store) addJob(ctx context.Context, into sqlx.ExecerContext, id string, 
 	if err != nil {
 		return Job{}, err
 	}
-	added := Job{ID: id, Version: 1, Changed: s.stamp(), Job: job}
+	added := Job{ID: id, Version: 1, Changed: s.stamp(), Job: j}
 	_, err = into.ExecContext(ctx, `INSERT INTO jobs (id, place, version, name, body, created, changed, line, line_of)
 		VALUES (?, (SELECT coalesce(max(place), 0) + 1 FROM jobs), 1, ?, ?, ?, ?, ?, ?)`,
-		added.ID, job.Name, string(body), added.Changed, added.Changed, string(shown), line.Of)
+		added.ID, j.Name, string(body), added.Changed, added.Changed, string(shown), line.Of)
 	return added, err
 }
 
 // SaveJob stores a job that was changed from the given version, with its line.
 // When the stored one has another version it is left alone, and returned with
 // ErrChanged. What the stored one holds and this program does not know is kept.
-func (s *Store) SaveJob(ctx context.Context, id string, from int64, job plan.Job, line Line) (Job, error) {
-	body, err := json.Marshal(job)
+func (s *Store) SaveJob(ctx context.Context, id string, from int64, j job.Job, line Line) (Job, error) {
+	body, err := json.Marshal(j)
 	if err != nil {
 		return Job{}, err
 	}
@@ -146,8 +146,8 @@ func (s *Store) SaveJob(ctx context.Context, id string, from int64, job plan.Job
 		if err := tx.GetContext(ctx, &stored, "SELECT body FROM jobs WHERE id = ?", id); err != nil {
 			return err
 		}
-		body = keepUnknown([]byte(stored), body, reflect.TypeFor[plan.Job]())
-		_, err := tx.ExecContext(ctx, "UPDATE jobs SET name = ?, body = ?, version = version + 1, changed = ?, line = ?, line_of = ? WHERE id = ?", job.Name, string(body), s.stamp(), string(shown), line.Of, id)
+		body = keepUnknown([]byte(stored), body, reflect.TypeFor[job.Job]())
+		_, err := tx.ExecContext(ctx, "UPDATE jobs SET name = ?, body = ?, version = version + 1, changed = ?, line = ?, line_of = ? WHERE id = ?", j.Name, string(body), s.stamp(), string(shown), line.Of, id)
 		return err
 	})
 }

@@ -8,6 +8,7 @@ import (
 	"testing"
 	"time"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 )
@@ -82,7 +83,7 @@ func TestUnknownIsKept(t *testing.T) {
 		t.Fatal(err)
 	}
 	read.Job.Count = 77
-	read.Job.Parts = append([]plan.Part{read.Job.Parts[0], {ID: "new", Kind: plan.LayerPart, Stock: "copy-80"}}, read.Job.Parts[1:]...) // moved by one
+	read.Job.Parts = append([]job.Part{read.Job.Parts[0], {ID: "new", Kind: job.LayerPart, Stock: "copy-80"}}, read.Job.Parts[1:]...) // moved by one
 	if _, err := s.SaveJob(ctx, added.ID, 1, read.Job, Line{}); err != nil {
 		t.Fatal(err)
 	}
@@ -121,7 +122,7 @@ func TestUnknownIsKept(t *testing.T) {
 	if _, err := s.db.Exec(`UPDATE shop SET body = json_set(body, '$.looms', json('[3]'), '$.tools.press', 9)`); err != nil {
 		t.Fatal(err)
 	}
-	shop, err := s.ChangeShop(ctx, func(now Shop) (plan.Shop, error) {
+	shop, err := s.ChangeShop(ctx, func(now Shop) (job.Shop, error) {
 		now.Shop.Tools.NotchDepth++
 		return now.Shop, nil
 	})

@@ -10,20 +10,35 @@ import (
 
 	"github.com/jmoiron/sqlx"
 
-	"yellowparcel/core/plan"
+	"yellowparcel/core/job"
 )
 
 // Shop is the stored shop with its version.
 type Shop struct {
 	Version int64
-	Shop    plan.Shop
+	Shop    job.Shop
 
 	body string // as stored
 }
 
-// Shop returns the shop; ErrMissing before the first one was stored.
+// Shop returns the shop; ErrMissing before the first one was stored. It is read once
+// a version, and not to be written to.
 func (s *Store) Shop(ctx context.Context) (Shop, error) {
-	return readShop(ctx, s.db)
+	var version int64
+	if err := s.db.GetContext(ctx, &version, "SELECT version FROM shop WHERE id = 1"); err != nil {
+		if errors.Is(err, sql.ErrNoRows) {
+			return Shop{}, ErrMissing
+		}
+		return Shop{}, err
+	}
+	if read := s.shop.Load(); read != nil && read.Version == version {
+		return *read, nil
+	}
+	shop, err := readShop(ctx, s.db)
+	if err == nil {
+		s.shop.Store(&shop)
+	}
+	return shop, err
 }
 
 func readShop(ctx context.Context, q sqlx.QueryerContext) (Shop, error) {
@@ -49,7 +64,7 @@ func readShop(ctx context.Context, q sqlx.QueryerContext) (Shop, error) {
 // all in one act; version 0 is a shop that was not stored yet. What the stored one
 // holds and this program does not know is kept. When change refuses nothing is
 // stored, and its error is returned with the shop as it is.
-func (s *Store) ChangeShop(ctx context.Context, change func(Shop) (plan.Shop, error)) (Shop, error) {
+func (s *Store) ChangeShop(ctx context.Context, change func(Shop) (job.Shop, error)) (Shop, error) {
 	var result Shop
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
 		now, err := readShop(ctx, tx)
@@ -65,7 +80,7 @@ func (s *Store) ChangeShop(ctx context.Context, change func(Shop) (plan.Shop, er
 		if err != nil {
 			return err
 		}
-		body = keepUnknown([]byte(now.body), body, reflect.TypeFor[plan.Shop]())
+		body = keepUnknown([]byte(now.body), body, reflect.TypeFor[job.Shop]())
 		_, err = tx.ExecContext(ctx, `INSERT INTO shop (id, version, body, changed) VALUES (1, 1, ?, ?)
 			ON CONFLICT (id) DO UPDATE SET version = version + 1, body = excluded.body, changed = excluded.changed`, string(body), s.stamp())
 		result = Shop{now.Version + 1, shop, string(body)}
@@ -76,7 +91,7 @@ func (s *Store) ChangeShop(ctx context.Context, change func(Shop) (plan.Shop, er
 
 // Seed fills an empty database with a first shop and jobs, all or nothing; it
 // does nothing when there is a shop already.
-func (s *Store) Seed(ctx context.Context, shop plan.Shop, jobs []plan.Job) error {
+func (s *Store) Seed(ctx context.Context, shop job.Shop, jobs []job.Job) error {
 	if _, err := s.Shop(ctx); !errors.Is(err, ErrMissing) {
 		return err
 	}

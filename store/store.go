@@ -17,6 +17,7 @@ import (
 	"net/url"
 	"os"
 	"path/filepath"
+	"sync/atomic"
 	"time"
 
 	"github.com/jmoiron/sqlx"
@@ -41,6 +42,8 @@ var (
 // Store is an open database.
 type Store struct {
 	db *sqlx.DB
+	// shop is the shop as it was read last.
+	shop atomic.Pointer[Shop]
 	// now is the clock; tests set it.
 	now func() time.Time
 }

@@ -19,7 +19,7 @@ import (
 	"slices"
 	"syscall"
 
-	"yellowparcel/core/plan"
+	"yellowparcel/core/job"
 	"yellowparcel/demo"
 	"yellowparcel/device"
 	"yellowparcel/server"
@@ -82,8 +82,8 @@ func serve(ctx context.Context, addr, dir string, sample bool, devices device.Be
 		return errors.Join(err, listener.Close())
 	}
 	defer func() { err = errors.Join(err, db.Close()) }()
-	var jobs []plan.Job // nothing appears unasked
-	shop := plan.DefaultShop()
+	var jobs []job.Job // nothing appears unasked
+	shop := job.DefaultShop()
 	if sample {
 		jobs, shop = demo.Jobs(), demo.Shop()
 	}

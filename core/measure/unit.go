@@ -56,3 +56,23 @@ func tickNames(u Unit) string {
 	}
 	return "1/8, 1/16, 1/32 or 1/64 in"
 }
+
+// Finest is the same unit at its finest tick, for thicknesses and errors that a
+// coarser one would hide.
+func (s Style) Finest() Style {
+	ticks := Ticks(s.Unit)
+	return Style{Unit: s.Unit, Tick: ticks[len(ticks)-1]}
+}
+
+// Other names a length that is no tick of this style in the unit that suits it: the
+// other unit when it is round there, else decimals of a millimetre.
+func (s Style) Other(l Length) string {
+	other := Style{Unit: Millimetres, Tick: Millimetre / 10}
+	if s.Unit == Millimetres {
+		other = Style{Unit: Inches, Tick: Inch / 64}
+	}
+	if !other.Rounds(l) {
+		return other.ShowUnit(l)
+	}
+	return Decimal(l.Near(Micrometre), Millimetre) + " mm"
+}

@@ -7,6 +7,7 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
 
@@ -18,11 +19,11 @@ func TestEveryWishIsAccepted(t *testing.T) {
 	upTo := func(n int, l measure.Length) measure.Length { return measure.Length(r.IntN(n)) * l }
 	made := 0
 	for range 250 {
-		shop := DefaultShop()
+		shop := job.DefaultShop()
 		shop.Unit = []measure.Unit{measure.Inches, measure.Millimetres}[r.IntN(2)]
 		shop.Tools.Groove = []measure.Length{0, 0, 2 * tick, 5 * measure.Millimetre}[r.IntN(4)]
 		thick := upTo(60, measure.Inch/64)
-		j := bigJob(3*measure.Inch/2+upTo(200, tick), 3*measure.Inch/2+upTo(200, tick), Diamond)
+		j := bigJob(3*measure.Inch/2+upTo(200, tick), 3*measure.Inch/2+upTo(200, tick), job.Diamond)
 		j.Card.Thickness = &thick
 		e := &j.Envelope
 		e.Ease, e.Seam, e.ThumbGap = upTo(10, tick), upTo(20, tick), upTo(14, tick)
@@ -31,7 +32,7 @@ func TestEveryWishIsAccepted(t *testing.T) {
 		e.Corner, e.Flap, e.Notch, e.Sliver, e.Depth = upTo(12, 2*tick), upTo(20, 4*tick), upTo(3, 8*tick), upTo(8, tick/2), upTo(20, 2*tick)*measure.Length(r.IntN(2))
 		e.Way, e.Box, e.Walls = blank.WayIDs()[r.IntN(6)], blank.BoxSchools()[r.IntN(2)], blank.WallSchools()[r.IntN(2)]
 		e.Stock, e.Adhesive = shop.Stocks[r.IntN(len(shop.Stocks))].ID, shop.Adhesives[r.IntN(3)].ID
-		if len(j.Check(shop)) > 0 {
+		if len(Check(j, shop)) > 0 {
 			continue
 		}
 		m := newMaker(j, shop)
@@ -57,7 +58,7 @@ func TestEveryWishIsAccepted(t *testing.T) {
 // A blank that the engine refuses is never proposed, and says so before anything
 // else.
 func TestRefusedIsSaid(t *testing.T) {
-	m := newMaker(bigJob(6*measure.Inch, 4*measure.Inch, Diamond), DefaultShop())
+	m := newMaker(bigJob(6*measure.Inch, 4*measure.Inch, job.Diamond), job.DefaultShop())
 	d, made := m.diamond()
 	all := m.candidates(made)
 	if !m.sound(all[0]) {
@@ -69,7 +70,7 @@ func TestRefusedIsSaid(t *testing.T) {
 		t.Errorf("it says %v", n)
 	}
 	for _, r := range p.Comparison.Rows {
-		if r.ID == Diamond && r.Recommended {
+		if r.ID == job.Diamond && r.Recommended {
 			t.Error("it is proposed all the same")
 		}
 	}

@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 )
@@ -18,12 +20,12 @@ func TestLayersOfACardWithThings(t *testing.T) {
 		t.Errorf("papers %v, %d things", p.Order, len(p.Things))
 	}
 	for _, kind := range []string{"layer", "liner"} {
-		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "layers.add", Text: &kind}})
-		if len(problems) > 0 || len(got.Parts) != len(j.Parts)+1 || len(got.Check(shop)) > 0 {
+		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: kind}})
+		if len(problems) > 0 || len(got.Parts) != len(j.Parts)+1 || len(plan.Check(got, shop)) > 0 {
 			t.Fatalf("%s: %v", kind, problems)
 		}
 		for _, at := range plan.Make(got, shop).Layers.Order {
-			if got.Parts[at].Kind == plan.ThingPart {
+			if got.Parts[at].Kind == job.ThingPart {
 				t.Errorf("%s stands among the papers", got.Parts[at].Name)
 			}
 		}
@@ -35,19 +37,19 @@ func TestLayersOfACardWithThings(t *testing.T) {
 		if kind == "liner" {
 			at = "parts.8.border"
 		}
-		if _, problems := plan.Apply(got, shop, []plan.Edit{{Path: at, Text: &border}}); len(problems) > 0 {
+		if _, problems := plan.Apply(got, shop, []field.Edit{{Act: field.Type, Path: at, Text: border}}); len(problems) > 0 {
 			t.Errorf("%s: %v", at, problems)
 		}
 	}
 	for len(j.Parts) < 60 {
 		layer := "liner"
-		j, _ = plan.Apply(j, shop, []plan.Edit{{Path: "layers.add", Text: &layer}})
+		j, _ = plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: layer}})
 	}
 	layer := "layer"
-	if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "layers.add", Text: &layer}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "60 parts") || !plan.Make(j, shop).Layers.Full {
+	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: layer}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "60 parts") || !plan.Make(j, shop).Layers.Full {
 		t.Errorf("the sixty-first part: %v", problems)
 	}
-	if _, problems := plan.Apply(demo.Jobs()[0], shop, []plan.Edit{{Path: "layers.add", Text: &j.Name}}); len(problems) != 1 {
+	if _, problems := plan.Apply(demo.Jobs()[0], shop, []field.Edit{{Act: field.Add, Path: "parts", Text: j.Name}}); len(problems) != 1 {
 		t.Error("something else is added")
 	}
 }
@@ -91,10 +93,10 @@ func TestOuterSizeIsDrawn(t *testing.T) {
 // half, whichever way it ends.
 func TestTypedFasterThanAnswered(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
-	typed := func(texts ...string) (plan.Job, []plan.Problem) {
-		var edits []plan.Edit
+	typed := func(texts ...string) (job.Job, []field.Problem) {
+		var edits []field.Edit
 		for i := range texts {
-			edits = append(edits, plan.Edit{Path: "card.width", Text: &texts[i]}, plan.Edit{Path: "count", Steps: 1})
+			edits = append(edits, field.Edit{Act: field.Type, Path: "card.width", Text: texts[i]}, field.Edit{Act: field.Step, Path: "count", Steps: 1})
 		}
 		return plan.Apply(j, shop, edits)
 	}

@@ -5,7 +5,9 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 var flapNames = map[string]string{"left": "left side flap", "right": "right side flap", "bottom": "bottom flap", "top": "closing flap"}
@@ -15,8 +17,8 @@ var flapNames = map[string]string{"left": "left side flap", "right": "right side
 func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note {
 	notes := []Note{}
 	add := func(t Tone, format string, args ...any) { notes = append(notes, Note{t, fmt.Sprintf(format, args...)}) }
-	show, unit := m.style.Show, m.style.Unit
-	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
+	show, unit := m.Style().Show, m.Style().Unit
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	way := d.Chosen()
 
 	if ease := min(e.EaseWidth, e.EaseHeight); ease < 0 {
@@ -24,9 +26,9 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	} else if ease < way.Ease.RSS {
 		other := ""
 		if safer := d.Ways[m.saferWay(d)]; safer.ID != way.ID {
-			other = fmt.Sprintf(", or score by “%s”, the safer way", wayNames[safer.ID])
+			other = fmt.Sprintf(", or score by “%s”, the safer way", job.WayName(safer.ID))
 		}
-		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease%s.", m.fine().Show(m.style.Tick/2), unit, other)
+		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease%s.", m.fine().Show(m.Style().Tick/2), unit, other)
 	}
 	switch {
 	case e.Seam < 0:
@@ -35,9 +37,9 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 		tone, text := m.faultWords(c.id, blank.Fault{ID: blank.SeamRounded, A: e.Seam, B: a.Width})
 		add(tone, "%s", text)
 	case e.Seam < a.Width:
-		add(Trouble, "The seam of %s is narrower than the %s, %s. Widen the seam, or choose a narrower adhesive.", show(e.Seam), lower(a.Name), show(a.Width))
+		add(Trouble, "The seam of %s is narrower than the %s, %s. Widen the seam, or choose a narrower adhesive.", show(e.Seam), say.Lower(a.Name), show(a.Width))
 	case e.Seam-way.Seam.RSS < a.Width:
-		add(Care, "The seam holds the %s, but only just: a cut or score that is off eats %s of it.", lower(a.Name), show(way.Seam.RSS))
+		add(Care, "The seam holds the %s, but only just: a cut or score that is off eats %s of it.", say.Lower(a.Name), show(way.Seam.RSS))
 	}
 	notes = append(append(notes, m.grooveNotes(d, e)...), m.reachNotes(d)...)
 	if e.Folded.Hole > 0 && e.Seam >= 0 {
@@ -66,10 +68,10 @@ func (m maker) blankNotes(d blank.Diamond, e blank.Envelope, c candidate) []Note
 	if d.Spec.Thickness > measure.Inch/8 && !d.Spec.Double {
 		add(Care, "At %s thick, score every crease twice, that far apart, so that the folds stand square: tick two creases.", show(d.Spec.Thickness))
 	}
-	if stock, _ := m.shop.Stock(m.job.Envelope.Stock); stock.GSM > 170 {
+	if stock, _ := m.Shop().Stock(m.Job().Envelope.Stock); stock.GSM > 170 {
 		add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 	}
-	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
+	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
 	return append(append(notes, m.stripNotes(c)...), m.stockNotes(stock, c.id)...)
 }
 
@@ -102,7 +104,7 @@ func (m maker) dimensions(d blank.Diamond, e blank.Envelope) []Dimension {
 	}
 	mark := func(id string, a, b blank.Point, shift float64) Dimension {
 		l := side(a, b)
-		return Dimension{ID: id, From: a, To: b, Shift: shift, Text: m.style.Show(l), Nm: l}
+		return Dimension{ID: id, From: a, To: b, Shift: shift, Text: m.Style().Show(l), Nm: l}
 	}
 	diag := d.Diagonal() / float64(measure.Millimetre)
 	across, down := top.Y+(bottom.Y-top.Y)*0.3, left.X+(right.X-left.X)*0.2
@@ -120,19 +122,16 @@ func abs(x float64) float64 { return max(x, -x) }
 
 // blankDrawing says in words what the drawing of the net shows.
 func (m maker) blankDrawing(d blank.Diamond, e blank.Envelope) string {
-	show := m.style.Show
+	show := m.Style().Show
 	var b strings.Builder
 	fmt.Fprintf(&b, "A square of %s %s standing on its point. Four creases mark a rectangle of %s in the middle; the card, %s, lies on it. ",
-		show(d.Sheet), m.style.Unit, m.by(e.Width, e.Height), m.by(d.Spec.Width, d.Spec.Height))
+		show(d.Sheet), m.Style().Unit, m.by(e.Width, e.Height), m.by(d.Spec.Width, d.Spec.Height))
 	b.WriteString("The side flaps fold first, then the bottom flap, which is glued to them, and the closing flap last. ")
 	switch corners := len(e.Net.CutAway) - len(e.Blunts); {
 	case len(e.Blunts) > 0:
-		fmt.Fprintf(&b, "%s at the corners of the rectangle and %s are cut away.", capital(plural(corners, "small triangle")), plural(len(e.Blunts), "tip"))
+		fmt.Fprintf(&b, "%s at the corners of the rectangle and %s are cut away.", say.Capital(plural(corners, "small triangle")), plural(len(e.Blunts), "tip"))
 	default:
-		fmt.Fprintf(&b, "%s at the corners of the rectangle are cut away.", capital(plural(corners, "small triangle")))
+		fmt.Fprintf(&b, "%s at the corners of the rectangle are cut away.", say.Capital(plural(corners, "small triangle")))
 	}
 	return b.String()
 }
-
-func lower(s string) string   { return strings.ToLower(s[:min(1, len(s))]) + s[min(1, len(s)):] }
-func capital(s string) string { return strings.ToUpper(s[:min(1, len(s))]) + s[min(1, len(s)):] }

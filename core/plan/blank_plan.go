@@ -4,7 +4,9 @@ import (
 	"fmt"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // BlankPlan is the diamond made for the card.
@@ -25,10 +27,10 @@ type BlankPlan struct {
 	Net        blank.Net   `json:"net"`
 	Dimensions []Dimension `json:"dimensions"`
 	// Scores are those of a blank whose scores are measured from its edges.
-	Scores   []ScoreText `json:"scores"`
-	Sentence Sentence    `json:"sentence"`
-	Notes    []Note      `json:"notes"`
-	Drawing  string      `json:"drawing"`
+	Scores   []ScoreText  `json:"scores"`
+	Sentence say.Sentence `json:"sentence"`
+	Notes    []Note       `json:"notes"`
+	Drawing  string       `json:"drawing"`
 	// ScoreWays are the ways of setting them, where there are several.
 	ScoreWays []ScoreWayPlan `json:"scoreWays"`
 	// Folds are the stages of folding it, Folding its net as it folds round the
@@ -39,8 +41,10 @@ type BlankPlan struct {
 	Liner blank.Polygon `json:"liner"`
 	// Holes are where nothing covers the back, on the face of the flat sheet.
 	Holes []blank.Polygon `json:"holes"`
-	// Wishes are the lengths that the maker may set for it.
-	Wishes []WishField `json:"wishes"`
+	// Wishes are the paths of the lengths that the maker may set for it, Options those
+	// of what else is chosen.
+	Wishes  []string `json:"wishes"`
+	Options []string `json:"options"`
 }
 
 // Dimension is a measure drawn on the net, between two points in millimetres.
@@ -80,7 +84,7 @@ func (m maker) diamond() (blank.Diamond, blank.Made) {
 }
 
 func (m maker) blank(c candidate, d blank.Diamond, all []candidate) BlankPlan {
-	if c.id != Diamond {
+	if c.id != job.Diamond {
 		return m.madeBlank(c, all)
 	}
 	e := d.Measure(d.Chosen())
@@ -99,15 +103,15 @@ func (m maker) blank(c candidate, d blank.Diamond, all []candidate) BlankPlan {
 	p.Liner = m.lining(c)
 	p.Dimensions = m.dimensions(d, e)
 	p.Drawing = m.blankDrawing(d, e)
-	p.Folds, p.Folding, p.Holes, p.Wishes = m.foldSteps(c), m.folding(c), holes(c.made), m.wishes(c.id)
+	p.Folds, p.Folding, p.Holes, p.Wishes, p.Options = m.foldSteps(c), m.folding(c), holes(c.made), m.wishes(c.id), options(c.id)
 	return p
 }
 
 func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
-	show := m.style.Show
-	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
+	show := m.Style().Show
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	w := m.way(d, d.Chosen())
-	seam := Reading{"seam", "Seam", show(e.Seam), fmt.Sprintf("%s needs %s", lower(a.Name), show(a.Width))}
+	seam := Reading{"seam", "Seam", show(e.Seam), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width))}
 	if show(e.SeamMax) != show(e.Seam) {
 		seam.Note = fmt.Sprintf("to %s; %s", show(e.SeamMax), seam.Note)
 	}
@@ -120,7 +124,7 @@ func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
 		{"ease", "Ease", m.by(e.EaseWidth, e.EaseHeight), "across × down, thickness taken off"},
 		seam,
 		{"overlap", "Flap overlap", show(e.Overlap), "over the bottom flap, at the centre"},
-		{"worst", "Worst case", show(measure.Length(w.EaseWorst.Nm)), fmt.Sprintf("ease left, if all is %s off", m.fine().Show(m.style.Tick/2))},
+		{"worst", "Worst case", show(measure.Length(w.EaseWorst.Nm)), fmt.Sprintf("ease left, if all is %s off", m.fine().Show(m.Style().Tick/2))},
 		m.layersReading(e.Net, e.Folded.Layers),
 	}
 	if e.Overlap < 0 {
@@ -132,9 +136,9 @@ func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
 // flapReading says how high a closing flap is and how short it may be, where that
 // is less, or where the maker wished for less.
 func (m maker) flapReading(flap, shortest measure.Length) []Reading {
-	if shortest >= flap && m.job.Envelope.Flap == 0 {
+	if shortest >= flap && m.Job().Envelope.Flap == 0 {
 		return nil
 	}
-	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
-	return []Reading{{"flap", "Closing flap", m.style.Show(flap), fmt.Sprintf("at least %s, and %s for the adhesive, or a hole opens", m.style.Show(shortest.Up(m.style.Tick)), m.style.Show(a.Width))}}
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
+	return []Reading{{"flap", "Closing flap", m.Style().Show(flap), fmt.Sprintf("at least %s, and %s for the adhesive, or a hole opens", m.Style().Show(shortest.Up(m.Style().Tick)), m.Style().Show(a.Width))}}
 }

@@ -40,7 +40,7 @@ func trial(t *testing.T, seed, i uint64) (steps int, took time.Duration, passes 
 			t.Errorf("job %d: %v: %s", i, v, text())
 		}
 	}()
-	if len(j.Check(shop)) > 0 {
+	if len(plan.Check(j, shop)) > 0 {
 		return 0, 0, false
 	}
 	began := time.Now()
@@ -108,7 +108,7 @@ func TestHairOfALayer(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	for _, border := range []measure.Length{68_200_000, 68_262_499, 68_000_000, 67_000_000} {
 		j.Parts[1].Border = border
-		if list := j.Check(shop); len(list) > 0 {
+		if list := plan.Check(j, shop); len(list) > 0 {
 			t.Fatal(list)
 		}
 		began := time.Now()

@@ -7,7 +7,9 @@ import (
 
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // Thickness is how thick the card is over everything.
@@ -18,34 +20,6 @@ type Thickness struct {
 	Measured  bool
 }
 
-// usualPanels is what an accordion has when nobody says.
-const UsualPanels = 4
-
-func (j Job) Panels() int {
-	if j.Card.Panels == 0 {
-		return UsualPanels
-	}
-	return j.Card.Panels
-}
-
-// spec is the base of the job in a fold.
-func (j Job) Spec(fold card.Fold, shop Shop) card.Spec {
-	s := card.Spec{Fold: fold, Width: j.Card.Width, Height: j.Card.Height, Panels: j.Panels(), Own: j.Card.Own, Spine: j.Card.Spine, Tick: shop.Style().Tick}
-	if len(j.Parts) > 0 {
-		stock, _ := shop.Stock(j.Parts[0].Stock)
-		s.Caliper = stock.Caliper
-	}
-	return s
-}
-
-// layersOf is how many times a part lies on itself when the card is closed.
-func LayersOf(j Job, p Part) int {
-	if p.Kind == BasePart {
-		return j.Spec(j.Card.Fold, Shop{}).Layers()
-	}
-	return 1
-}
-
 // CardPlan is the station Card.
 type CardPlan struct {
 	Width     Shown `json:"width"`
@@ -54,13 +28,13 @@ type CardPlan struct {
 	// Predicted is the thickness that the parts add up to.
 	Predicted Shown `json:"predicted"`
 	// PredictedExact is the same to the micrometre.
-	PredictedExact string      `json:"predictedExact"`
-	Measured       bool        `json:"measured"`
-	Parts          []PartPlan  `json:"parts"`
-	Bases          []BasePlan  `json:"bases"`
-	Sentence       Sentence    `json:"sentence"`
-	Notes          []Note      `json:"notes"`
-	Sheets         []SheetPlan `json:"sheets"`
+	PredictedExact string       `json:"predictedExact"`
+	Measured       bool         `json:"measured"`
+	Parts          []PartPlan   `json:"parts"`
+	Bases          []BasePlan   `json:"bases"`
+	Sentence       say.Sentence `json:"sentence"`
+	Notes          []Note       `json:"notes"`
+	Sheets         []SheetPlan  `json:"sheets"`
 	// Drawing describes the drawing of the flat base in words.
 	Drawing string   `json:"drawing"`
 	Room    RoomPlan `json:"room"`
@@ -128,8 +102,8 @@ func panelNames(b card.Base) []string {
 }
 
 func (m maker) base(fold card.Fold) (card.Base, BasePlan) {
-	b := card.NewBase(m.job.Spec(fold, m.shop))
-	p := BasePlan{Fold: fold, Name: foldNames[fold], Width: m.shown(b.Width), Height: m.shown(b.Height), Across: b.Across, Scores: []ScorePlan{}}
+	b := card.NewBase(m.Job().Spec(fold, m.Shop()))
+	p := BasePlan{Fold: fold, Name: job.FoldName(fold), Width: m.shown(b.Width), Height: m.shown(b.Height), Across: b.Across, Scores: []ScorePlan{}}
 	names := panelNames(b)
 	for i, w := range b.Panels {
 		p.Panels = append(p.Panels, PanelPlan{names[i], m.shown(w)})
@@ -155,17 +129,15 @@ type SheetPlan struct {
 	Drawing string `json:"drawing"`
 }
 
-var foldNames = map[card.Fold]string{card.SideFold: "Side fold", card.TopFold: "Top fold", card.GateFold: "Gate", card.Accordion: "Accordion", card.RollFold: "Roll", card.FlatCard: "Flat card"}
-
 // mostDrawn is how many bases are drawn on a sheet; more could not be told apart.
 const mostDrawn = 400
 
 func (m maker) card() CardPlan {
-	j := m.job
+	j := m.Job()
 	c := CardPlan{
 		Width: m.shown(j.Card.Width), Height: m.shown(j.Card.Height),
-		Thickness: Shown{m.thick.Used, m.fine().Show(m.thick.Used)}, Predicted: Shown{m.thick.Predicted, m.fine().Show(m.thick.Predicted)},
-		PredictedExact: m.exact(m.thick.Predicted), Measured: m.thick.Measured,
+		Thickness: Shown{m.Thick().Used, m.fine().Show(m.Thick().Used)}, Predicted: Shown{m.Thick().Predicted, m.fine().Show(m.Thick().Predicted)},
+		PredictedExact: m.exact(m.Thick().Predicted), Measured: m.Thick().Measured,
 		Notes: []Note{}, Sheets: []SheetPlan{},
 	}
 	c.Parts = m.parts()
@@ -178,9 +150,9 @@ func (m maker) card() CardPlan {
 	c.Sentence, c.Drawing = m.baseWords(base)
 	c.Notes = append(append(c.Notes, m.foldNotes(base)...), m.baseGrooves(base)...)
 	none := true
-	stock, _ := m.shop.Stock(j.Parts[0].Stock)
-	for _, s := range m.shop.OnShelf() {
-		on, piece := m.baseOn(stock, s, j.Card.Fold)
+	stock, _ := m.Shop().Stock(j.Parts[0].Stock)
+	for _, s := range m.Shop().OnShelf() {
+		on, piece := m.baseOn(j, stock, s, j.Card.Fold)
 		p := SheetPlan{ID: s.ID, Name: s.Name, Width: s.Width, Height: s.Height, Each: m.effort.yield(on, piece), Pieces: []cutting.Placed{}}
 		if p.Each > 0 && p.Each <= mostDrawn {
 			p.Pieces = cutting.Equal(on, piece, yieldSteps).Pieces
@@ -193,49 +165,28 @@ func (m maker) card() CardPlan {
 		c.Sheets = append(c.Sheets, p)
 	}
 	if none {
-		c.Notes = append(c.Notes, Note{Trouble, fmt.Sprintf("No sheet on your shelf is large enough: the base needs one of at least %s %s. Try another fold, or a flat card.", m.by(base.Width, base.Height), m.style.Unit)})
+		c.Notes = append(c.Notes, Note{Trouble, fmt.Sprintf("No sheet on your shelf is large enough: the base needs one of at least %s %s. Try another fold, or a flat card.", m.by(base.Width, base.Height), m.Style().Unit)})
 	}
-	if m.thick.Measured && (m.thick.Used-m.thick.Predicted).Abs() > max(m.thick.Predicted/4, measure.Millimetre/2) {
-		c.Notes = append(c.Notes, Note{Care, fmt.Sprintf("You typed a thickness of %s; the parts listed add up to %s. The sums use what you typed.", m.fine().ShowUnit(m.thick.Used), m.fine().ShowUnit(m.thick.Predicted))})
+	if m.Thick().Measured && (m.Thick().Used-m.Thick().Predicted).Abs() > max(m.Thick().Predicted/4, measure.Millimetre/2) {
+		c.Notes = append(c.Notes, Note{Care, fmt.Sprintf("You typed a thickness of %s; the parts listed add up to %s. The sums use what you typed.", m.fine().ShowUnit(m.Thick().Used), m.fine().ShowUnit(m.Thick().Predicted))})
 	}
 	return c
-}
-
-// partSizes are the finished sizes of all parts; nothing for one that a border
-// ate.
-func (j Job) PartSizes() []card.Size {
-	sizes := make([]card.Size, len(j.Parts))
-	places := append([]int{0}, j.LayerParts()...)
-	for i, l := range j.Stacked() {
-		sizes[places[i]] = l.Size
-	}
-	for i, p := range j.Parts {
-		if p.Thing != nil {
-			sizes[i] = card.Size{Width: p.Thing.Width, Height: p.Thing.Height}
-		}
-	}
-	for _, at := range j.PartsOf(LinerPart) {
-		if l, _, ok := card.Stack(j.Page(), []card.Mount{j.Parts[at].Mount()}); ok {
-			sizes[at] = l[0].Size
-		}
-	}
-	return sizes
 }
 
 // parts sizes every part; one of which nothing is left is not there.
 func (m maker) parts() []PartPlan {
 	var list []PartPlan
-	for i, size := range m.job.PartSizes() {
+	for i, size := range m.Job().PartSizes() {
 		if size.Width == 0 {
 			continue
 		}
-		p := m.job.Parts[i]
+		p := m.Job().Parts[i]
 		if t := p.Thing; t != nil {
 			list = append(list, PartPlan{ID: p.ID, Part: i, Thing: true, Name: p.Name, Stock: "", Size: m.by(t.Width, t.Height), Caliper: measure.Decimal(t.Caliper, measure.Millimetre) + " mm", Layers: 1, Grams: t.Grams})
 			continue
 		}
-		stock, _ := m.shop.Stock(p.Stock)
-		n := LayersOf(m.job, p)
+		stock, _ := m.Shop().Stock(p.Stock)
+		n := job.LayersOf(m.Job(), p)
 		list = append(list, PartPlan{
 			ID: p.ID, Part: i, Name: p.Name, Stock: stock.Name, Size: m.by(size.Width, size.Height),
 			Caliper: measure.Decimal(stock.Caliper*measure.Length(n)+p.Foam, measure.Millimetre) + " mm",
@@ -250,10 +201,10 @@ var opensLike = map[card.Fold]string{
 	card.RollFold: "the short panel goes in first",
 }
 
-func (m maker) baseWords(b card.Base) (sentence Sentence, drawing string) {
-	size, unit := m.by(b.Width, b.Height), m.style.Unit
+func (m maker) baseWords(b card.Base) (sentence say.Sentence, drawing string) {
+	size, unit := m.by(b.Width, b.Height), m.Style().Unit
 	if b.Fold == card.FlatCard {
-		return say("Cut [%s]. A flat card has no score.", size),
+		return say.That("Cut [%s]. A flat card has no score.", size),
 			fmt.Sprintf("The flat card, %s %s, without a score.", size, unit)
 	}
 	edge, line := "left", "down"
@@ -262,21 +213,21 @@ func (m maker) baseWords(b card.Base) (sentence Sentence, drawing string) {
 	}
 	outside, inside := m.scores(b, false), m.scores(b, true)
 	if inside == "" {
-		sentence = say("Cut [%s]. Outside up, score at [%s] from the %s, and fold away from the groove: %s.", size, outside, edge, opensLike[b.Fold])
-		if m.job.Card.Towards {
+		sentence = say.That("Cut [%s]. Outside up, score at [%s] from the %s, and fold away from the groove: %s.", size, outside, edge, opensLike[b.Fold])
+		if m.Job().Card.Towards {
 			from := "left"
 			if b.Across {
 				from = "top"
 			}
-			sentence = say("Cut [%s]. Inside up, score at [%s] from the %s, and fold towards the groove: %s.", size, m.mirrored(b), from, opensLike[b.Fold])
+			sentence = say.That("Cut [%s]. Inside up, score at [%s] from the %s, and fold towards the groove: %s.", size, m.mirrored(b), from, opensLike[b.Fold])
 		}
 	} else {
-		sentence = say("Cut [%s]. Outside up, score at [%s] from the %s; turn it over and score at [%s] from the same edge.", size, outside, edge, inside)
+		sentence = say.That("Cut [%s]. Outside up, score at [%s] from the %s; turn it over and score at [%s] from the same edge.", size, outside, edge, inside)
 	}
 	names := panelNames(b)
 	panels := make([]string, len(names))
 	for i, n := range names {
-		panels[i] = n + " " + m.style.Show(b.Panels[i])
+		panels[i] = n + " " + m.Style().Show(b.Panels[i])
 	}
 	drawing = fmt.Sprintf("The base lying flat, %s %s, with %s running %s. Its panels from the %s: %s.",
 		size, unit, plural(len(b.Scores), "score"), line, edge, strings.Join(panels, ", "))
@@ -302,7 +253,7 @@ func (m maker) scores(b card.Base, inside bool) string {
 	var list []string
 	for _, s := range b.Scores {
 		if s.Inside == inside {
-			list = append(list, m.style.Show(s.At))
+			list = append(list, m.Style().Show(s.At))
 		}
 	}
 	if len(list) < 2 {
@@ -317,7 +268,7 @@ const thinStrip = measure.Inch / 8
 // baseGrooves says how scores of a base that fall between the board's grooves are
 // made: a strip between fence and sheet moves the sheet until one falls in.
 func (m maker) baseGrooves(b card.Base) []Note {
-	groove, list := m.shop.Tools.Groove, []string(nil)
+	groove, list := m.Shop().Tools.Groove, []string(nil)
 	if groove == 0 {
 		return nil
 	}
@@ -329,7 +280,7 @@ func (m maker) baseGrooves(b card.Base) []Note {
 		if strip < thinStrip {
 			strip += groove
 		}
-		list = append(list, fmt.Sprintf("for %s lay a strip %s wide between fence and sheet and score at %s", m.style.Show(s.At), m.fine().Show(strip), m.fine().Show(s.At+strip)))
+		list = append(list, fmt.Sprintf("for %s lay a strip %s wide between fence and sheet and score at %s", m.Style().Show(s.At), m.fine().Show(strip), m.fine().Show(s.At+strip)))
 	}
 	if list == nil {
 		return nil
@@ -341,15 +292,15 @@ func (m maker) baseGrooves(b card.Base) []Note {
 func (m maker) foldNotes(b card.Base) []Note {
 	var notes []Note
 	if gap := b.DoorGap(); gap > 0 {
-		notes = append(notes, Note{Fine, fmt.Sprintf("The doors leave %s %s between them, so that they meet and do not overlap.", m.fine().Show(gap), m.style.Unit)})
+		notes = append(notes, Note{Fine, fmt.Sprintf("The doors leave %s %s between them, so that they meet and do not overlap.", m.fine().Show(gap), m.Style().Unit)})
 	}
-	if b.Fold == card.Accordion && len(m.job.Card.Own) > 0 {
-		if err := checkPanelList(m.job.Card.Own, m.job, m.style); err != nil {
+	if b.Fold == card.Accordion && len(m.Job().Card.Own) > 0 {
+		if err := m.Job().PanelsFit(m.Job().Card.Own, m.Style()); err != nil {
 			notes = append(notes, Note{Trouble, err.Error()})
 		}
 	}
 	if b.Fold == card.RollFold {
-		notes = append(notes, Note{Fine, fmt.Sprintf("The panel that folds in first is %s %s shorter, so that it lies flat inside.", m.fine().Show(b.Panels[2]-b.Panels[0]), m.style.Unit)})
+		notes = append(notes, Note{Fine, fmt.Sprintf("The panel that folds in first is %s %s shorter, so that it lies flat inside.", m.fine().Show(b.Panels[2]-b.Panels[0]), m.Style().Unit)})
 	}
 	return notes
 }
@@ -368,7 +319,7 @@ func (m maker) sheetWords(b card.Base, p SheetPlan) (text, drawing string) {
 	if n > 0 && n < p.Each {
 		turned = fmt.Sprintf(", %d of them turned", n)
 	}
-	text = fmt.Sprintf("%s a sheet%s, %s for %s", number(p.Each), turned, plural(p.Take, "sheet"), plural(m.job.Count, "card"))
+	text = fmt.Sprintf("%s a sheet%s, %s for %s", number(p.Each), turned, plural(p.Take, "sheet"), plural(m.Job().Count, "card"))
 	return text, fmt.Sprintf("%s with %s marked on it%s.", p.Name, plural(p.Each, "base"), turned)
 }
 

@@ -3,6 +3,7 @@ package plan
 import (
 	"slices"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/paper"
 )
 
@@ -17,11 +18,6 @@ type CautionPlan struct {
 	Text  string `json:"text"`
 }
 
-var cautionNames = map[paper.Caution]string{
-	paper.Coin: "Coin cell", paper.Magnet: "Magnet", paper.Sharp: "Sharp or pointed parts", paper.Seeds: "Seeds or plants",
-	paper.Glitter: "Loose glitter", paper.Liquid: "Liquid",
-}
-
 var cautionTexts = map[paper.Caution]string{
 	paper.Coin:    "Button batteries are dangerous when swallowed: screw or glue them in. Posts limit batteries, and some refuse them abroad: ask first.",
 	paper.Magnet:  "Strong magnets hurt when swallowed and are limited in air mail: ask first, and keep them glued in.",
@@ -34,8 +30,8 @@ var cautionTexts = map[paper.Caution]string{
 func (m maker) cautions() []CautionPlan {
 	list := []CautionPlan{}
 	for _, id := range paper.Cautions() {
-		c := CautionPlan{ID: id, Name: cautionNames[id], Text: cautionTexts[id], Set: slices.Contains(m.job.Post.Contents, id)}
-		for _, p := range m.job.Parts {
+		c := CautionPlan{ID: id, Name: job.CautionName(id), Text: cautionTexts[id], Set: slices.Contains(m.Job().Post.Contents, id)}
+		for _, p := range m.Job().Parts {
 			if p.Thing == nil {
 				continue
 			}

@@ -6,52 +6,22 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/envelope"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
 
-// Construction is one of the ways to make an envelope that are compared.
-type Construction string
-
-// The constructions that are offered.
-const (
-	Diamond Construction = "diamond"
-	Pocket  Construction = "pocket"
-	Gusset  Construction = "gusset"
-	Box     Construction = "box"
-	Tuck    Construction = "tuck"
-	CutDown Construction = "cutdown"
-)
-
-// Constructions lists them in the order they are offered.
-func Constructions() []Construction {
-	return []Construction{Diamond, Pocket, Gusset, Box, Tuck, CutDown}
-}
-
-// hasTop reports whether a pattern runs upright on the face only when the blank
-// lies one way on the sheet; on a square that stands on its point it runs
-// slantwise whichever way it is turned.
-func (c Construction) hasTop() bool { return c == Pocket || c == Gusset || c == Tuck }
-
-// construction is the one that the job chose.
-func (j Job) Construction() Construction {
-	if j.Envelope.Construction == "" {
-		return Diamond
-	}
-	return j.Envelope.Construction
-}
-
 // spec is what an envelope is made for.
 func (m maker) blankSpec() blank.Spec {
-	j := m.job
-	stock, _ := m.shop.Stock(j.Envelope.Stock)
-	adhesive, _ := m.shop.Adhesive(j.Envelope.Adhesive)
+	j := m.Job()
+	stock, _ := m.Shop().Stock(j.Envelope.Stock)
+	adhesive, _ := m.Shop().Adhesive(j.Envelope.Adhesive)
 	s := blank.Spec{
-		Width: m.outer().Width, Height: m.outer().Height, Thickness: m.thick.Used,
+		Width: m.Outer().Width, Height: m.Outer().Height, Thickness: m.Thick().Used,
 		Ease: j.Envelope.Ease, Seam: j.Envelope.Seam, ThumbGap: j.Envelope.ThumbGap, Caliper: stock.Caliper,
-		Style: m.style, School: j.Envelope.School, Way: j.Envelope.Way,
-		Board: blank.Board{CornerAt: m.shop.Tools.CornerAt, Groove: m.shop.Tools.Groove, NotchDepth: m.shop.Tools.NotchDepth},
+		Style: m.Style(), School: j.Envelope.School, Way: j.Envelope.Way,
+		Board: blank.Board{CornerAt: m.Shop().Tools.CornerAt, Groove: m.Shop().Tools.Groove, NotchDepth: m.Shop().Tools.NotchDepth},
 		Box:   j.Envelope.Box, Walls: j.Envelope.Walls,
 		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: j.Envelope.Sliver,
 		SizeOnly:  m.sizeOnly,
@@ -61,7 +31,7 @@ func (m maker) blankSpec() blank.Spec {
 		s.Pocket = blank.ExactPocket
 	}
 	if s.Sliver == 0 {
-		s.Sliver = UsualSliver
+		s.Sliver = job.UsualSliver
 	}
 	for _, sheet := range m.sheetsFor(stock) {
 		s.SheetLength = max(s.SheetLength, sheet.Width, sheet.Height)
@@ -82,9 +52,9 @@ func (m maker) blankSpec() blank.Spec {
 // plainRectangle is the closed envelope in which the card's shape costs nothing,
 // in the cheapest class of the destination.
 func (m maker) plainRectangle() (mail.Rectangle, bool) {
-	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
-	need := m.thick.Used + m.job.Envelope.Ease + blank.Wider(stock.Caliper)
-	return m.rectangleFor(m.outer().Width+need, m.outer().Height+need, stock.Caliper)
+	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
+	need := m.Thick().Used + m.Job().Envelope.Ease + blank.Wider(stock.Caliper)
+	return m.rectangleFor(m.Outer().Width+need, m.Outer().Height+need, stock.Caliper)
 }
 
 // rectangleFor is the plain rectangle round an interior.
@@ -93,13 +63,13 @@ func (m maker) rectangleFor(w, h, caliper measure.Length) (mail.Rectangle, bool)
 	if !ok || len(book.Classes) == 0 {
 		return mail.Rectangle{}, false
 	}
-	r := book.Enveloped().PlainRectangle(w, h, m.thick.Used+4*caliper, m.style.Tick, m.style.Tick)
+	r := book.Enveloped().PlainRectangle(w, h, m.Thick().Used+4*caliper, m.Style().Tick, m.Style().Tick)
 	return r, r.OK
 }
 
 // candidate is one construction made for the card.
 type candidate struct {
-	id   Construction
+	id   job.Construction
 	made blank.Made
 	ok   bool // false when it cannot be made at all
 	// refused is where the folded net is not what the formulas promise; such a net
@@ -118,9 +88,9 @@ type candidate struct {
 
 // candidates makes every construction for the card, side by side.
 func (m maker) candidates(diamond blank.Made) []candidate {
-	list := make([]candidate, len(Constructions()))
+	list := make([]candidate, len(job.Constructions()))
 	var made sync.WaitGroup
-	for i, id := range Constructions() {
+	for i, id := range job.Constructions() {
 		made.Go(func() {
 			c := m.candidate(id, diamond)
 			if c.ok {
@@ -135,28 +105,28 @@ func (m maker) candidates(diamond blank.Made) []candidate {
 }
 
 // candidate makes one construction for the card.
-func (m maker) candidate(id Construction, diamond blank.Made) candidate {
+func (m maker) candidate(id job.Construction, diamond blank.Made) candidate {
 	s := m.blankSpec()
 	c := candidate{id: id, ok: true}
 	switch id {
-	case Diamond:
+	case job.Diamond:
 		c.made = diamond
-	case Pocket:
+	case job.Pocket:
 		c.made = blank.NewPocket(s)
-	case Gusset:
+	case job.Gusset:
 		s.Gusset = s.Wall()
 		c.made = blank.NewPocket(s)
-	case Box:
+	case job.Box:
 		c.made = blank.NewSquareBox(s)
-	case Tuck:
+	case job.Tuck:
 		c.made = blank.NewTuckBox(s)
-	case CutDown:
+	case job.CutDown:
 		c.made, c.from, c.ok = m.cutDown(s)
 	}
 	if !c.ok {
 		return c
 	}
-	if j := m.job.Envelope; j.Mailable && !m.sizeOnly && (id == CutDown || s.LeastWidth > 0) {
+	if j := m.Job().Envelope; j.Mailable && !m.sizeOnly && (id == job.CutDown || s.LeastWidth > 0) {
 		c.strip = c.made.HoldingStrips(s)
 	}
 	m.onSheet(&c)
@@ -172,7 +142,7 @@ func (m maker) chosen() candidate {
 
 func (m maker) choose(list []candidate) candidate {
 	for _, c := range list {
-		if c.ok && c.id == m.job.Construction() {
+		if c.ok && c.id == m.Job().Construction() {
 			return c
 		}
 	}
@@ -182,21 +152,21 @@ func (m maker) choose(list []candidate) candidate {
 // cutDown finds the bought envelope that is cut down with the least to spare:
 // one on the shelf before one to buy.
 func (m maker) cutDown(s blank.Spec) (best blank.Made, from FitPlan, ok bool) {
-	caliper, _ := m.shop.Stock(soldPaper)
+	caliper, _ := m.Shop().Stock(soldPaper)
 	s.Caliper, s.LeastWidth, s.LeastHeight = caliper.Caliper, 0, 0
 	wide := func(height measure.Length) measure.Length {
-		if r, ok := m.rectangleFor(s.Width+s.Thickness+s.Ease, height, s.Caliper); m.job.Envelope.Mailable && ok && r.Height == height {
+		if r, ok := m.rectangleFor(s.Width+s.Thickness+s.Ease, height, s.Caliper); m.Job().Envelope.Mailable && ok && r.Height == height {
 			return r.Width
 		}
 		return 0
 	}
 	var chosen blank.Bought
-	for _, f := range m.shop.Formats() {
-		if id := m.job.Envelope.CutFrom; id != "" && id != f.ID {
+	for _, f := range m.Shop().Formats() {
+		if id := m.Job().Envelope.CutFrom; id != "" && id != f.ID {
 			continue
 		}
 		s.LeastWidth = wide(f.Height)
-		made, can := blank.MeasureCutDown(s, bought(f), m.job.Envelope.OneSide)
+		made, can := blank.MeasureCutDown(s, bought(f), m.Job().Envelope.OneSide)
 		if !can {
 			continue
 		}
@@ -209,7 +179,7 @@ func (m maker) cutDown(s blank.Spec) (best blank.Made, from FitPlan, ok bool) {
 	}
 	if ok {
 		s.LeastWidth = wide(chosen.Height)
-		best, ok = blank.NewCutDown(s, chosen, m.job.Envelope.OneSide)
+		best, ok = blank.NewCutDown(s, chosen, m.Job().Envelope.OneSide)
 	}
 	return best, from, ok
 }
@@ -220,14 +190,14 @@ func bought(f envelope.Format) blank.Bought {
 
 // onSheet finds the smallest sheet that gives a blank.
 func (m maker) onSheet(c *candidate) {
-	if c.id == CutDown {
+	if c.id == job.CutDown {
 		c.found = true
 		return
 	}
-	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
+	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
 	for _, s := range m.sheetsFor(stock) {
 		piece := cutting.Piece{Width: c.made.SheetWidth, Height: c.made.SheetHeight, Count: 1, Turn: true}
-		if stock.Pattern != paper.Unknown && c.id.hasTop() {
+		if stock.Pattern != paper.Unknown && c.id.HasTop() {
 			piece.Turn = false
 			if !stock.Pattern.Upright(s) {
 				piece.Width, piece.Height = piece.Height, piece.Width

@@ -8,68 +8,54 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/envelope"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
 
 // ConstructionPlan is one construction beside the others.
 type ConstructionPlan struct {
-	ID   Construction `json:"id" enum:"diamond,pocket,gusset,box,tuck,cutdown"`
-	Name string       `json:"name"`
+	ID   job.Construction `json:"id" enum:"diamond,pocket,gusset,box,tuck,cutdown"`
+	Name string           `json:"name"`
 	// OK is false when it cannot be made for this card; Text says why.
-	OK          bool      `json:"ok"`
-	Text        string    `json:"text"`
-	Net         blank.Net `json:"net"`
-	Sheet       string    `json:"sheet"`
-	Fits        bool      `json:"fits"`
-	FitText     string    `json:"fitText"`
-	Seam        string    `json:"seam"`
-	Work        string    `json:"work"`
-	Depth       string    `json:"depth"`
-	Closed      string    `json:"closed"`
-	Paper       string    `json:"paper"`
-	Post        string    `json:"post"`
-	Tone        Tone      `json:"tone"`
-	Faults      int       `json:"faults"`
-	Chosen      bool      `json:"chosen"`
-	Recommended bool      `json:"recommended"`
-	Drawing     string    `json:"drawing"`
+	OK          bool         `json:"ok"`
+	Text        string       `json:"text"`
+	Net         blank.Sketch `json:"net"`
+	Sheet       string       `json:"sheet"`
+	Fits        bool         `json:"fits"`
+	FitText     string       `json:"fitText"`
+	Seam        string       `json:"seam"`
+	Work        string       `json:"work"`
+	Depth       string       `json:"depth"`
+	Closed      string       `json:"closed"`
+	Paper       string       `json:"paper"`
+	Post        string       `json:"post"`
+	Tone        Tone         `json:"tone"`
+	Faults      int          `json:"faults"`
+	Chosen      bool         `json:"chosen"`
+	Recommended bool         `json:"recommended"`
+	Drawing     string       `json:"drawing"`
 }
-
-// CompareSort is what matters to the maker.
-type CompareSort string
-
-// What may matter.
-const (
-	LeastPaper CompareSort = "paper"
-	Quickest   CompareSort = "quick"
-	Neatest    CompareSort = "neat"
-	Cheapest   CompareSort = "post"
-)
 
 // ComparisonPlan sets the constructions side by side.
 type ComparisonPlan struct {
-	Sort     CompareSort        `json:"sort" enum:"paper,quick,neat,post"`
+	Sort     job.CompareSort    `json:"sort" enum:"paper,quick,neat,post"`
 	Sentence string             `json:"sentence"`
 	Rows     []ConstructionPlan `json:"rows"`
 	// Rectangle offers the plain rectangle when the shape costs a surcharge.
 	Rectangle string `json:"rectangle"`
 }
 
-var constructionNames = map[Construction]string{
-	Diamond: "Diamond", Pocket: "Tabbed pocket", Gusset: "Pocket with walls", Box: "Box from a square", Tuck: "Box with lid and tuck", CutDown: "Cut down a bought one",
-}
-
-func (m maker) sort() CompareSort {
-	if s := m.job.Envelope.Sort; slices.Contains([]CompareSort{Quickest, Neatest, Cheapest}, s) {
+func (m maker) sort() job.CompareSort {
+	if s := m.Job().Envelope.Sort; slices.Contains([]job.CompareSort{job.Quickest, job.Neatest, job.Cheapest}, s) {
 		return s
 	}
-	return LeastPaper
+	return job.LeastPaper
 }
 
 // paperUsed is the paper that goes into a construction, in square inches; for a
 // bought envelope that is cut down, what it was made of.
 func (c candidate) paperUsed() float64 {
-	if c.id == CutDown {
+	if c.id == job.CutDown {
 		return c.made.Net.Sheet.Area() / (25.4 * 25.4)
 	}
 	return c.made.SheetWidth.Inches() * c.made.SheetHeight.Inches()
@@ -84,7 +70,7 @@ func (m maker) sound(c candidate) bool {
 	if !c.ok || c.refused != nil || !c.found || c.post.tone == Trouble || ease < c.made.EaseError.RSS {
 		return false
 	}
-	if !c.strip && max(c.made.EaseWidth, c.made.EaseHeight) > max(m.job.Envelope.Ease, envelope.LooseUpTo) {
+	if !c.strip && max(c.made.EaseWidth, c.made.EaseHeight) > max(m.Job().Envelope.Ease, envelope.LooseUpTo) {
 		return false // the card rattles in it
 	}
 	for _, f := range c.made.Faults {
@@ -93,18 +79,18 @@ func (m maker) sound(c candidate) bool {
 		}
 	}
 	// A card too thick for single creases wants walls.
-	return c.made.Depth > 0 || m.thick.Used <= measure.Inch/4
+	return c.made.Depth > 0 || m.Thick().Used <= measure.Inch/4
 }
 
 func (m maker) order(list []candidate) []candidate {
 	sorted := slices.Clone(list)
 	key := func(c candidate) float64 {
 		switch m.sort() {
-		case Quickest:
+		case job.Quickest:
 			return float64(c.work())
-		case Neatest:
+		case job.Neatest:
 			return float64(len(c.made.Faults))*1e6 + c.made.Folded.Hole + float64(c.made.Folded.Layers)
-		case Cheapest:
+		case job.Cheapest:
 			return float64(c.post.rank)*1e6 + c.paperUsed()
 		}
 		return c.paperUsed()
@@ -125,8 +111,8 @@ func (m maker) comparison(list []candidate) ComparisonPlan {
 		p.Rows = append(p.Rows, row)
 	}
 	p.Sentence = m.reason(sorted)
-	if r, ok := m.plainRectangle(); ok && !m.job.Envelope.Mailable && m.choose(list).post.shape {
-		p.Rectangle = fmt.Sprintf("In a plain rectangle of %s %s, held by two strips, it would not pay the surcharge.", m.by(r.Width, r.Height), m.style.Unit)
+	if r, ok := m.plainRectangle(); ok && !m.Job().Envelope.Mailable && m.choose(list).post.shape {
+		p.Rectangle = fmt.Sprintf("In a plain rectangle of %s %s, held by two strips, it would not pay the surcharge.", m.by(r.Width, r.Height), m.Style().Unit)
 	}
 	return p
 }
@@ -143,48 +129,48 @@ func (m maker) reason(sorted []candidate) string {
 			sound++
 		}
 	}
-	name, among := constructionNames[best.id], fmt.Sprintf("of the %d that serve", sound)
+	name, among := job.ConstructionName(best.id), fmt.Sprintf("of the %d that serve", sound)
 	if sound == 1 {
 		among = "and the only one that serves"
 	}
-	seam := fmt.Sprintf("its seam is %s", m.style.Show(best.made.Seam))
+	seam := fmt.Sprintf("its seam is %s", m.Style().Show(best.made.Seam))
 	switch m.sort() {
-	case Quickest:
+	case job.Quickest:
 		return fmt.Sprintf("%s: %d cuts and folds, the fewest %s, and %s.", name, best.work(), among, seam)
-	case Neatest:
+	case job.Neatest:
 		return fmt.Sprintf("%s: %s that something is to be said against, the fewest %s, and %s.", name, plural(len(best.made.Faults), "point"), among, seam)
-	case Cheapest:
+	case job.Cheapest:
 		return fmt.Sprintf("%s: it goes as %s, %s thick, the cheapest %s, and %s.", name, best.post.short, m.fine().Show(m.closed(best).thickness), among, seam)
 	}
 	return fmt.Sprintf("%s: %.0f square inches of paper, the least %s, and %s.", name, best.paperUsed(), among, seam)
 }
 
 func (m maker) row(c candidate) ConstructionPlan {
-	row := ConstructionPlan{ID: c.id, Name: constructionNames[c.id], OK: c.ok, Chosen: c.id == m.job.Construction(), Tone: Fine}
+	row := ConstructionPlan{ID: c.id, Name: job.ConstructionName(c.id), OK: c.ok, Chosen: c.id == m.Job().Construction(), Tone: Fine}
 	if !c.ok {
 		row.Text = "No envelope that is sold or on your shelf can be cut down to this card."
-		row.Net = blank.Net{Sheet: blank.Polygon{}, Outline: blank.Polygon{}, Panels: []blank.Panel{}, Creases: []blank.Crease{}, CutAway: []blank.Polygon{}, Glue: []blank.Glue{}}
+		row.Net = blank.Net{}.Sketch()
 		return row
 	}
-	row.Net = c.made.Net
+	row.Net = c.made.Net.Sketch()
 	row.Sheet, row.Fits = m.by(c.made.SheetWidth, c.made.SheetHeight), c.found
-	row.FitText = fmt.Sprintf("from %s, %s to spare", c.fits.Name, m.style.Show(c.spare.Down(m.style.Tick)))
+	row.FitText = fmt.Sprintf("from %s, %s to spare", c.fits.Name, m.Style().Show(c.spare.Down(m.Style().Tick)))
 	switch {
-	case c.id == CutDown:
+	case c.id == job.CutDown:
 		row.Sheet, row.FitText = c.from.Name, "to buy"
 		if c.from.Owned {
 			row.FitText = "on your shelf"
 		}
 	case !c.found && c.fits.Name != "":
-		row.FitText = fmt.Sprintf("%s too large for %s", m.style.Show(c.short), c.fits.Name)
+		row.FitText = fmt.Sprintf("%s too large for %s", m.Style().Show(c.short), c.fits.Name)
 	case !c.found:
 		row.FitText = "no sheet on your shelf"
 	}
-	row.Seam, row.Closed = m.style.Show(c.made.Seam), m.by(c.made.Width, c.made.Height)
+	row.Seam, row.Closed = m.Style().Show(c.made.Seam), m.by(c.made.Width, c.made.Height)
 	row.Work = fmt.Sprintf("%d cuts, %d folds", c.made.Cuts, c.made.Folds)
 	// Without walls folds stand square up to a quarter inch, creased twice.
-	takes := min(m.thick.Used+min(c.made.EaseWidth, c.made.EaseHeight), measure.Inch/4)
-	if c.made.Depth > 0 && c.id != Pocket && c.id != Diamond {
+	takes := min(m.Thick().Used+min(c.made.EaseWidth, c.made.EaseHeight), measure.Inch/4)
+	if c.made.Depth > 0 && c.id != job.Pocket && c.id != job.Diamond {
 		takes = c.made.Depth - blank.WallOver
 	}
 	row.Depth = m.fine().Show(max(0, takes).Down(m.fine().Tick))

@@ -5,12 +5,14 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 )
 
-func rowOf(t *testing.T, p plan.Plan, id plan.Construction) plan.ConstructionPlan {
+func rowOf(t *testing.T, p plan.Plan, id job.Construction) plan.ConstructionPlan {
 	t.Helper()
 	for _, r := range p.Envelope.Comparison.Rows {
 		if r.ID == id {
@@ -25,16 +27,16 @@ func TestConstructionsSideBySide(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop() // 7 x 5, flat
 	p := plan.Make(j, shop)
 	c := p.Envelope.Comparison
-	if len(c.Rows) != len(plan.Constructions()) || !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "square inches of paper") || !strings.Contains(c.Sentence, "its seam is") {
+	if len(c.Rows) != len(job.Constructions()) || !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "square inches of paper") || !strings.Contains(c.Sentence, "its seam is") {
 		t.Fatalf("%s, %d rows", c.Sentence, len(c.Rows))
 	}
-	pocket := rowOf(t, p, plan.Pocket)
+	pocket := rowOf(t, p, job.Pocket)
 	// Creases 7 + 0.8 mm + 1/4 up to 7 5/16, tabs of 3/4 a side; front 5 5/16, back
 	// 1/2 less, flap 2.
 	if pocket.Sheet != "8 13⁄16 × 12 1⁄8" || pocket.Fits || pocket.FitText != "1⁄8 too large for 12 × 12" {
 		t.Errorf("pocket: %s, %s", pocket.Sheet, pocket.FitText)
 	}
-	for _, sort := range []plan.CompareSort{plan.Quickest, plan.Neatest, plan.Cheapest} {
+	for _, sort := range []job.CompareSort{job.Quickest, job.Neatest, job.Cheapest} {
 		j.Envelope.Sort = sort
 		if s := plan.Make(j, shop).Envelope.Comparison; s.Sort != sort || s.Sentence == c.Sentence {
 			t.Errorf("%s: %s", sort, s.Sentence)
@@ -46,18 +48,18 @@ func TestConstructionsSideBySide(t *testing.T) {
 func TestChosenConstructionFlowsOn(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	for _, tt := range []struct {
-		id              plan.Construction
+		id              job.Construction
 		sentence, sheet string
 	}{
-		{plan.Diamond, "Cut 8 13⁄16 square. Score twice", "8 13⁄16 square"},
-		{plan.Pocket, "Cut 7 3⁄16 × ", "7 3⁄16 × "},
-		{plan.Gusset, "Score twice, 1⁄8 apart", " × "},
-		{plan.Box, "square. From every corner", "square"},
-		{plan.Tuck, "Cut 6 5⁄8 × ", " × "},
-		{plan.CutDown, "off either side", ""},
+		{job.Diamond, "Cut 8 13⁄16 square. Score twice", "8 13⁄16 square"},
+		{job.Pocket, "Cut 7 3⁄16 × ", "7 3⁄16 × "},
+		{job.Gusset, "Score twice, 1⁄8 apart", " × "},
+		{job.Box, "square. From every corner", "square"},
+		{job.Tuck, "Cut 6 5⁄8 × ", " × "},
+		{job.CutDown, "off either side", ""},
 	} {
 		j.Envelope.Construction = tt.id
-		if list := j.Check(shop); len(list) > 0 {
+		if list := plan.Check(j, shop); len(list) > 0 {
 			t.Fatalf("%s: %v", tt.id, list)
 		}
 		p := plan.Make(j, shop)
@@ -75,21 +77,21 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 				}
 			}
 		}
-		if (cut == "") != (tt.id == plan.CutDown) {
+		if (cut == "") != (tt.id == job.CutDown) {
 			t.Errorf("%s: blanks to cut: %q", tt.id, cut)
 		}
 	}
-	j.Envelope.Construction = plan.CutDown
+	j.Envelope.Construction = job.CutDown
 	// One seam of 3/4 and half of 1/4 and 0.85 mm.
 	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "mark ≈ 7⁄8 beyond each of its sides") {
 		t.Errorf("without sums: %s", n)
 	}
 	j.Envelope.Construction = "origami"
-	if len(j.Check(shop)) != 1 {
+	if len(plan.Check(j, shop)) != 1 {
 		t.Error("an unknown construction is accepted")
 	}
-	j.Envelope.Construction, j.Envelope.Pocket = plan.Pocket, "guess"
-	if len(j.Check(shop)) != 1 {
+	j.Envelope.Construction, j.Envelope.Pocket = job.Pocket, "guess"
+	if len(plan.Check(j, shop)) != 1 {
 		t.Error("an unknown pocket is accepted")
 	}
 }
@@ -97,7 +99,7 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 // The plain rectangle in which a square card costs nothing, with its strips.
 func TestPlainRectangle(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
-	j.Envelope.Construction, j.Envelope.Adhesive = plan.Pocket, "tape-1-4"
+	j.Envelope.Construction, j.Envelope.Adhesive = job.Pocket, "tape-1-4"
 	p := plan.Make(j, shop)
 	if !strings.Contains(p.Envelope.Comparison.Rectangle, "it would not pay the surcharge") || p.Post.Short != "letter + surcharge" {
 		t.Fatalf("%s: %s", p.Post.Short, p.Envelope.Comparison.Rectangle)
@@ -118,7 +120,7 @@ func TestPlainRectangle(t *testing.T) {
 
 func TestWhatWouldDo(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
-	j.Envelope.Construction = plan.Pocket // 1/8 too large for 12 x 12
+	j.Envelope.Construction = job.Pocket // 1/8 too large for 12 x 12
 	n := notes(plan.Make(j, shop).Envelope.Blank.Notes)
 	for _, want := range []string{"1⁄8 too large for 12 × 12. What would do: an ease of 1⁄8", "a diamond", "a card of at most", "two pieces from 12 × 12, ", "the joint runs over the back"} {
 		if !strings.Contains(n, want) {
@@ -147,7 +149,7 @@ func TestWhatWouldDo(t *testing.T) {
 	if best := p.Envelope.Comparison.Rows[0]; best.Recommended && best.Depth == "" {
 		t.Errorf("for a thick card: %+v", best)
 	}
-	j.Envelope.Depth, j.Envelope.Construction = in, plan.Tuck
+	j.Envelope.Depth, j.Envelope.Construction = in, job.Tuck
 	if p := plan.Make(j, shop); p.Envelope.Blank.Readings[0].Note != "1 deep" || p.Post.Thickness.Nm < in {
 		t.Errorf("walls of an inch: %s, posted %s thick", p.Envelope.Blank.Readings[0].Note, p.Post.Thickness.Text)
 	}
@@ -163,10 +165,10 @@ func TestWhatWouldDo(t *testing.T) {
 // The options of a pocket: what it ends in, its liner, and what does not hold.
 func TestPocketOptions(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
-	j.Envelope.Construction, j.Envelope.Liner = plan.Pocket, "pattern-130"
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "envelope.notch", Text: text("1/2")}, {Path: "envelope.flap", Text: text("3")}, {Path: "envelope.corner", Text: text("1/4")}})
+	j.Envelope.Construction, j.Envelope.Liner = job.Pocket, "pattern-130"
+	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "envelope.notch", Text: "1/2"}, {Act: field.Type, Path: "envelope.flap", Text: "3"}, {Act: field.Type, Path: "envelope.corner", Text: "1/4"}})
 	p := plan.Make(got, shop)
-	if len(problems) > 0 || len(got.Check(shop)) > 0 || p.Envelope.Blank.Readings[6].ID != "liner" {
+	if len(problems) > 0 || len(plan.Check(got, shop)) > 0 || p.Envelope.Blank.Readings[6].ID != "liner" {
 		t.Fatalf("%v, %+v", problems, p.Envelope.Blank.Readings)
 	}
 	// 7 5/16 less 1/4; front 5 5/16 and flap 3 less 1/2 of tape and 1/4.
@@ -186,11 +188,11 @@ func TestPocketOptions(t *testing.T) {
 		t.Error("a rounded flap is drawn like a square one")
 	}
 	got.Envelope.FlapShape = "wavy"
-	if len(got.Check(shop)) != 1 {
-		t.Errorf("%v", got.Check(shop))
+	if len(plan.Check(got, shop)) != 1 {
+		t.Errorf("%v", plan.Check(got, shop))
 	}
 	j.Envelope.Stock, j.Envelope.Adhesive = "acetate-02", "glue"
-	for _, id := range []plan.Construction{plan.Pocket, plan.Diamond} {
+	for _, id := range []job.Construction{job.Pocket, job.Diamond} {
 		j.Envelope.Construction = id
 		if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "Glue line does not hold on a face that is acetate: take the double-sided tape") {
 			t.Errorf("%s: %s", id, n)
@@ -201,11 +203,11 @@ func TestPocketOptions(t *testing.T) {
 // What the card would rattle in is not proposed, however little paper it takes.
 func TestWhatRattlesIsNotProposed(t *testing.T) {
 	j, shop := demo.Jobs()[3], demo.Shop() // slim: only a C4 is wide enough to be cut down for it, 5 in too high
-	for _, sort := range []plan.CompareSort{plan.Quickest, plan.LeastPaper, plan.Neatest, plan.Cheapest} {
+	for _, sort := range []job.CompareSort{job.Quickest, job.LeastPaper, job.Neatest, job.Cheapest} {
 		j.Envelope.Sort = sort
 		c := plan.Make(j, shop).Envelope.Comparison
 		for _, r := range c.Rows {
-			if r.ID == plan.CutDown && r.Recommended {
+			if r.ID == job.CutDown && r.Recommended {
 				t.Errorf("by %s: %s", sort, c.Sentence)
 			}
 		}

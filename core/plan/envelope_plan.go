@@ -7,7 +7,9 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
 	"yellowparcel/core/envelope"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // EnvelopePlan is the station Envelope: what is sold that takes the card, and
@@ -16,11 +18,11 @@ type EnvelopePlan struct {
 	Fits   []FitPlan `json:"fits"`
 	Misses []FitPlan `json:"misses"`
 	// FitsSentence sums up the standard envelopes.
-	FitsSentence Sentence  `json:"fitsSentence"`
-	Blank        BlankPlan `json:"blank"`
+	FitsSentence say.Sentence `json:"fitsSentence"`
+	Blank        BlankPlan    `json:"blank"`
 	// Construction is the one that is made; Comparison sets all side by side.
-	Construction Construction   `json:"construction" enum:"diamond,pocket,gusset,box,tuck,cutdown"`
-	Comparison   ComparisonPlan `json:"comparison"`
+	Construction job.Construction `json:"construction" enum:"diamond,pocket,gusset,box,tuck,cutdown"`
+	Comparison   ComparisonPlan   `json:"comparison"`
 }
 
 // FitPlan is one standard envelope with the card in it.
@@ -55,10 +57,10 @@ const soldPaper = "text-105"
 const mostMisses = 3
 
 func (m maker) envelope(d blank.Diamond, chosen candidate, all []candidate) EnvelopePlan {
-	j := m.job
-	stock, _ := m.shop.Stock(soldPaper)
+	j := m.Job()
+	stock, _ := m.Shop().Stock(soldPaper)
 	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}}
-	for _, f := range envelope.Rank(m.shop.Formats(), m.goesIn(m.room()), stock.Caliper, j.Envelope.Ease) {
+	for _, f := range envelope.Rank(m.Shop().Formats(), m.goesIn(m.room()), stock.Caliper, j.Envelope.Ease) {
 		fit := m.fitPlan(f, stock.Caliper)
 		switch {
 		case f.Verdict != envelope.DoesNotFit:
@@ -70,23 +72,18 @@ func (m maker) envelope(d blank.Diamond, chosen candidate, all []candidate) Enve
 	p.FitsSentence = m.fitsSentence(p)
 	p.Blank = m.blank(chosen, d, all)
 	p.Blank.Notes = gathered(notAccepted(chosen), p.Blank.Notes)
+	p.Blank.Net, p.Blank.Folding = p.Blank.Net.Drawn(), p.Blank.Folding.Drawn()
 	p.Construction, p.Comparison = chosen.id, m.comparison(all)
 	return p
 }
 
-// outer is the card over all that sticks out.
-func (m maker) outer() card.Size {
-	c, over := m.job.Card, m.overhang()
-	return card.Size{Width: c.Width + over.Width, Height: c.Height + over.Height}
-}
-
 // goesIn is the card as envelopes are fitted to it, its thickness counted in a
 // way.
-func (m maker) goesIn(room Room) envelope.Card {
-	size := m.outer()
-	c := envelope.Card{Width: size.Width, Height: size.Height, Thickness: m.thick.Used}
-	if room == AsHeap {
-		heap := m.heap()
+func (m maker) goesIn(room job.Room) envelope.Card {
+	size := m.Outer()
+	c := envelope.Card{Width: size.Width, Height: size.Height, Thickness: m.Thick().Used}
+	if room == job.AsHeap {
+		heap := m.Heap()
 		c.Takes = &envelope.Size{Width: heap.Width, Height: heap.Height}
 	}
 	return c
@@ -107,14 +104,14 @@ func (m maker) fitPlan(f envelope.Fit, caliper measure.Length) FitPlan {
 		Outer: card.Size{Width: w, Height: h}, Inner: card.Size{Width: w - 2*caliper, Height: h - 2*caliper},
 		SideEase: m.shown(f.EaseWidth / 2), AboveEase: m.shown(f.EaseHeight / 2),
 	}
-	for _, e := range m.shop.Envelopes {
+	for _, e := range m.Shop().Envelopes {
 		if e.ID == p.ID {
 			p.Have = e.Have
 		}
 	}
-	outer := m.outer()
+	outer := m.Outer()
 	p.Drawing = fmt.Sprintf("The card, %s over all, in the middle of the envelope %s, %s %s outside: %s left on the left and on the right, %s above and below. %s.",
-		m.by(outer.Width, outer.Height), f.Format.Name, m.by(w, h), m.style.Unit, p.SideEase.Text, p.AboveEase.Text, upperFirst(string(f.Verdict)))
+		m.by(outer.Width, outer.Height), f.Format.Name, m.by(w, h), m.Style().Unit, p.SideEase.Text, p.AboveEase.Text, upperFirst(string(f.Verdict)))
 	return p
 }
 
@@ -134,13 +131,13 @@ func (m maker) why(f envelope.Fit) string {
 		if f.EaseHeight < f.EaseWidth {
 			side = "high"
 		}
-		why := fmt.Sprintf("%s short: the card is too %s", m.style.Show(f.ShortBy()), side)
+		why := fmt.Sprintf("%s short: the card is too %s", m.Style().Show(f.ShortBy()), side)
 		switch foam := m.foam(); {
 		case foam > 0 && m.fitsThinner(f.Format, foam):
 			why += "; without the foam it fits"
-		case m.room() == AsBlock && m.fitsAs(f.Format, AsHeap):
+		case m.room() == job.AsBlock && m.fitsAs(f.Format, job.AsHeap):
 			why += " counted as a block; as it lies it goes in"
-		case m.fitsThinner(f.Format, m.thick.Used):
+		case m.fitsThinner(f.Format, m.Thick().Used):
 			why += " once its thickness is counted"
 		}
 		return why
@@ -159,30 +156,32 @@ func (m maker) why(f envelope.Fit) string {
 // foam is how much of the card's thickness is foam.
 func (m maker) foam() measure.Length {
 	sum := measure.Length(0)
-	for _, p := range m.job.Parts {
+	for _, p := range m.Job().Parts {
 		sum += p.Foam
 	}
-	return min(sum, m.thick.Used)
+	return min(sum, m.Thick().Used)
 }
 
 // fitsThinner reports whether the card would go in if it were thinner by so
 // much.
 func (m maker) fitsThinner(f envelope.Format, by measure.Length) bool {
-	m.thick.Used -= by
-	return m.fitsAs(f, AsBlock)
+	stock, _ := m.Shop().Stock(soldPaper)
+	c := m.goesIn(job.AsBlock)
+	c.Thickness -= by
+	return envelope.FitCard(f, c, stock.Caliper).Verdict != envelope.DoesNotFit
 }
 
-func (m maker) fitsAs(f envelope.Format, room Room) bool {
-	stock, _ := m.shop.Stock(soldPaper)
+func (m maker) fitsAs(f envelope.Format, room job.Room) bool {
+	stock, _ := m.Shop().Stock(soldPaper)
 	return envelope.FitCard(f, m.goesIn(room), stock.Caliper).Verdict != envelope.DoesNotFit
 }
 
-func (m maker) fitsSentence(p EnvelopePlan) Sentence {
+func (m maker) fitsSentence(p EnvelopePlan) say.Sentence {
 	if len(p.Fits) == 0 {
 		if len(p.Misses) > 0 {
-			return say("No envelope you have or can buy takes this card; [%s] misses it by least. Make the envelope for it.", p.Misses[0].Name)
+			return say.That("No envelope you have or can buy takes this card; [%s] misses it by least. Make the envelope for it.", p.Misses[0].Name)
 		}
-		return say("No envelope you have or can buy comes near this card. Make the envelope for it.")
+		return say.That("No envelope you have or can buy comes near this card. Make the envelope for it.")
 	}
 	best := p.Fits[0]
 	switch best.Verdict {
@@ -191,11 +190,11 @@ func (m maker) fitsSentence(p EnvelopePlan) Sentence {
 		if best.Owned {
 			have = ", and on your shelf"
 		}
-		return say("[%s] is right for it%s: ease %s across and %s down.", best.Name, have, best.EaseWidth.Text, best.EaseHeight.Text)
+		return say.That("[%s] is right for it%s: ease %s across and %s down.", best.Name, have, best.EaseWidth.Text, best.EaseHeight.Text)
 	case envelope.Snug, envelope.Loose:
-		return say("None sits just right; [%s] is the nearest, and %s. A blank made for the card sits better.", best.Name, best.Verdict)
+		return say.That("None sits just right; [%s] is the nearest, and %s. A blank made for the card sits better.", best.Name, best.Verdict)
 	}
-	return say("None sits well: the nearest, [%s], is %s. Make the envelope for it.", best.Name, verdictWords[best.Verdict])
+	return say.That("None sits well: the nearest, [%s], is %s. Make the envelope for it.", best.Name, verdictWords[best.Verdict])
 }
 
 var verdictWords = map[envelope.Verdict]string{envelope.TooTight: "too tight", envelope.Rattles: "so large that the card rattles"}

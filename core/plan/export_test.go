@@ -1,12 +1,16 @@
 package plan
 
-import "context"
+import (
+	"context"
+
+	"yellowparcel/core/job"
+)
 
 // PlanSteps is what all searches of one plan may use together.
 const PlanSteps = planSteps
 
 // MakeCounted is Make with the steps that its searches used.
-func MakeCounted(j Job, shop Shop) (p Plan, used int) {
+func MakeCounted(j job.Job, shop job.Shop) (p Plan, used int) {
 	e := newEffort(context.Background(), planSteps)
 	p, _ = makeWith(e, j, shop)
 	return p, e.used

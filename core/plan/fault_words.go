@@ -4,18 +4,20 @@ import (
 	"fmt"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
+	"yellowparcel/core/say"
 )
 
 // faultWords says what is wrong with a blank, and what to do about it.
-func (m maker) faultWords(id Construction, f blank.Fault) (Tone, string) {
-	show := m.style.Show
-	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
+func (m maker) faultWords(id job.Construction, f blank.Fault) (Tone, string) {
+	show := m.Style().Show
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	switch f.ID {
 	case blank.SeamUnderAdhesive:
-		if id == Tuck { // its tabs are as high as the walls
-			return Trouble, fmt.Sprintf("The glue tabs are as high as the walls, %s, and narrower than the %s, %s. Make the walls deeper, or choose a narrower adhesive.", show(f.A), lower(a.Name), show(f.B))
+		if id == job.Tuck { // its tabs are as high as the walls
+			return Trouble, fmt.Sprintf("The glue tabs are as high as the walls, %s, and narrower than the %s, %s. Make the walls deeper, or choose a narrower adhesive.", show(f.A), say.Lower(a.Name), show(f.B))
 		}
-		return Trouble, fmt.Sprintf("The seam of %s is narrower than the %s, %s. Widen the seam, or choose a narrower adhesive.", show(f.A), lower(a.Name), show(f.B))
+		return Trouble, fmt.Sprintf("The seam of %s is narrower than the %s, %s. Widen the seam, or choose a narrower adhesive.", show(f.A), say.Lower(a.Name), show(f.B))
 	case blank.TabsMeet:
 		return Trouble, fmt.Sprintf("The tabs meet: together %s of a width of %s. Make the seam narrower.", show(f.A), show(f.B))
 	case blank.FlapShort:
@@ -35,7 +37,7 @@ func (m maker) faultWords(id Construction, f blank.Fault) (Tone, string) {
 	case blank.SingleCrease:
 		return Care, fmt.Sprintf("Two creases for a thickness of %s cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.", show(f.A))
 	case blank.SeamRounded:
-		return Trouble, fmt.Sprintf("The round corners leave %s of the seam, less than the %s, %s: round them less.", show(f.A), lower(a.Name), show(f.B))
+		return Trouble, fmt.Sprintf("The round corners leave %s of the seam, less than the %s, %s: round them less.", show(f.A), say.Lower(a.Name), show(f.B))
 	case blank.NotchTooDeep:
 		return Care, fmt.Sprintf("A thumb notch of %s would cut the back through: it is drawn %s deep.", show(f.A), show(f.B))
 	case blank.FlapRaised:

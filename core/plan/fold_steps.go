@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
 
@@ -32,8 +33,8 @@ func (m maker) foldSteps(c candidate) []FoldStep {
 		return steps
 	}
 	advise := func(i int, text string) { steps[i].Advice = strings.TrimSpace(steps[i].Advice + " " + text) }
-	raised, glued := m.thick.Used > raisedFrom, false
-	if c.id == Diamond {
+	raised, glued := m.Thick().Used > raisedFrom, false
+	if c.id == job.Diamond {
 		advise(0, "Their points lie on one line when the scores are true.")
 	}
 	for i := range steps {
@@ -48,14 +49,14 @@ func (m maker) foldSteps(c candidate) []FoldStep {
 			}
 		}
 	}
-	if c.id == Diamond {
+	if c.id == job.Diamond {
 		advise(len(steps)-2, "If corners of the side flaps peek out at the bottom, fold them in; at the throat cut them off, a hair on the flap's side of the crease and never on the panel's.")
 	}
 	last := "Write the address before you close it."
 	switch {
-	case m.job.Post.Destination == ByHand:
+	case m.Job().Post.Destination == job.ByHand:
 		last += " Given by hand, a dot at its tip will do, which opens again."
-	case c.id == Tuck:
+	case c.id == job.Tuck:
 		last += " For the post glue or tape the lid shut."
 	default:
 		last += " For the post seal it along both edges."
@@ -66,7 +67,7 @@ func (m maker) foldSteps(c candidate) []FoldStep {
 
 // folding is the net as it folds round what of the card its own walls do not take.
 func (m maker) folding(c candidate) blank.Net {
-	return c.made.Net.Around(max(0, m.thick.Used-c.made.Depth).Millimetres())
+	return c.made.Net.Around(max(0, m.Thick().Used-c.made.Depth).Millimetres())
 }
 
 // stepsOf are the stages of folding a net: what moves, and what is glued then.

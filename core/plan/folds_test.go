@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"yellowparcel/core/card"
+	"yellowparcel/core/field"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
@@ -56,20 +57,20 @@ func TestEveryFoldIsPlanned(t *testing.T) {
 func TestPanelsAreTyped(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	j.Card.Fold = card.Accordion
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "card.panels", Text: text("6")}, {Path: "card.spine", Text: text("1/8")}})
+	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "card.panels", Text: "6"}, {Act: field.Type, Path: "card.spine", Text: "1/8"}})
 	if len(problems) > 0 || got.Card.Panels != 6 || got.Card.Spine != in/8 || plan.Make(got, shop).Card.Bases[3].Width.Text != "42" {
 		t.Errorf("%+v, %v", got.Card, problems)
 	}
 	for _, bad := range []string{"2", "13", "some", ""} {
-		if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "card.panels", Text: text(bad)}}); len(problems) != 1 {
+		if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "card.panels", Text: bad}}); len(problems) != 1 {
 			t.Errorf("%q panels: %v", bad, problems)
 		}
 	}
-	if got, _ := plan.Apply(j, shop, []plan.Edit{{Path: "card.panels", Steps: 1}}); got.Card.Panels != 5 {
+	if got, _ := plan.Apply(j, shop, []field.Edit{{Act: field.Step, Path: "card.panels", Steps: 1}}); got.Card.Panels != 5 {
 		t.Errorf("stepped to %d panels", got.Card.Panels)
 	}
 	j.Card.Panels = 99
-	if problems := j.Check(shop); len(problems) != 1 || problems[0].Path != "card.panels" {
+	if problems := plan.Check(j, shop); len(problems) != 1 || problems[0].Path != "card.panels" {
 		t.Errorf("99 panels: %v", problems)
 	}
 }
@@ -79,9 +80,9 @@ func TestPanelsAreTyped(t *testing.T) {
 func TestPanelsOneByOne(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	j.Card.Fold, j.Card.Width = card.Accordion, 5*in
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "card.own", Text: text("5, 5, 4 1/2; 100 mm = 18 7/16")}})
+	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "card.own", Text: "5, 5, 4 1/2; 100 mm = 18 7/16"}})
 	p := plan.Make(got, shop)
-	if len(problems) > 0 || len(got.Check(shop)) > 0 || p.Fields["card.own"].Text != "5, 5, 4 1⁄2, ≈ 3 15⁄16" {
+	if len(problems) > 0 || len(plan.Check(got, shop)) > 0 || p.Fields["card.own"].Text != "5, 5, 4 1⁄2, ≈ 3 15⁄16" {
 		t.Fatalf("%v, %s", problems, p.Fields["card.own"].Text)
 	}
 	for _, b := range p.Card.Bases {
@@ -97,7 +98,7 @@ func TestPanelsOneByOne(t *testing.T) {
 		"5, moon, 5":          "moon",
 		"5, 5, 5 = all of it": "all of it",
 	} {
-		same, problems := plan.Apply(got, shop, []plan.Edit{{Path: "card.own", Text: &typed}})
+		same, problems := plan.Apply(got, shop, []field.Edit{{Act: field.Type, Path: "card.own", Text: typed}})
 		if len(problems) != 1 || !strings.Contains(problems[0].Message, want) || len(same.Card.Own) != 4 {
 			t.Errorf("%q: %v, want %q", typed, problems, want)
 		}
@@ -106,7 +107,7 @@ func TestPanelsOneByOne(t *testing.T) {
 	if n := notes(plan.Make(got, shop).Card.Notes); !strings.Contains(n, "Panel 1 of 5 in is wider than the card") {
 		t.Errorf("a card made narrower: %s", n)
 	}
-	if got, _ = plan.Apply(got, shop, []plan.Edit{{Path: "card.own", Text: text("")}}); got.Card.Own != nil {
+	if got, _ = plan.Apply(got, shop, []field.Edit{{Act: field.Type, Path: "card.own", Text: ""}}); got.Card.Own != nil {
 		t.Error("an empty list does not make the panels even again")
 	}
 }

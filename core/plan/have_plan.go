@@ -9,9 +9,11 @@ import (
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/envelope"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
+	"yellowparcel/core/say"
 )
 
 // FoldSheet is what one sheet gives of the base in every fold.
@@ -35,16 +37,16 @@ type FoldYield struct {
 // foldsFor are the folds that a table compares: side and top, and the job's own.
 func (m maker) foldsFor() []card.Fold {
 	list := []card.Fold{card.SideFold, card.TopFold}
-	if !slices.Contains(list, m.job.Card.Fold) {
-		list = append(list, m.job.Card.Fold)
+	if !slices.Contains(list, m.Job().Card.Fold) {
+		list = append(list, m.Job().Card.Fold)
 	}
 	return list
 }
 
 func (m maker) foldSheets() []FoldSheet {
 	list := []FoldSheet{}
-	stock, _ := m.shop.Stock(m.job.Parts[0].Stock)
-	for _, sheet := range m.shop.OnShelf() {
+	stock, _ := m.Shop().Stock(m.Job().Parts[0].Stock)
+	for _, sheet := range m.Shop().OnShelf() {
 		row := FoldSheet{ID: sheet.ID, Name: sheet.Name, Width: sheet.Width, Height: sheet.Height}
 		for _, fold := range m.foldsFor() {
 			row.Folds = append(row.Folds, m.foldYield(stock, sheet, fold))
@@ -58,32 +60,32 @@ func (m maker) foldSheets() []FoldSheet {
 }
 
 // baseOn is the base as a piece of a stock on a sheet.
-func (m maker) baseOn(stock paper.Stock, sheet paper.Sheet, fold card.Fold) (cutting.Sheet, cutting.Piece) {
-	b := card.NewBase(m.job.Spec(fold, m.shop))
+func (m maker) baseOn(j job.Job, stock paper.Stock, sheet paper.Sheet, fold card.Fold) (cutting.Sheet, cutting.Piece) {
+	b := card.NewBase(j.Spec(fold, m.Shop()))
 	o := stockOrder{stock: stock, pieces: []orderedPiece{{"base", card.Size{Width: b.Width, Height: b.Height}, 1, true, len(b.Scores) > 0, !b.Across, nil}}}
 	as, turned, _ := m.lies(o, sheet)
-	order, _ := o.cuttingOrder(sheet, m.shop.Tools.TrimmerLength, as, turned)
+	order, _ := o.cuttingOrder(sheet, m.Shop().Tools.TrimmerLength, as, turned)
 	return order.Sheet, order.Pieces[0]
 }
 
 func (m maker) foldYield(stock paper.Stock, sheet paper.Sheet, fold card.Fold) FoldYield {
-	on, piece := m.baseOn(stock, sheet, fold)
-	y := FoldYield{Fold: fold, Name: foldNames[fold], Each: m.effort.yield(on, piece), Flat: m.by(piece.Width, piece.Height)}
+	on, piece := m.baseOn(m.Job(), stock, sheet, fold)
+	y := FoldYield{Fold: fold, Name: job.FoldName(fold), Each: m.effort.yield(on, piece), Flat: m.by(piece.Width, piece.Height)}
 	if y.Each > 0 {
 		y.Text = fmt.Sprintf("%d a sheet", y.Each)
 		return y
 	}
 	switch on.Possible(piece) {
 	case cutting.BeyondTrimmer:
-		y.Text = fmt.Sprintf("no: a cut is longer than the trimmer's %s", m.style.Show(on.Cut))
+		y.Text = fmt.Sprintf("no: a cut is longer than the trimmer's %s", m.Style().Show(on.Cut))
 	case cutting.OnlyTurned:
 		y.Text = "no: only turned, against pattern or grain"
 	default:
 		long, short := max(piece.Width, piece.Height), min(piece.Width, piece.Height)
 		if long > max(on.Width, on.Height) {
-			y.Text = fmt.Sprintf("no: needs %s one way, the sheet has %s", m.style.Show(long), m.style.Show(max(on.Width, on.Height)))
+			y.Text = fmt.Sprintf("no: needs %s one way, the sheet has %s", m.Style().Show(long), m.Style().Show(max(on.Width, on.Height)))
 		} else {
-			y.Text = fmt.Sprintf("no: needs %s the other way, the sheet has %s", m.style.Show(short), m.style.Show(min(on.Width, on.Height)))
+			y.Text = fmt.Sprintf("no: needs %s the other way, the sheet has %s", m.Style().Show(short), m.Style().Show(min(on.Width, on.Height)))
 		}
 	}
 	return y
@@ -97,22 +99,22 @@ func (m maker) helps(row *FoldSheet, i int) {
 	}
 	for _, other := range row.Folds {
 		if other.Each > 0 {
-			row.Folds[i].Text += fmt.Sprintf("; a %s gives %d", strings.ToLower(foldNames[other.Fold]), other.Each)
+			row.Folds[i].Text += fmt.Sprintf("; a %s gives %d", strings.ToLower(job.FoldName(other.Fold)), other.Each)
 			return
 		}
 	}
-	b := card.NewBase(m.job.Spec(row.Folds[i].Fold, m.shop))
+	b := card.NewBase(m.Job().Spec(row.Folds[i].Fold, m.Shop()))
 	long, short := max(b.Width, b.Height), min(b.Width, b.Height)
 	factor := min(max(row.Width, row.Height).Inches()/long.Inches(), min(row.Width, row.Height).Inches()/short.Inches())
-	w, h := measure.Round(float64(m.job.Card.Width)*factor).Down(m.style.Tick), measure.Round(float64(m.job.Card.Height)*factor).Down(m.style.Tick)
+	w, h := measure.Round(float64(m.Job().Card.Width)*factor).Down(m.Style().Tick), measure.Round(float64(m.Job().Card.Height)*factor).Down(m.Style().Tick)
 	row.Folds[i].Text += fmt.Sprintf("; a card of %s would go", m.by(w, h))
 }
 
 // HavePlan is what the sheet that the maker came with can become.
 type HavePlan struct {
-	Sheet    string    `json:"sheet"`
-	Sentence Sentence  `json:"sentence"`
-	Rows     []HaveRow `json:"rows"`
+	Sheet    string       `json:"sheet"`
+	Sentence say.Sentence `json:"sentence"`
+	Rows     []HaveRow    `json:"rows"`
 	// Largest are the largest cards that the sheet gives.
 	Largest []HaveRow `json:"largest"`
 }
@@ -137,13 +139,13 @@ type HaveRow struct {
 
 // have ranks what can be made of the maker's sheet; nil when there is none.
 func (m maker) have() *HavePlan {
-	sheet, ok := m.shop.Sheet(m.job.Paper.Have)
+	sheet, ok := m.Shop().Sheet(m.Job().Paper.Have)
 	if !ok {
 		return nil
 	}
 	p := &HavePlan{Sheet: sheet.ID, Largest: m.largest(sheet), Rows: []HaveRow{}}
 	seen := map[string]bool{}
-	for _, f := range m.shop.Formats() {
+	for _, f := range m.Shop().Formats() {
 		for _, size := range m.cardsOf(f) {
 			for _, fold := range []card.Fold{card.SideFold, card.TopFold, card.GateFold, card.RollFold, card.Accordion, card.FlatCard} {
 				row := m.haveRow(sheet, f, size, fold)
@@ -161,10 +163,10 @@ func (m maker) have() *HavePlan {
 		return cmp.Or(cmp.Compare(b.Each, a.Each), cmp.Compare(a.waste, b.waste), cmp.Compare(owned[a.Owned], owned[b.Owned]))
 	})
 	if len(p.Rows) == 0 {
-		p.Sentence = say("No card of the trade can be cut from %s.", sheet.Name)
+		p.Sentence = say.That("No card of the trade can be cut from %s.", sheet.Name)
 		return p
 	}
-	p.Sentence = say("%s gives these cards; the largest in one piece is [%s].", sheet.Name, p.Largest[0].Size)
+	p.Sentence = say.That("%s gives these cards; the largest in one piece is [%s].", sheet.Name, p.Largest[0].Size)
 	return p
 }
 
@@ -173,7 +175,7 @@ func (m maker) have() *HavePlan {
 func (m maker) cardsOf(f envelope.Format) (list []card.Size) {
 	cards := f.Cards
 	if len(cards) == 0 {
-		if c, ok := envelope.CardFor(envelope.QuarterStep, f, 0, 0, m.style.Tick); ok {
+		if c, ok := envelope.CardFor(envelope.QuarterStep, f, 0, 0, m.Style().Tick); ok {
 			cards = []envelope.Size{c}
 		}
 	}
@@ -187,46 +189,51 @@ func (m maker) cardsOf(f envelope.Format) (list []card.Size) {
 }
 
 func (m maker) haveRow(sheet paper.Sheet, f envelope.Format, size card.Size, fold card.Fold) HaveRow {
-	made := m.sized(envelope.Size(size))
-	made.job.Card.Fold = fold
+	made := ofSheet(m.Job(), size, fold)
 	row := HaveRow{
 		ID:   fmt.Sprintf("%d:%d:%s", size.Width, size.Height, fold),
-		Size: m.by(size.Width, size.Height), Fold: foldNames[fold], Envelope: f.Name, Owned: f.Owned, card: size, fold: fold,
-		Current: size == m.job.Face() && fold == m.job.Card.Fold,
+		Size: m.by(size.Width, size.Height), Fold: job.FoldName(fold), Envelope: f.Name, Owned: f.Owned, card: size, fold: fold,
+		Current: size == m.Job().Face() && fold == m.Job().Card.Fold,
 	}
-	stock, _ := m.shop.Stock(m.job.Parts[0].Stock)
-	on, piece := made.baseOn(stock, sheet, fold)
+	stock, _ := m.Shop().Stock(m.Job().Parts[0].Stock)
+	on, piece := m.baseOn(made, stock, sheet, fold)
 	row.Each = m.effort.yield(on, piece)
 	row.Flat = m.by(piece.Width, piece.Height)
 	row.waste = 1 - float64(row.Each)*piece.Width.Inches()*piece.Height.Inches()/(sheet.Width.Inches()*sheet.Height.Inches())
 	row.Waste = percent(max(0, row.waste))
 	if row.Each > 0 {
-		row.Post = made.postIn(f)
+		row.Post = m.postIn(made, f)
 	}
 	return row
 }
 
+// ofSheet is the job with one of the cards that the sheet gives.
+func ofSheet(j job.Job, size card.Size, fold card.Fold) job.Job {
+	j.Card.Width, j.Card.Height, j.Card.Fold = size.Width, size.Height, fold
+	return j
+}
+
 // postIn is the forecast for the card alone in a bought envelope.
-func (m maker) postIn(f envelope.Format) string {
+func (m maker) postIn(j job.Job, f envelope.Format) string {
 	book, ok := m.book()
 	if !ok {
 		return "by hand"
 	}
-	stock, _ := m.shop.Stock(soldPaper)
+	stock, _ := m.Shop().Stock(soldPaper)
 	grams := 2.3 * stock.Weight(f.Width, f.Height) // front, back and flaps
-	base, _ := m.shop.Stock(m.job.Parts[0].Stock)
-	layers := m.job.Spec(m.job.Card.Fold, m.shop).Layers()
-	grams += base.Weight(m.job.Card.Width, m.job.Card.Height) * float64(layers)
+	base, _ := m.Shop().Stock(j.Parts[0].Stock)
+	layers := j.Spec(j.Card.Fold, m.Shop()).Layers()
+	grams += base.Weight(j.Card.Width, j.Card.Height) * float64(layers)
 	return m.forecast(book.Judge(mail.Piece{
 		Width: f.Width, Height: f.Height, Thickness: base.Caliper*measure.Length(layers) + 3*stock.Caliper,
-		Weight: grams * (1 + glueShare), SizeError: m.style.Tick,
+		Weight: grams * (1 + glueShare), SizeError: m.Style().Tick,
 	})).short
 }
 
 // largest are the largest cards with one fold that the sheet gives one, two and
 // four at a time.
 func (m maker) largest(sheet paper.Sheet) (list []HaveRow) {
-	down := func(l measure.Length) measure.Length { return l.Down(m.style.Tick) }
+	down := func(l measure.Length) measure.Length { return l.Down(m.Style().Tick) }
 	for _, n := range []struct{ across, down measure.Length }{{1, 1}, {1, 2}, {2, 1}, {2, 2}} {
 		w, h := down(sheet.Width/n.across), down(sheet.Height/n.down)
 		for _, c := range []struct {
@@ -234,27 +241,11 @@ func (m maker) largest(sheet paper.Sheet) (list []HaveRow) {
 			fold card.Fold
 		}{{card.Size{Width: down(w / 2), Height: h}, card.SideFold}, {card.Size{Width: w, Height: down(h / 2)}, card.TopFold}} {
 			list = append(list, HaveRow{
-				ID: fmt.Sprintf("%d:%d:%s", c.size.Width, c.size.Height, c.fold), Size: m.by(c.size.Width, c.size.Height), Fold: foldNames[c.fold],
+				ID: fmt.Sprintf("%d:%d:%s", c.size.Width, c.size.Height, c.fold), Size: m.by(c.size.Width, c.size.Height), Fold: job.FoldName(c.fold),
 				Flat: m.by(w, h), Each: int(n.across * n.down), card: c.size, fold: c.fold,
-				Current: c.size == m.job.Face() && c.fold == m.job.Card.Fold,
+				Current: c.size == m.Job().Face() && c.fold == m.Job().Card.Fold,
 			})
 		}
 	}
 	return list
-}
-
-// takeCard makes the job's card one that the maker's sheet gives.
-func takeCard(j Job, shop Shop, e Edit) (Job, error) {
-	m := newMaker(j, shop)
-	have := m.have()
-	if have == nil || e.Text == nil {
-		return j, refuse("There is no sheet to make the card from: choose one first.")
-	}
-	for _, row := range append(have.Rows, have.Largest...) {
-		if row.ID == *e.Text {
-			j.Card.Width, j.Card.Height, j.Card.Fold = row.card.Width, row.card.Height, row.fold
-			return j, thicknessFits(j, shop, shop.Style())
-		}
-	}
-	return j, refuse("That card is not in the list of what the sheet gives: choose one of the list.")
 }

@@ -47,7 +47,7 @@ func (m maker) holeWords(made blank.Made) string {
 		where = fmt.Sprintf(" in %d places, the largest%s", len(list), where)
 	}
 	would := "Give it a wider seam, or longer flaps."
-	if m.job.Envelope.Corner > 0 {
+	if m.Job().Envelope.Corner > 0 {
 		would = "Round its corners less, or give it a wider seam or longer flaps."
 	}
 	return fmt.Sprintf("The back stays open%s: %.0f mm² that no flap covers. %s", where, made.Folded.Hole, would)

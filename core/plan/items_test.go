@@ -8,6 +8,7 @@ import (
 
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
 
@@ -22,11 +23,11 @@ func TestPanelTakesTheMost(t *testing.T) {
 			return measure.Length(least+r.IntN(most-least)) * measure.Inch / 16
 		}
 		paper := card.Size{Width: side(30, 100), Height: side(30, 100)}
-		var things []Item
+		var things []job.Item
 		for i := range 1 + r.IntN(5) {
-			things = append(things, Item{ID: fmt.Sprint(i), Name: fmt.Sprint(i), Width: side(0, 70), Height: side(4, 60)})
+			things = append(things, job.Item{ID: fmt.Sprint(i), Name: fmt.Sprint(i), Width: side(0, 70), Height: side(4, 60)})
 		}
-		m := newMaker(bigJob(6*measure.Inch, 4*measure.Inch, Diamond), DefaultShop())
+		m := newMaker(bigJob(6*measure.Inch, 4*measure.Inch, job.Diamond), job.DefaultShop())
 		got := m.together(paper, things, itemsLaid{}, itemSteps)
 		room := cutting.Sheet{Width: paper.Width - itemClear, Height: paper.Height - itemClear}
 		most := 0

@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"math"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
 
@@ -34,21 +35,21 @@ type LinePaper struct {
 }
 
 // Line is the job's line in the list. Whatever is wrong with the job, there is one.
-func Line(j Job, shop Shop) (l JobLine) {
+func Line(j job.Job, shop job.Shop) (l JobLine) {
 	l = JobLine{Width: j.Card.Width, Height: j.Card.Height, Count: j.Count, Tone: Fine, Papers: json.RawMessage("[]")}
 	defer func() {
 		if recover() != nil {
 			l = BrokenLine("It cannot be planned: the program failed at it. It is kept as it is.")
 		}
 	}()
-	if problems := j.Check(shop); len(problems) > 0 {
+	if problems := Check(j, shop); len(problems) > 0 {
 		l.Post, l.Tone, l.Problem = "cannot be planned", Trouble, problems[0].Message
 		return l
 	}
 	m := newMaker(j, shop)
 	papers := []LinePaper{}
-	for i, p := range m.relief.Parts {
-		if part := m.job.Parts[m.pieces[i]]; part.Kind != LinerPart && (part.Thing == nil || !part.Thing.Inside) {
+	for i, p := range m.Relief().Parts {
+		if part := m.Job().Parts[m.Laid()[i]]; part.Kind != job.LinerPart && (part.Thing == nil || !part.Thing.Inside) {
 			papers = append(papers, LinePaper{tenth(p.X0), tenth(p.Y0), tenth(p.X1 - p.X0), tenth(p.Y1 - p.Y0), p.Disc, part.Thing != nil})
 		}
 	}
@@ -62,8 +63,8 @@ func Line(j Job, shop Shop) (l JobLine) {
 		f := m.forecast(m.verdictOf(book, m.piece(m.closed(m.chosen()))))
 		l.Post, l.Tone = f.short, f.tone
 	}
-	if n := len(m.missing); n > 0 {
-		l.Tone, l.Problem = Care, m.missing[0].Text
+	if n := len(m.Missing()); n > 0 {
+		l.Tone, l.Problem = Care, m.Missing()[0].Text
 	}
 	return l
 }
@@ -77,11 +78,11 @@ func BrokenLine(why string) JobLine {
 }
 
 // LineSize is a line's size in the shop's unit and tick.
-func LineSize(l JobLine, shop Shop) string {
+func LineSize(l JobLine, shop job.Shop) string {
 	if l.Width <= 0 || l.Height <= 0 {
 		return ""
 	}
-	return maker{shop: shop, style: shop.Style()}.by(l.Width, l.Height)
+	return inShop(shop).by(l.Width, l.Height)
 }
 
 // LineCount is how many cards a line says.

@@ -22,9 +22,9 @@ type joint struct {
 // a pocket or a box with a lid where that can be, else as near to an edge of the
 // sheet as it can be, so that the larger piece is whole.
 func (m maker) joined(c candidate) (best joint, ok bool) {
-	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
-	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
-	tick, w, h := m.style.Tick, c.made.SheetWidth, c.made.SheetHeight
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
+	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
+	tick, w, h := m.Style().Tick, c.made.SheetWidth, c.made.SheetHeight
 	lap := a.Width.Up(tick)
 	want := h // the larger piece as large as can be
 	if y, found := backMiddle(c.made); found {
@@ -72,17 +72,14 @@ func backMiddle(made blank.Made) (measure.Length, bool) {
 
 // words says how to piece two sheets, and over what the joint runs.
 func (m maker) jointWords(c candidate, j joint) string {
-	show := m.style.Show
+	show := m.Style().Show
 	first, second := m.by(c.made.SheetWidth, j.at), m.by(c.made.SheetWidth, c.made.SheetHeight-j.at+j.lap)
 	where := "slantwise over the front, where a plain label may cover it"
-	if !c.id.onPoint() {
+	if !c.id.OnPoint() {
 		where = "over the " + panelAt(c.made.Net, (j.at-j.lap/2).Millimetres())
 	}
 	return fmt.Sprintf("two pieces from %s, %s and %s, joined with %s overlapping, %s from the flap's end: the joint runs %s", j.sheet.Name, first, second, show(j.lap), show(j.at), where)
 }
-
-// onPoint reports whether the blank is a square whose flaps point to its corners.
-func (c Construction) onPoint() bool { return c == Diamond || c == Box }
 
 // panelAt names the panel in the middle of the sheet at a height.
 func panelAt(n blank.Net, y float64) string {

@@ -9,19 +9,21 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
 
-func bigJob(w, h measure.Length, id Construction) Job {
-	return Job{
-		Name: "Star chart", Count: 3, Card: Card{Width: w, Height: h, Fold: card.SideFold},
-		Parts: []Part{{ID: "base", Name: "Card base", Kind: BasePart, Stock: "cover-80"}},
-		Envelope: EnvelopeWish{
+func bigJob(w, h measure.Length, id job.Construction) job.Job {
+	return job.Job{
+		Name: "Star chart", Count: 3, Card: job.Card{Width: w, Height: h, Fold: card.SideFold},
+		Parts: []job.Part{{ID: "base", Name: "Card base", Kind: job.BasePart, Stock: "cover-80"}},
+		Envelope: job.EnvelopeWish{
 			School: blank.ExactSeam, Way: blank.PairWay, Ease: measure.Inch / 4, Seam: 3 * measure.Inch / 4, ThumbGap: measure.Inch / 2,
 			Stock: "copy-80", Adhesive: "tape-1-2", Construction: id,
 		},
-		Post: PostWish{Destination: "us-domestic"},
+		Post: job.PostWish{Destination: "us-domestic"},
 	}
 }
 
@@ -30,7 +32,7 @@ func bigJob(w, h measure.Length, id Construction) Job {
 // pocket is as near to the middle of its back as that allows.
 func TestJointsHold(t *testing.T) {
 	rng := rand.New(rand.NewPCG(95, 96))
-	shop := DefaultShop()
+	shop := job.DefaultShop()
 	shop.Sheets = nil
 	for _, id := range []string{"letter", "12x12", "a4"} {
 		s, _ := paper.SheetByID(id)
@@ -39,7 +41,7 @@ func TestJointsHold(t *testing.T) {
 	held, across := 0, 0
 	for range 250 {
 		side := func() measure.Length { return (3*measure.Inch + measure.Length(rng.IntN(7*16))*measure.Inch/16) }
-		id := []Construction{Pocket, Tuck, Gusset, Diamond, Box}[rng.IntN(5)]
+		id := []job.Construction{job.Pocket, job.Tuck, job.Gusset, job.Diamond, job.Box}[rng.IntN(5)]
 		m := newMaker(bigJob(side(), side(), id), shop)
 		c := m.again(id)
 		if c.found {
@@ -51,7 +53,7 @@ func TestJointsHold(t *testing.T) {
 			// enough for its height.
 			for _, s := range shop.Sheets {
 				for _, side := range [][2]measure.Length{{s.Width, s.Height}, {s.Height, s.Width}} {
-					if c.made.SheetWidth <= side[0] && c.made.SheetHeight+m.style.Tick+measure.Inch/2 <= 2*side[1] {
+					if c.made.SheetWidth <= side[0] && c.made.SheetHeight+m.Style().Tick+measure.Inch/2 <= 2*side[1] {
 						t.Errorf("%s of %v x %v: two of %s would do", id, c.made.SheetWidth, c.made.SheetHeight, s.Name)
 					}
 				}
@@ -60,7 +62,7 @@ func TestJointsHold(t *testing.T) {
 		}
 		held++
 		first, second := j.at, c.made.SheetHeight-j.at+j.lap
-		if first+second != c.made.SheetHeight+j.lap || j.lap < measure.Inch/2 || min(first, second) < j.lap || j.at%m.style.Tick != 0 {
+		if first+second != c.made.SheetHeight+j.lap || j.lap < measure.Inch/2 || min(first, second) < j.lap || j.at%m.Style().Tick != 0 {
 			t.Errorf("pieces %v and %v of %v with %v overlapping", first, second, c.made.SheetHeight, j.lap)
 		}
 		on := cutting.Sheet{Width: j.sheet.Width, Height: j.sheet.Height}
@@ -70,7 +72,7 @@ func TestJointsHold(t *testing.T) {
 			}
 		}
 		words := m.jointWords(c, j)
-		if id.onPoint() != strings.Contains(words, "slantwise over the front") {
+		if id.OnPoint() != strings.Contains(words, "slantwise over the front") {
 			t.Errorf("%s: %s", id, words)
 		}
 		if strings.Contains(words, "over the back") || strings.Contains(words, "over the lid") {
@@ -85,17 +87,17 @@ func TestJointsHold(t *testing.T) {
 // A pattern with a top keeps a blank the one way round, so that it may need a
 // larger sheet than the same plain.
 func TestPatternTurnsNothing(t *testing.T) {
-	shop := DefaultShop()
+	shop := job.DefaultShop()
 	letter, _ := paper.SheetByID("letter")
 	shop.Sheets = []paper.Sheet{letter}
-	j := bigJob(6*measure.Inch+measure.Inch/2, 3*measure.Inch, Pocket)
-	plain := newMaker(j, shop).again(Pocket)
+	j := bigJob(6*measure.Inch+measure.Inch/2, 3*measure.Inch, job.Pocket)
+	plain := newMaker(j, shop).again(job.Pocket)
 	for i := range shop.Stocks {
 		if shop.Stocks[i].ID == "copy-80" {
 			shop.Stocks[i].Pattern = paper.AlongShort
 		}
 	}
-	patterned := newMaker(j, shop).again(Pocket)
+	patterned := newMaker(j, shop).again(job.Pocket)
 	if !plain.found {
 		t.Fatalf("%v x %v does not lie on letter", plain.made.SheetWidth, plain.made.SheetHeight)
 	}
@@ -103,20 +105,20 @@ func TestPatternTurnsNothing(t *testing.T) {
 	if patterned.found != upright {
 		t.Errorf("%v x %v with its pattern along the short side: found %v", patterned.made.SheetWidth, patterned.made.SheetHeight, patterned.found)
 	}
-	j.Envelope.Construction = Diamond
-	if d := newMaker(j, shop).again(Diamond); !d.found {
+	j.Envelope.Construction = job.Diamond
+	if d := newMaker(j, shop).again(job.Diamond); !d.found {
 		t.Errorf("a square of %v may be turned as one likes", d.made.SheetWidth)
 	}
 }
 
 // A remedy changes a copy: the job that it was worked out for stays as it was.
 func TestRemediesChangeCopies(t *testing.T) {
-	shop := DefaultShop()
-	j := bigJob(7*measure.Inch, 5*measure.Inch, Diamond)
-	j.Parts = append(j.Parts, Part{ID: "panel", Name: "Panel", Kind: LayerPart, Stock: "cover-100", Border: measure.Inch / 4, Foam: measure.Inch / 8})
+	shop := job.DefaultShop()
+	j := bigJob(7*measure.Inch, 5*measure.Inch, job.Diamond)
+	j.Parts = append(j.Parts, job.Part{ID: "panel", Name: "Panel", Kind: job.LayerPart, Stock: "cover-100", Border: measure.Inch / 4, Foam: measure.Inch / 8})
 	for _, id := range []string{"knot", "brad", "gem-4"} {
 		var err error
-		if j, err = addThing(j, shop, Edit{Path: "things.add", Text: &id}); err != nil {
+		if j, err = j.Apply(shop, field.Edit{Act: field.Add, Path: "parts", Text: id}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -153,7 +155,7 @@ func TestRemediesChangeCopies(t *testing.T) {
 }
 
 // plainJob is a job as text, to be compared.
-func plainJob(j Job) string {
+func plainJob(j job.Job) string {
 	text, err := json.Marshal(j)
 	if err != nil {
 		panic(err)
@@ -163,12 +165,12 @@ func plainJob(j Job) string {
 
 // The largest card that a sheet serves is served, and one a tick longer is not.
 func TestLargestServed(t *testing.T) {
-	shop := DefaultShop()
+	shop := job.DefaultShop()
+	shop.Sheets = shop.Sheets[:1]
 	tried := 0
 	for _, size := range [][2]measure.Length{{7 * measure.Inch, 5 * measure.Inch}, {10 * measure.Inch, 10 * measure.Inch}, {9 * measure.Inch, 14 * measure.Inch}} {
-		for _, id := range []Construction{Diamond, Pocket, Gusset, Box, Tuck} {
+		for _, id := range []job.Construction{job.Diamond, job.Pocket, job.Gusset, job.Box, job.Tuck} {
 			m := newMaker(bigJob(size[0], size[1], id), shop)
-			m.shop.Sheets = m.shop.Sheets[:1]
 			if m.again(id).found {
 				continue
 			}
@@ -178,13 +180,11 @@ func TestLargestServed(t *testing.T) {
 				continue
 			}
 			tried++
-			for more, want := range map[measure.Length]bool{0: true, m.style.Tick: false} {
-				n := m
-				n.job = m.job.Clone()
-				long := max(size[0], size[1])
-				n.job.Card.Width, n.job.Card.Height = m.scaled(max(served.Width, served.Height)+more, long)
-				if got := n.again(id).found; got != want {
-					t.Errorf("%s: a card of %v x %v is found: %v", id, n.job.Card.Width, n.job.Card.Height, got)
+			for more, want := range map[measure.Length]bool{0: true, m.Style().Tick: false} {
+				j := m.Job()
+				j.Card.Width, j.Card.Height = m.scaled(max(served.Width, served.Height)+more, max(size[0], size[1]))
+				if got := m.with(j).again(id).found; got != want {
+					t.Errorf("%s: a card of %v x %v is found: %v", id, j.Card.Width, j.Card.Height, got)
 				}
 			}
 		}

@@ -7,13 +7,15 @@ import (
 	"strings"
 
 	"yellowparcel/core/card"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // LayersPlan is the station Layers.
 type LayersPlan struct {
-	Sentence Sentence   `json:"sentence"`
-	Rows     []LayerRow `json:"rows"`
+	Sentence say.Sentence `json:"sentence"`
+	Rows     []LayerRow   `json:"rows"`
 	// Liners are the papers inside.
 	Liners []LayerRow `json:"liners"`
 	// Order are the places of the papers in the job's list of parts, from the top
@@ -53,8 +55,21 @@ type LayerRow struct {
 	// Rungs are the stops of "show more of this paper": the borders that the
 	// layer on it may leave.
 	Rungs []RungPlan `json:"rungs"`
+	// Rung is the stop that the border on it stands at, or the last one below it;
+	// OnRung is set when it is that stop.
+	Rung   int  `json:"rung"`
+	OnRung bool `json:"onRung"`
 	// Window is the middle that may be cut out behind the layer on top.
 	Window string `json:"window"`
+	// Edited are the paths of the fields that size it; Sizing is how that is done.
+	Edited []string `json:"edited"`
+	Sizing string   `json:"sizing"`
+	// MayRise and MaySink say whether it may change places with the layer on it or
+	// below it.
+	MayRise bool `json:"mayRise"`
+	MaySink bool `json:"maySink"`
+
+	on int // the place of the layer on it in the list of parts
 }
 
 // LayerThing is an embellishment on the face, in millimetres.
@@ -70,82 +85,36 @@ type LayerThing struct {
 
 // RungPlan is one stop: a border and what the paper below then shows.
 type RungPlan struct {
+	// ID is what is taken to give the layer on it that border.
+	ID     string `json:"id"`
 	Border Shown  `json:"border"`
 	Share  string `json:"share"`
 }
 
-func (j Job) Face() card.Size { return card.Size{Width: j.Card.Width, Height: j.Card.Height} }
-
-// layerParts are the places of the layers in the list of parts.
-func (j Job) LayerParts() []int { return j.PartsOf(LayerPart) }
-
-func (j Job) PartsOf(kind PartKind) (list []int) {
-	for i, p := range j.Parts {
-		if p.Kind == kind {
-			list = append(list, i)
-		}
-	}
-	return list
-}
-
-// mounts say how the layers lie on each other, in their order.
-func (j Job) Mounts() (list []card.Mount) {
-	for _, i := range j.LayerParts() {
-		list = append(list, j.Parts[i].Mount())
-	}
-	return list
-}
-
-func (p Part) Mount() card.Mount {
-	m := card.Mount{Edges: card.Even(p.Border), Own: p.Own}
-	if p.Edges != nil {
-		m.Edges = *p.Edges
-	}
-	return m
-}
-
-// stacked is the face with the layers that lie on it.
-func (j Job) Stacked() []card.Layer {
-	layers, _, _ := card.Stack(j.Face(), j.Mounts())
-	return append([]card.Layer{{Size: j.Face()}}, layers...)
-}
-
-// page is what a liner lies on: one panel of the inside.
-func (j Job) Page() card.Size { return j.Face() }
-
 func (m maker) layers() LayersPlan {
-	face := m.job.Face()
-	layers, eaten, ok := card.Stack(face, m.job.Mounts())
-	p := LayersPlan{Notes: []Note{}, Liners: []LayerRow{}, Things: []LayerThing{}, Full: len(m.job.Parts) >= MostParts}
-	p.Order = append(append(slices.Clone(m.job.LayerParts()), 0), m.job.PartsOf(LinerPart)...)
-	slices.Reverse(p.Order[:len(m.job.LayerParts())])
-	for _, at := range m.job.PartsOf(ThingPart) {
-		if q := m.job.Parts[at]; !q.Thing.Inside {
+	face := m.Job().Face()
+	layers, eaten, ok := card.Stack(face, m.Job().Mounts())
+	p := LayersPlan{Notes: []Note{}, Liners: []LayerRow{}, Things: []LayerThing{}, Full: len(m.Job().Parts) >= job.MostParts}
+	p.Order = append(append(slices.Clone(m.Job().LayerParts()), 0), m.Job().PartsOf(job.LinerPart)...)
+	slices.Reverse(p.Order[:len(m.Job().LayerParts())])
+	for _, at := range m.Job().PartsOf(job.ThingPart) {
+		if q := m.Job().Parts[at]; !q.Thing.Inside {
 			t := q.Thing
 			p.Things = append(p.Things, LayerThing{q.ID, q.Name, t.X.Millimetres(), t.Y.Millimetres(), t.Width.Millimetres(), t.Height.Millimetres(), t.Disc})
 		}
 	}
-	shares := card.Shares(face, layers)
-	places := append([]int{0}, m.job.LayerParts()...)
-	for i, l := range m.job.Stacked() {
-		row := m.layerRow(places[i], l)
-		row.Share = percent(shares[i])
-		if i < len(layers) {
-			row.Rungs = m.rungs(l.Size)
-			row.Window = m.window(places[i], l, layers[i])
-		}
-		p.Rows = append(p.Rows, row)
-	}
-	for _, i := range m.job.PartsOf(LinerPart) {
-		if l, _, ok := card.Stack(m.job.Page(), []card.Mount{m.job.Parts[i].Mount()}); ok {
+	p.Rows = m.layerRows()
+	shares, places := card.Shares(face, layers), append([]int{0}, m.Job().LayerParts()...)
+	for _, i := range m.Job().PartsOf(job.LinerPart) {
+		if l, _, ok := card.Stack(m.Job().Page(), []card.Mount{m.Job().Parts[i].Mount()}); ok {
 			p.Liners = append(p.Liners, m.layerRow(i, l[0]))
 		}
 	}
-	top := m.job.Stacked()[len(layers)]
+	top := m.Job().Stacked()[len(layers)]
 	p.PanelWidth, p.PanelHeight = m.shown(top.Width), m.shown(top.Height)
 	p.Sentence = m.layersSentence(layers)
 	if !ok {
-		p.Notes = append(p.Notes, Note{Trouble, fmt.Sprintf("The border of “%s” leaves nothing of it: make the border narrower or the card larger.", m.job.Parts[places[eaten+1]].Name)})
+		p.Notes = append(p.Notes, Note{Trouble, fmt.Sprintf("The border of “%s” leaves nothing of it: make the border narrower or the card larger.", m.Job().Parts[places[eaten+1]].Name)})
 	}
 	p.Notes = append(p.Notes, m.layerNotes(layers, shares)...)
 	p.Items = m.items()
@@ -154,17 +123,37 @@ func (m maker) layers() LayersPlan {
 	return p
 }
 
+// layerRows are the papers as they are seen from the front.
+func (m maker) layerRows() (rows []LayerRow) {
+	face := m.Job().Face()
+	layers, _, _ := card.Stack(face, m.Job().Mounts())
+	shares := card.Shares(face, layers)
+	places := append([]int{0}, m.Job().LayerParts()...)
+	for i, l := range m.Job().Stacked() {
+		row := m.layerRow(places[i], l)
+		row.Share = percent(shares[i])
+		row.MayRise, row.MaySink = i > 0 && i < len(places)-1, i > 1
+		if i < len(layers) {
+			row.on = places[i+1]
+			m.rungs(&row, l.Size)
+			row.Window = m.window(places[i], l, layers[i])
+		}
+		rows = append(rows, row)
+	}
+	return rows
+}
+
 func (m maker) layerRow(at int, l card.Layer) LayerRow {
-	part := m.job.Parts[at]
-	stock, _ := m.shop.Stock(part.Stock)
+	part := m.Job().Parts[at]
+	stock, _ := m.Shop().Stock(part.Stock)
 	row := LayerRow{
 		ID: part.ID, Name: part.Name, Part: at, Width: l.Width, Height: l.Height, Size: m.by(l.Width, l.Height),
-		X: l.X.Millimetres(), Y: l.Y.Millimetres(), Paper: stock.Name, Mount: "glued flat", Rungs: []RungPlan{},
+		X: l.X.Millimetres(), Y: l.Y.Millimetres(), Paper: stock.Name, Mount: "glued flat", Rungs: []RungPlan{}, Edited: edited(at, part), Sizing: sizing(part),
 	}
 	switch {
-	case part.Kind == BasePart:
+	case part.Kind == job.BasePart:
 		row.Mount = "the card itself"
-	case part.Kind == LinerPart:
+	case part.Kind == job.LinerPart:
 		row.Mount = "glued inside"
 	case part.Foam > 0:
 		row.Mount = "on foam, " + m.fine().ShowUnit(part.Foam)
@@ -173,33 +162,64 @@ func (m maker) layerRow(at int, l card.Layer) LayerRow {
 }
 
 // rungs are the stops at which a paper of a size may be covered by the next.
-func (m maker) rungs(s card.Size) (list []RungPlan) {
-	whole := card.Layer{Size: m.job.Face()}
-	for _, b := range card.Rungs(s, m.style.Unit) {
-		on := card.Layer{Size: card.Size{Width: s.Width - 2*b, Height: s.Height - 2*b}}
-		share := card.Shares(whole.Size, []card.Layer{{Size: s}, on})[1]
-		list = append(list, RungPlan{m.shown(b), percent(share)})
+func (m maker) rungs(row *LayerRow, s card.Size) {
+	on := m.Job().Parts[row.on]
+	whole := card.Layer{Size: m.Job().Face()}
+	for _, b := range card.Rungs(s, m.Style().Unit) {
+		upon := card.Layer{Size: card.Size{Width: s.Width - 2*b, Height: s.Height - 2*b}}
+		share := card.Shares(whole.Size, []card.Layer{{Size: s}, upon})[1]
+		if b <= on.Border {
+			row.Rung, row.OnRung = len(row.Rungs), b == on.Border
+		}
+		row.Rungs = append(row.Rungs, RungPlan{fmt.Sprintf("%s:%d", on.ID, b), m.shown(b), percent(share)})
+	}
+}
+
+// sizing is how a layer is sized: by an even border, by one on each edge, or by a
+// size of its own.
+func sizing(p job.Part) string {
+	switch {
+	case p.Own != nil:
+		return "own"
+	case p.Edges != nil:
+		return "edges"
+	}
+	return ""
+}
+
+// edited are the paths of the fields of a layer or a liner.
+func edited(at int, p job.Part) []string {
+	list := []string{}
+	if p.Kind != job.LayerPart && p.Kind != job.LinerPart {
+		return list
+	}
+	names := map[string][]string{"own": {"own.width", "own.height"}, "edges": {"edges.top", "edges.bottom", "edges.left", "edges.right"}, "": {"border"}}[sizing(p)]
+	if p.Kind == job.LayerPart {
+		names = append(names, "foam")
+	}
+	for _, name := range append(names, "ready") {
+		list = append(list, fmt.Sprintf("parts.%d.%s", at, name))
 	}
 	return list
 }
 
 // layerNotes says what the trade knows to go wrong with layers.
 func (m maker) layerNotes(layers []card.Layer, shares []float64) (notes []Note) {
-	below := m.job.Face()
-	for i, at := range m.job.LayerParts() {
+	below := m.Job().Face()
+	for i, at := range m.Job().LayerParts() {
 		if i >= len(layers) {
 			break
 		}
-		part := m.job.Parts[at]
+		part := m.Job().Parts[at]
 		if part.Own != nil {
 			notes = append(notes, m.ownSize(part, below)...)
 		}
 		if s := shares[i]; s < hairlineShare && i > 0 {
-			notes = append(notes, Note{Care, fmt.Sprintf("“%s” shows only %s of the face: hardly worth its paper.", m.job.Parts[m.job.LayerParts()[i-1]].Name, percent(s))})
+			notes = append(notes, Note{Care, fmt.Sprintf("“%s” shows only %s of the face: hardly worth its paper.", m.Job().Parts[m.Job().LayerParts()[i-1]].Name, percent(s))})
 		}
 		below = layers[i].Size
 	}
-	if m.job.Card.Fold == card.FlatCard && len(m.job.PartsOf(LinerPart)) > 0 {
+	if m.Job().Card.Fold == card.FlatCard && len(m.Job().PartsOf(job.LinerPart)) > 0 {
 		notes = append(notes, Note{Care, "A flat card has no inside: take the liner off, or choose a fold."})
 	}
 	return notes
@@ -207,7 +227,7 @@ func (m maker) layerNotes(layers []card.Layer, shares []float64) (notes []Note) 
 
 // ownSize holds a size that the maker typed against the border that was chosen.
 // The classic mistake is to take the border off once instead of on both sides.
-func (m maker) ownSize(part Part, below card.Size) []Note {
+func (m maker) ownSize(part job.Part, below card.Size) []Note {
 	offWidth, offHeight := below.Width-part.Own.Width, below.Height-part.Own.Height
 	want := card.Size{Width: below.Width - 2*part.Border, Height: below.Height - 2*part.Border}
 	switch {
@@ -215,7 +235,7 @@ func (m maker) ownSize(part Part, below card.Size) []Note {
 		return []Note{{Trouble, fmt.Sprintf("“%s” is larger than the paper it lies on, %s: it would hang over the edge.", part.Name, m.by(below.Width, below.Height))}}
 	case part.Border > 0 && (offWidth == part.Border || offHeight == part.Border):
 		return []Note{{Trouble, fmt.Sprintf("The border of %s is taken off “%s” once, but it shows on both sides: that leaves half of it, %s, on each. Cut %s instead.",
-			m.style.Show(part.Border), part.Name, m.fine().Show(part.Border/2), m.by(want.Width, want.Height))}}
+			m.Style().Show(part.Border), part.Name, m.fine().Show(part.Border/2), m.by(want.Width, want.Height))}}
 	case offWidth != offHeight:
 		return []Note{{Fine, fmt.Sprintf("“%s” shows %s of the paper below on the left and right, %s above and below.", part.Name, m.fine().Show(offWidth/2), m.fine().Show(offHeight/2))}}
 	}
@@ -232,33 +252,33 @@ func percent(share float64) string {
 	return fmt.Sprintf("%.0f %%", math.Round(share*100))
 }
 
-func (m maker) layersSentence(sizes []card.Layer) Sentence {
+func (m maker) layersSentence(sizes []card.Layer) say.Sentence {
 	switch len(sizes) {
 	case 0:
-		return say("No layers: the whole front, [%s], is left to work on.", m.by(m.job.Card.Width, m.job.Card.Height))
+		return say.That("No layers: the whole front, [%s], is left to work on.", m.by(m.Job().Card.Width, m.Job().Card.Height))
 	case 1:
-		return say("Cut a layer of [%s]; that is the panel to work on.", m.by(sizes[0].Width, sizes[0].Height))
+		return say.That("Cut a layer of [%s]; that is the panel to work on.", m.by(sizes[0].Width, sizes[0].Height))
 	}
-	s := say("Cut layers of [%s]", m.by(sizes[0].Width, sizes[0].Height))
+	s := say.That("Cut layers of [%s]", m.by(sizes[0].Width, sizes[0].Height))
 	for i, l := range sizes[1:] {
-		joint := say(", [%s]", m.by(l.Width, l.Height))
+		joint := say.That(", [%s]", m.by(l.Width, l.Height))
 		if i == len(sizes)-2 {
-			joint = say(" and [%s]; the last is the panel to work on.", m.by(l.Width, l.Height))
+			joint = say.That(" and [%s]; the last is the panel to work on.", m.by(l.Width, l.Height))
 		}
-		s = Sentence{s.Text + joint.Text, append(s.Spans, joint.Spans...)}
+		s = s.Joined(joint)
 	}
 	return s
 }
 
 // layersShort is the layers' line on the ticket.
 func (m maker) layersShort() string {
-	layers := m.job.LayerParts()
+	layers := m.Job().LayerParts()
 	switch len(layers) {
 	case 0:
 		return "none"
 	case 1:
-		if p := m.job.Parts[layers[0]]; p.Edges == nil && p.Own == nil {
-			return "1, border " + m.style.Show(p.Border)
+		if p := m.Job().Parts[layers[0]]; p.Edges == nil && p.Own == nil {
+			return "1, border " + m.Style().Show(p.Border)
 		}
 	}
 	return number(len(layers))
@@ -269,5 +289,5 @@ func (m maker) layersDrawing(rows []LayerRow) string {
 	for i, r := range rows {
 		words[i] = fmt.Sprintf("%s, %s, showing %s", r.Name, r.Size, r.Share)
 	}
-	return fmt.Sprintf("The front of the card in %s, each paper on the one below: %s.", m.style.Unit, strings.Join(words, "; "))
+	return fmt.Sprintf("The front of the card in %s, each paper on the one below: %s.", m.Style().Unit, strings.Join(words, "; "))
 }

@@ -5,6 +5,8 @@ import (
 	"testing"
 
 	"yellowparcel/core/card"
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
@@ -37,22 +39,22 @@ func TestLayers(t *testing.T) {
 
 func TestBordersAreTyped(t *testing.T) {
 	j, shop := demo.Jobs()[2], demo.Shop()
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "parts.1.border", Text: text("1/4")}, {Path: "parts.2.foam", Text: text("1 mm")}})
+	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "parts.1.border", Text: "1/4"}, {Act: field.Type, Path: "parts.2.foam", Text: "1 mm"}})
 	if len(problems) > 0 || got.Parts[1].Border != in/4 || plan.Make(got, shop).Layers.Rows[1].Size != "5 × 3 3⁄4" {
 		t.Errorf("%v, %+v", problems, got.Parts)
 	}
 	if j.Parts[1].Border != in/16 {
 		t.Error("Apply changed the job it was given")
 	}
-	if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "parts.2.border", Text: text("2 1/8")}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "leaves nothing of “Star panel on foam”") {
+	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "parts.2.border", Text: "2 1/8"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "leaves nothing of “Star panel on foam”") {
 		t.Errorf("a border that eats its layer: %v", problems)
 	}
 	for _, path := range []string{"parts.0.border", "parts.9.border"} {
-		if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: path, Text: text("1/4")}}); len(problems) != 1 {
+		if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: path, Text: "1/4"}}); len(problems) != 1 {
 			t.Errorf("%s: %v", path, problems)
 		}
 	}
-	if got, _ := plan.Apply(j, shop, []plan.Edit{{Path: "parts.1.border", Steps: 1}}); got.Parts[1].Border != in/8 {
+	if got, _ := plan.Apply(j, shop, []field.Edit{{Act: field.Step, Path: "parts.1.border", Steps: 1}}); got.Parts[1].Border != in/8 {
 		t.Errorf("a border stepped up is %v", got.Parts[1].Border)
 	}
 }
@@ -61,9 +63,9 @@ func TestBordersAreTyped(t *testing.T) {
 func TestCardSmallerThanItsBorders(t *testing.T) {
 	j, shop := demo.Jobs()[2], demo.Shop()
 	j.Parts[2].Border = in
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "card.height", Text: text("1 1/2")}})
-	if len(problems) > 0 || len(got.Check(shop)) > 0 {
-		t.Fatalf("%v, %v", problems, got.Check(shop))
+	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "card.height", Text: "1 1/2"}})
+	if len(problems) > 0 || len(plan.Check(got, shop)) > 0 {
+		t.Fatalf("%v, %v", problems, plan.Check(got, shop))
 	}
 	p := plan.Make(got, shop)
 	if len(p.Layers.Notes) == 0 || !strings.Contains(p.Layers.Notes[0].Text, "leaves nothing of it") || len(p.Layers.Rows) != 2 || len(p.Card.Parts) != 2 {
@@ -107,7 +109,7 @@ func TestClassicMistake(t *testing.T) {
 	if p := plan.Make(j, shop).Layers; len(p.Notes) > 0 || p.Rows[1].Size != "5 1⁄8 × 5 1⁄8" {
 		t.Errorf("the right size: %v", p.Notes)
 	}
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "parts.1.ownWidth", Text: text("5 1/4")}, {Path: "parts.1.ownHeight", Text: text("5 1/4")}})
+	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "parts.1.own.width", Text: "5 1/4"}, {Act: field.Type, Path: "parts.1.own.height", Text: "5 1/4"}})
 	p := plan.Make(got, shop).Layers
 	if len(problems) > 0 || len(p.Notes) != 1 || !strings.Contains(p.Notes[0].Text, "taken off “Night-sky layer” once") || !strings.Contains(p.Notes[0].Text, "Cut 5 1⁄8 × 5 1⁄8 instead") {
 		t.Errorf("%v, %v", problems, p.Notes)
@@ -121,7 +123,7 @@ func TestClassicMistake(t *testing.T) {
 	if r := p.Rows[1]; r.Size != "4 7⁄8 × 4 1⁄8" || r.Y > 6.351 || r.Y < 6.349 {
 		t.Errorf("a deeper lower margin: %+v", r)
 	}
-	if got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "parts.1.bottom", Steps: 2}}); len(problems) > 0 || got.Parts[1].Edges.Bottom != in+in/8 || j.Parts[1].Edges.Bottom != in {
+	if got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Step, Path: "parts.1.edges.bottom", Steps: 2}}); len(problems) > 0 || got.Parts[1].Edges.Bottom != in+in/8 || j.Parts[1].Edges.Bottom != in {
 		t.Errorf("stepped: %v, %+v", problems, got.Parts[1].Edges)
 	}
 }
@@ -130,7 +132,7 @@ func TestClassicMistake(t *testing.T) {
 // all, with 1/8 clear.
 func TestItemsOnThePanel(t *testing.T) {
 	j, shop := demo.Jobs()[2], demo.Shop() // papers 5 1/2 x 4 1/4, 5 3/8 x 4 1/8, 5 1/8 x 3 7/8
-	j.Items = []plan.Item{{ID: "star", Name: "Star stamp", Width: 3 * in, Height: 2 * in}, {ID: "words", Name: "Greeting", Width: 4 * in, Height: in / 2}, {ID: "ribbon", Name: "Ribbon", Height: in / 2}}
+	j.Items = []job.Item{{ID: "star", Name: "Star stamp", Width: 3 * in, Height: 2 * in}, {ID: "words", Name: "Greeting", Width: 4 * in, Height: in / 2}, {ID: "ribbon", Name: "Ribbon", Height: in / 2}}
 	p := plan.Make(j, shop).Layers.Items
 	// 2 + 1/2 + 1/2 and four times 1/8 is 3 1/2: the panel of 3 7/8 takes them.
 	if p.Row != 2 || len(p.Placed) != 3 || !strings.Contains(p.Sentence, "go together on “Star panel on foam”") {
@@ -157,20 +159,20 @@ func TestItemsOnThePanel(t *testing.T) {
 func TestRoomBothWays(t *testing.T) {
 	j, shop := demo.Jobs()[2], demo.Shop()
 	r := plan.Make(j, shop).Card.Room
-	if r.Chosen != plan.AsBlock || r.HeapWidth.Nm >= r.Block.Nm || r.HeapWidth.Nm <= measure.Millimetre || len(r.Section) != 4 {
+	if r.Chosen != job.AsBlock || r.HeapWidth.Nm >= r.Block.Nm || r.HeapWidth.Nm <= measure.Millimetre || len(r.Section) != 4 {
 		t.Errorf("%+v", r)
 	}
 	right := func() string { return plan.Make(j, shop).Envelope.FitsSentence.Text }
 	block := right()
-	j.Card.Room = plan.AsHeap
-	if plan.Make(j, shop).Card.Room.Chosen != plan.AsHeap || right() == block {
+	j.Card.Room = job.AsHeap
+	if plan.Make(j, shop).Card.Room.Chosen != job.AsHeap || right() == block {
 		t.Errorf("the way of counting changes nothing: %s", right())
 	}
 	j.Card.Room = "guess"
-	if len(j.Check(shop)) != 1 {
+	if len(plan.Check(j, shop)) != 1 {
 		t.Error("an unknown way of counting is accepted")
 	}
-	j.Card.Room, j.Card.OverWidth = plan.AsBlock, in/2
+	j.Card.Room, j.Card.OverWidth = job.AsBlock, in/2
 	p := plan.Make(j, shop)
 	if p.Card.Room.Outer != "6 × 4 1⁄4" || p.Envelope.Blank.Sheet.Nm <= plan.Make(demo.Jobs()[2], shop).Envelope.Blank.Sheet.Nm {
 		t.Errorf("what sticks out does not count: %s", p.Card.Room.Outer)

@@ -5,8 +5,10 @@ import (
 	"math"
 	"slices"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/piece"
 )
 
 // leaveOff finds, for every class that would be cheaper, the smallest set of
@@ -16,14 +18,14 @@ func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy)
 	// What was measured says nothing of the parts one by one: the sums do, and by as
 	// much as they said too little, more has to go.
 	_, grams := m.weights(e)
-	more, heavier := max(0, m.thick.Used-m.thick.Predicted), 0.0
-	if t := m.job.Post.Measured; t.Thickness > 0 {
+	more, heavier := max(0, m.Thick().Used-m.Thick().Predicted), 0.0
+	if t := m.Job().Post.Measured; t.Thickness > 0 {
 		more += max(0, t.Thickness-e.thickness)
 	}
-	if t := m.job.Post.Measured; t.Grams > 0 {
+	if t := m.Job().Post.Measured; t.Grams > 0 {
 		heavier = max(0, t.Grams-grams)
 	}
-	fixed := (e.thickness - m.thick.Used + more).Millimetres()
+	fixed := (e.thickness - m.Thick().Used + more).Millimetres()
 	type removal struct {
 		id string
 		mail.Allowed
@@ -51,7 +53,7 @@ func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy)
 		_, tooHeavy := broken[mail.Weight]
 		_, lumpy := broken[mail.Lump]
 		// What makes it thin and light enough, then what makes it even as well.
-		allowed := mail.Allowed{Thick: thick, Grams: parts, Rise: math.Inf(1), Within: lumpWithin}
+		allowed := mail.Allowed{Thick: thick, Grams: parts, Rise: math.Inf(1), Within: piece.LumpWithin}
 		even := allowed
 		if lumpy {
 			even.Rise = measure.Length(*broken[mail.Lump].Max).Millimetres()
@@ -66,7 +68,7 @@ func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy)
 	// One after the other: each uses what those before it left.
 	until := m.effort.used + m.effort.share(leaveSteps)
 	for i := range tries {
-		tries[i].off, tries[i].ok = m.relief.LeaveOffIn(tries[i].Allowed, max(0, until-m.effort.used)/nodeSteps)
+		tries[i].off, tries[i].ok = m.Relief().LeaveOffIn(tries[i].Allowed, max(0, until-m.effort.used)/nodeSteps)
 		m.effort.used += tries[i].off.Nodes * nodeSteps
 	}
 	seen := map[string]bool{}
@@ -84,35 +86,35 @@ func (m maker) without(id string, off mail.Removal) remedy {
 	names, weight := []string{}, 0.0
 	gone, times := map[string]bool{}, map[string]int{}
 	for _, i := range off.Parts {
-		name := "“" + m.relief.Parts[i].Name + "”"
+		name := "“" + m.Relief().Parts[i].Name + "”"
 		if times[name]++; times[name] == 1 {
 			names = append(names, name)
 		}
-		gone[m.job.Parts[m.pieces[i]].ID] = true
-		weight += m.relief.Parts[i].Grams
+		gone[m.Job().Parts[m.Laid()[i]].ID] = true
+		weight += m.Relief().Parts[i].Grams
 	}
 	for i, name := range names {
 		if n := times[name]; n > 1 {
 			names[i] = fmt.Sprintf("%d × %s", n, name)
 		}
 	}
-	left := m.relief.Without(off.Parts)
-	text := fmt.Sprintf("Saves %s of thickness and %s.", m.fine().Show(max(0, nm(m.relief.Max-left))), m.fineWeight(weight))
+	left := m.Relief().Without(off.Parts)
+	text := fmt.Sprintf("Saves %s of thickness and %s.", m.fine().Show(max(0, nm(m.Relief().Max-left))), m.fineWeight(weight))
 	if !off.Proven {
 		text += " Not proven to be the least that does."
 	}
 	return remedy{
 		id: id, title: "Leave off " + joinAnd(names), text: text, touched: len(off.Parts), area: off.Area, unproven: !off.Proven,
-		change: func(j *Job) {
+		change: func(j *job.Job) {
 			j.Card.Thickness = nil
-			j.Parts = slices.DeleteFunc(j.Parts, func(p Part) bool { return p.Thing != nil && gone[p.ID] })
+			j.Parts = slices.DeleteFunc(j.Parts, func(p job.Part) bool { return p.Thing != nil && gone[p.ID] })
 		},
 	}
 }
 
 // partGrams is what the parts of the relief weigh together.
 func (m maker) partGrams() (sum float64) {
-	for _, p := range m.relief.Parts {
+	for _, p := range m.Relief().Parts {
 		sum += p.Grams
 	}
 	return sum

@@ -7,6 +7,8 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
@@ -16,23 +18,23 @@ import (
 // missing, and taking what is offered makes it whole again; nothing else of the
 // job changes.
 func TestMissingIsToldAndReplaced(t *testing.T) {
-	spoils := map[string]func(*plan.Job){
-		"parts.0.stock":     func(j *plan.Job) { j.Parts[0].Stock = "tin" },
-		"parts.1.stock":     func(j *plan.Job) { j.Parts[1].Stock = "" },
-		"envelope.stock":    func(j *plan.Job) { j.Envelope.Stock = "tin" },
-		"envelope.liner":    func(j *plan.Job) { j.Envelope.Liner = "tin" },
-		"envelope.adhesive": func(j *plan.Job) { j.Envelope.Adhesive = "spit" },
-		"envelope.cutFrom":  func(j *plan.Job) { j.Envelope.CutFrom, j.Envelope.Construction = "own-9", plan.CutDown },
-		"post.destination":  func(j *plan.Job) { j.Post.Destination = "moon" },
-		"paper.have":        func(j *plan.Job) { j.Paper.Have = "parchment" },
-		"start.format":      func(j *plan.Job) { j.Start = &plan.Start{Format: "own-9"} },
+	spoils := map[string]func(*job.Job){
+		"parts.0.stock":     func(j *job.Job) { j.Parts[0].Stock = "tin" },
+		"parts.1.stock":     func(j *job.Job) { j.Parts[1].Stock = "" },
+		"envelope.stock":    func(j *job.Job) { j.Envelope.Stock = "tin" },
+		"envelope.liner":    func(j *job.Job) { j.Envelope.Liner = "tin" },
+		"envelope.adhesive": func(j *job.Job) { j.Envelope.Adhesive = "spit" },
+		"envelope.cutFrom":  func(j *job.Job) { j.Envelope.CutFrom, j.Envelope.Construction = "own-9", job.CutDown },
+		"post.destination":  func(j *job.Job) { j.Post.Destination = "moon" },
+		"paper.have":        func(j *job.Job) { j.Paper.Have = "parchment" },
+		"start.format":      func(j *job.Job) { j.Start = &job.Start{Format: "own-9"} },
 	}
 	for path, spoil := range spoils {
 		t.Run(path, func(t *testing.T) {
 			j, shop := demo.Jobs()[0], demo.Shop()
 			spoil(&j)
 			before, _ := json.Marshal(j)
-			if list := j.Check(shop); len(list) > 0 {
+			if list := plan.Check(j, shop); len(list) > 0 {
 				t.Fatalf("the job is refused: %v", list)
 			}
 			p := plan.Make(j, shop)
@@ -46,7 +48,7 @@ func TestMissingIsToldAndReplaced(t *testing.T) {
 				t.Error("planning changed the job")
 			}
 			for _, c := range p.Missing[0].Choices {
-				got, problems := plan.Apply(j, shop, []plan.Edit{{Path: path, Text: &c.ID}})
+				got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Set, Path: path, Text: c.ID}})
 				if len(problems) > 0 {
 					t.Fatalf("%s: %v", c.ID, problems)
 				}
@@ -56,17 +58,17 @@ func TestMissingIsToldAndReplaced(t *testing.T) {
 			}
 			// The stand-in that the plan goes by is the first choice.
 			if path == "parts.0.stock" {
-				got, _ := plan.Apply(j, shop, []plan.Edit{{Path: path, Text: &p.Missing[0].Choices[0].ID}})
+				got, _ := plan.Apply(j, shop, []field.Edit{{Act: field.Set, Path: path, Text: p.Missing[0].Choices[0].ID}})
 				if with := plan.Make(got, shop); with.Card.Predicted != p.Card.Predicted || with.Post.Short != p.Post.Short {
 					t.Errorf("taking the stand-in changes %v, %q to %v, %q", p.Card.Predicted, p.Post.Short, with.Card.Predicted, with.Post.Short)
 				}
 			}
 			tin := "tin"
-			if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: path, Text: &tin}}); len(problems) != 1 {
+			if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Set, Path: path, Text: tin}}); len(problems) != 1 {
 				t.Error("what is not there is chosen")
 			}
 			// Other things of it may be changed meanwhile.
-			if got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "count", Steps: 1}}); len(problems) > 0 || got.Count != j.Count+1 {
+			if got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Step, Path: "count", Steps: 1}}); len(problems) > 0 || got.Count != j.Count+1 {
 				t.Errorf("the rest cannot be edited: %v", problems)
 			}
 		})

@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
 
@@ -23,9 +24,9 @@ type OutlinePlan struct {
 
 // PlanOutline works out the rectangles round an outline, up to the shop's tick,
 // since an envelope goes round them. The outline must pass blank.CheckOutline.
-func PlanOutline(p blank.Polygon, shop Shop) OutlinePlan {
+func PlanOutline(p blank.Polygon, shop job.Shop) OutlinePlan {
 	style := shop.Style()
-	m := maker{shop: shop, style: style}
+	m := inShop(shop)
 	small, upright := blank.Covers(p)
 	up := func(l measure.Length) measure.Length { return l.Up(style.Tick) }
 	if area := func(w, h measure.Length) float64 { return up(w).Millimetres() * up(h).Millimetres() }; area(upright.Width, upright.Height) <= area(small.Width, small.Height) {

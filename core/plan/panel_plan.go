@@ -8,6 +8,7 @@ import (
 
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
 
@@ -50,12 +51,12 @@ const itemClear = measure.Inch / 8
 // it, and says of each paper which of them fit on it together.
 func (m maker) items() ItemsPlan {
 	p := ItemsPlan{Row: -1, Placed: []ItemPlaced{}, Rungs: []ItemRung{}}
-	things := m.job.Items
+	things := m.Job().Items
 	if len(things) == 0 {
 		return p
 	}
-	rows := m.job.Stacked()
-	most, places := 0, append([]int{0}, m.job.LayerParts()...)
+	rows := m.Job().Stacked()
+	most, places := 0, append([]int{0}, m.Job().LayerParts()...)
 	var got itemsLaid
 	for i := len(rows) - 1; i >= 0; i-- {
 		// The papers get larger from the top down: what one takes the next takes too.
@@ -66,7 +67,7 @@ func (m maker) items() ItemsPlan {
 			got = m.together(rows[i].Size, things, got, itemSteps/len(rows))
 		}
 		in, placed := got.in, got.placed
-		rung := ItemRung{m.job.Parts[places[i]].Name, m.by(rows[i].Width, rows[i].Height), namesOf(things, in), len(in) == len(things)}
+		rung := ItemRung{m.Job().Parts[places[i]].Name, m.by(rows[i].Width, rows[i].Height), namesOf(things, in), len(in) == len(things)}
 		p.Rungs = append(p.Rungs, rung)
 		if len(in) > most {
 			most, p.Row = len(in), i
@@ -75,18 +76,18 @@ func (m maker) items() ItemsPlan {
 	}
 	switch {
 	case p.Row < 0:
-		p.Sentence = fmt.Sprintf("None of them fits with %s clear all round.", m.style.ShowUnit(itemClear))
+		p.Sentence = fmt.Sprintf("None of them fits with %s clear all round.", m.Style().ShowUnit(itemClear))
 	case most < len(things):
-		p.Sentence = fmt.Sprintf("No paper takes them all with %s clear; “%s” takes %s.", m.style.ShowUnit(itemClear), m.job.Parts[places[p.Row]].Name, namesOfPlaced(p.Placed))
+		p.Sentence = fmt.Sprintf("No paper takes them all with %s clear; “%s” takes %s.", m.Style().ShowUnit(itemClear), m.Job().Parts[places[p.Row]].Name, namesOfPlaced(p.Placed))
 	default:
-		p.Sentence = fmt.Sprintf("They go together on “%s”, with %s clear.", m.job.Parts[places[p.Row]].Name, m.style.ShowUnit(itemClear))
+		p.Sentence = fmt.Sprintf("They go together on “%s”, with %s clear.", m.Job().Parts[places[p.Row]].Name, m.Style().ShowUnit(itemClear))
 	}
 	return p
 }
 
 // laid is a thing with its place on a paper, clear space off.
 type laid struct {
-	Item
+	job.Item
 	x, y measure.Length
 }
 
@@ -98,7 +99,7 @@ const careful = 8000
 // with the clear space round each; of as many, those that fill more of it. At least
 // it returns those that go on one after the other, the largest first, or what a
 // smaller paper took; then it looks for more as long as the steps last.
-func (m maker) together(paper card.Size, things []Item, least itemsLaid, steps int) itemsLaid {
+func (m maker) together(paper card.Size, things []job.Item, least itemsLaid, steps int) itemsLaid {
 	room := cutting.Sheet{Width: paper.Width - itemClear, Height: paper.Height - itemClear}
 	if room.Width <= 0 || room.Height <= 0 {
 		return itemsLaid{}
@@ -135,7 +136,7 @@ func (m maker) together(paper card.Size, things []Item, least itemsLaid, steps i
 
 // oneAfterOther lays things in turn, the largest first, each where there is room
 // for it with those that lie already.
-func (m maker) oneAfterOther(room cutting.Sheet, things []Item) (best itemsLaid) {
+func (m maker) oneAfterOther(room cutting.Sheet, things []job.Item) (best itemsLaid) {
 	order := make([]int, len(things))
 	for i := range order {
 		order[i] = i
@@ -154,7 +155,7 @@ func (m maker) oneAfterOther(room cutting.Sheet, things []Item) (best itemsLaid)
 }
 
 // layItems lays a set of things on a paper; false when it does not go on it.
-func (m maker) layItems(set itemSet, things []Item, steps int) (itemsLaid, bool) {
+func (m maker) layItems(set itemSet, things []job.Item, steps int) (itemsLaid, bool) {
 	if set.order.Bound() > 1 {
 		return itemsLaid{}, false
 	}
@@ -185,7 +186,7 @@ type itemSet struct {
 	area    float64
 }
 
-func newItemSet(room cutting.Sheet, things []Item, members []int) itemSet {
+func newItemSet(room cutting.Sheet, things []job.Item, members []int) itemSet {
 	s := itemSet{members: members, order: cutting.Order{Sheet: room}}
 	for _, i := range members {
 		t := things[i]
@@ -205,7 +206,7 @@ func (s itemSet) compare(t itemSet) int {
 }
 
 // itemSets are all sets of things, the best to have first.
-func itemSets(room cutting.Sheet, things []Item) (list []itemSet) {
+func itemSets(room cutting.Sheet, things []job.Item) (list []itemSet) {
 	for bits := 1; bits < 1<<len(things); bits++ {
 		var members []int
 		for i := range things {
@@ -232,7 +233,7 @@ func onFace(paper card.Layer, placed []laid) (list []ItemPlaced) {
 	return list
 }
 
-func namesOf(things []Item, in []int) string {
+func namesOf(things []job.Item, in []int) string {
 	switch len(in) {
 	case 0:
 		return "takes none"
@@ -271,13 +272,13 @@ type Swatch struct {
 }
 
 func (m maker) ladder() LadderPlan {
-	face := m.job.Face()
+	face := m.Job().Face()
 	p := LadderPlan{Swatches: []Swatch{}}
-	for _, b := range card.Rungs(face, m.style.Unit) {
+	for _, b := range card.Rungs(face, m.Style().Unit) {
 		s := card.Size{Width: face.Width - 2*b, Height: face.Height - 2*b}
 		share := card.Shares(face, []card.Layer{{Size: s}})[1]
 		p.Swatches = append(p.Swatches, Swatch{m.by(s.Width, s.Height), m.shown(s.Width), m.shown(s.Height), m.shown(b), percent(share)})
 	}
-	p.Drawing = fmt.Sprintf("%s for a card of %s %s, one inside the other, sharing the lower left corner.", plural(len(p.Swatches), "swatch outline"), m.by(face.Width, face.Height), m.style.Unit)
+	p.Drawing = fmt.Sprintf("%s for a card of %s %s, one inside the other, sharing the lower left corner.", plural(len(p.Swatches), "swatch outline"), m.by(face.Width, face.Height), m.Style().Unit)
 	return p
 }

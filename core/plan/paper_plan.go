@@ -6,13 +6,15 @@ import (
 	"slices"
 
 	"yellowparcel/core/cutting"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
+	"yellowparcel/core/say"
 )
 
 // PaperPlan is the station Paper: what is cut from which sheets, and how.
 type PaperPlan struct {
-	Sentence Sentence `json:"sentence"`
+	Sentence say.Sentence `json:"sentence"`
 	// Short is the line on the ticket.
 	Short  string      `json:"short"`
 	Tone   Tone        `json:"tone"`
@@ -100,9 +102,9 @@ func (m maker) paper(made candidate) PaperPlan {
 func (m maker) sheetsFor(stock paper.Stock) []paper.Sheet {
 	id := stock.Sheet
 	if id == "" {
-		return m.shop.OnShelf()
+		return m.Shop().OnShelf()
 	}
-	if s, ok := m.shop.Sheet(id); ok {
+	if s, ok := m.Shop().Sheet(id); ok {
 		return []paper.Sheet{s}
 	}
 	return nil
@@ -132,7 +134,7 @@ func (t tried) over(u tried) bool {
 func (m maker) try(o stockOrder, sheet paper.Sheet, steps int, tell func(cutting.Progress)) tried {
 	as, turned, notes := m.lies(o, sheet)
 	t := tried{sheet: sheet, notes: notes}
-	t.order, t.swapped = o.cuttingOrder(sheet, m.shop.Tools.TrimmerLength, as, turned)
+	t.order, t.swapped = o.cuttingOrder(sheet, m.Shop().Tools.TrimmerLength, as, turned)
 	t.plan = m.effort.cut(t.order, steps, tell)
 	return t
 }
@@ -162,7 +164,7 @@ func (m maker) stockPlan(o stockOrder, steps int) StockPlan {
 		}
 	}
 	for i, s := range sheets {
-		if s.ID == m.job.Paper.Sheets[o.stock.ID] {
+		if s.ID == m.Job().Paper.Sheets[o.stock.ID] {
 			best = i
 		}
 	}
@@ -227,7 +229,7 @@ func (m maker) unfitWords(o stockOrder, t tried, i int) string {
 	what := fmt.Sprintf("“%s”, %s, ", q.name, m.by(q.size.Width, q.size.Height))
 	switch t.order.Sheet.Possible(t.order.Pieces[i]) {
 	case cutting.BeyondTrimmer:
-		return what + fmt.Sprintf("needs a cut longer than the %s that your trimmer makes: cut it with a knife and ruler, or from a smaller sheet.", m.style.ShowUnit(m.shop.Tools.TrimmerLength))
+		return what + fmt.Sprintf("needs a cut longer than the %s that your trimmer makes: cut it with a knife and ruler, or from a smaller sheet.", m.Style().ShowUnit(m.Shop().Tools.TrimmerLength))
 	case cutting.OnlyTurned:
 		return what + fmt.Sprintf("would go on %s only a quarter turn round, which its pattern or grain forbids: choose another sheet or fold.", t.sheet.Name)
 	}
@@ -266,14 +268,14 @@ func (m maker) grainNotes(o stockOrder, t tried) []Note {
 
 func (m maker) paperSentence(p *PaperPlan) {
 	sheets, troubled := 0, false
-	var take Sentence
+	var take say.Sentence
 	for _, s := range p.Stocks {
 		if s.Sheets > 0 {
-			more := say("Take [%s] of %s", plural(s.Sheets, "sheet"), s.Name)
+			more := say.That("Take [%s] of %s", plural(s.Sheets, "sheet"), s.Name)
 			if sheets > 0 {
-				more = say("; [%d] of %s", s.Sheets, s.Name)
+				more = say.That("; [%d] of %s", s.Sheets, s.Name)
 			}
-			take = Sentence{take.Text + more.Text, append(take.Spans, more.Spans...)}
+			take = take.Joined(more)
 		}
 		sheets += s.Sheets
 		for _, n := range s.Notes {
@@ -283,21 +285,33 @@ func (m maker) paperSentence(p *PaperPlan) {
 	p.Short = plural(sheets, "sheet")
 	switch {
 	case troubled && sheets == 0:
-		p.Tone, p.Sentence = Trouble, say("Nothing of this job can be cut from the sheets on your shelf; below is what would make it possible.")
+		p.Tone, p.Sentence = Trouble, say.That("Nothing of this job can be cut from the sheets on your shelf; below is what would make it possible.")
 	case troubled:
-		p.Tone, p.Sentence = Trouble, take.then(". Not everything can be cut from what is on your shelf.")
+		p.Tone, p.Sentence = Trouble, take.Then(". Not everything can be cut from what is on your shelf.")
 	case sheets == 0:
-		p.Sentence = say("There is nothing to cut: everything is cut already.")
+		p.Sentence = say.That("There is nothing to cut: everything is cut already.")
 	default:
-		p.Sentence = take.then(fmt.Sprintf(", for %s.", plural(m.job.Count, "card")))
+		p.Sentence = take.Then(fmt.Sprintf(", for %s.", plural(m.Job().Count, "card")))
 	}
+}
+
+// Cuts reports whether the job cuts anything from a stock, and the stock from such a
+// sheet.
+func Cuts(j job.Job, shop job.Shop, stock, sheet string) bool {
+	m := newMaker(j, shop)
+	for _, o := range m.orders(m.chosen()) {
+		if s, ok := shop.Sheet(sheet); ok && o.stock.ID == stock && slices.Contains(m.sheetsFor(o.stock), s) {
+			return true
+		}
+	}
+	return false
 }
 
 // CutStock searches longer for the cutting of one stock from one sheet: so many
 // steps at most, until the context ends. The plan of a search that was stopped
 // is whole, and marked unfinished. It is false when the job cuts nothing from
 // that stock, or the stock from no such sheet.
-func CutStock(ctx context.Context, j Job, shop Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
+func CutStock(ctx context.Context, j job.Job, shop job.Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
 	m := newMaker(j, shop)
 	m.effort = newEffort(ctx, steps+planSteps)
 	for _, o := range m.orders(m.chosen()) {

@@ -6,6 +6,8 @@ import (
 	"testing"
 
 	"yellowparcel/core/card"
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
@@ -116,7 +118,7 @@ func TestReadyCutWindowsAndLiners(t *testing.T) {
 	if n := notes(stockOf(t, plan.Make(j, shop), "pattern-200").Notes); !strings.Contains(n, "8 of 2 3⁄8 × 1 1⁄8 fall out of “Brass mat”") {
 		t.Errorf("window: %s", n)
 	}
-	j.Parts = append(j.Parts, plan.Part{ID: "tag", Name: "Tag", Kind: plan.LayerPart, Stock: "pattern-200", Border: 5 * in / 8})
+	j.Parts = append(j.Parts, job.Part{ID: "tag", Name: "Tag", Kind: job.LayerPart, Stock: "pattern-200", Border: 5 * in / 8})
 	p := plan.Make(j, shop)
 	if got := count(p); got != "8 5 3⁄8 × 4 1⁄8; 8 3 3⁄8 × 2 1⁄8; 0 2 1⁄8 × 7⁄8; " || !strings.Contains(notes(stockOf(t, p, "pattern-200").Notes), "8 of “Tag” come out of the middle of “Brass mat”") {
 		t.Errorf("tags from the windows: %s %s", got, notes(stockOf(t, p, "pattern-200").Notes))
@@ -124,14 +126,14 @@ func TestReadyCutWindowsAndLiners(t *testing.T) {
 	if p.Layers.Rows[1].Window == "" || p.Layers.Rows[0].Window != "" {
 		t.Errorf("windows offered: %q, %q", p.Layers.Rows[0].Window, p.Layers.Rows[1].Window)
 	}
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "parts.2.ready", Text: text("5")}})
+	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "parts.2.ready", Text: "5"}})
 	if len(problems) > 0 || !strings.Contains(count(plan.Make(got, shop)), "3 3 3⁄8") {
 		t.Errorf("five are cut already: %v, %s", problems, count(plan.Make(got, shop)))
 	}
-	if _, problems = plan.Apply(j, shop, []plan.Edit{{Path: "parts.2.ready", Text: text("some")}}); len(problems) != 1 {
+	if _, problems = plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "parts.2.ready", Text: "some"}}); len(problems) != 1 {
 		t.Errorf("“some” ready: %v", problems)
 	}
-	j.Parts = append(j.Parts, plan.Part{ID: "liner", Name: "Liner", Kind: plan.LinerPart, Stock: "copy-80", Border: in / 8})
+	j.Parts = append(j.Parts, job.Part{ID: "liner", Name: "Liner", Kind: job.LinerPart, Stock: "copy-80", Border: in / 8})
 	p = plan.Make(j, shop)
 	if len(p.Layers.Liners) != 1 || p.Layers.Liners[0].Size != "5 1⁄4 × 4" || stockOf(t, p, "copy-80").Pieces[0].Count != 8 {
 		t.Errorf("liner %+v", p.Layers.Liners)
@@ -199,17 +201,17 @@ func TestHavePaper(t *testing.T) {
 	if r := find("5 1⁄2 × 4 1⁄4", "Top fold"); r.Each != 2 || r.Waste != "0 %" || r.Envelope != "A2" || r.Owned || r.Post != "letter" {
 		t.Errorf("A2 top fold from letter: %+v", r)
 	}
-	shop.Envelopes = []plan.OwnedEnvelope{{ID: "mine", Name: "Cream A2", Width: 23 * in / 4, Height: 35 * in / 8}}
+	shop.Envelopes = []job.OwnedEnvelope{{ID: "mine", Name: "Cream A2", Width: 23 * in / 4, Height: 35 * in / 8}}
 	r := find("5 1⁄2 × 4 1⁄4", "Top fold")
 	if r.Envelope != "Cream A2" || !r.Owned {
 		t.Errorf("an envelope on the shelf: %+v", r)
 	}
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "paper.take", Text: &r.ID}})
+	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "paper.have", Text: r.ID}})
 	if len(problems) > 0 || got.Card.Width != 11*in/2 || got.Card.Fold != card.TopFold {
 		t.Errorf("%v, %+v", problems, got.Card)
 	}
 	for _, id := range []string{"", "1:2:side"} {
-		if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "paper.take", Text: &id}}); len(problems) != 1 {
+		if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "paper.have", Text: id}}); len(problems) != 1 {
 			t.Errorf("%q is taken", id)
 		}
 	}
@@ -233,25 +235,25 @@ func TestAdhesivesOnTheShelf(t *testing.T) {
 	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "take the double-sided tape") {
 		t.Errorf("off the shelf: %s", n)
 	}
-	if list := plan.ChoicesIn(shop).Adhesives; list[len(list)-1].Name != "Hide glue, 1⁄4 in (off the shelf)" {
+	if list := job.ChoicesIn(shop)["adhesives"]; list[len(list)-1].Name != "Hide glue, 1⁄4 in (off the shelf)" {
 		t.Errorf("%v", list)
 	}
-	if j.Envelope.Adhesive = "hide"; len(j.Check(shop)) > 0 {
-		t.Errorf("an old job forgets its adhesive: %v", j.Check(shop))
+	if j.Envelope.Adhesive = "hide"; len(plan.Check(j, shop)) > 0 {
+		t.Errorf("an old job forgets its adhesive: %v", plan.Check(j, shop))
 	}
 	shop.Adhesives[0].Holds, shop.Adhesives[1].ID = []paper.Surface{"moonlight"}, "hide"
-	if list := shop.Check(); len(list) != 2 || !strings.Contains(list[0].Message, "“moonlight”, which is no surface") || !strings.Contains(list[1].Message, "Two entries") {
+	if list := shop.Check(); len(list) != 2 || !strings.Contains(list[0].Message, "“moonlight” is not known") || !strings.Contains(list[1].Message, "Two entries") {
 		t.Errorf("%v", list)
 	}
 }
 
 func TestShelfIsTyped(t *testing.T) {
 	shop := demo.Shop()
-	shop.Envelopes = []plan.OwnedEnvelope{{ID: "mine", Name: "Blue square", Width: 6 * in, Height: 6 * in}}
-	got, problems := plan.ApplyToShop(shop, []plan.Edit{
-		{Path: "envelopes.0.width", Text: text("155 mm")}, {Path: "envelopes.0.have", Text: text("25")},
-		{Path: "sheets.0.height", Text: text("10 1/2")}, {Path: "stocks.0.caliper", Text: text("0.11 mm")}, {Path: "stocks.0.gsm", Text: text("82,5")},
-		{Path: "tools.cornerAt", Text: text("-1/2")},
+	shop.Envelopes = []job.OwnedEnvelope{{ID: "mine", Name: "Blue square", Width: 6 * in, Height: 6 * in}}
+	got, problems, _ := job.ApplyToShop(shop, []field.Edit{
+		{Act: field.Type, Path: "envelopes.0.width", Text: "155 mm"}, {Act: field.Type, Path: "envelopes.0.have", Text: "25"},
+		{Act: field.Type, Path: "sheets.0.height", Text: "10 1/2"}, {Act: field.Type, Path: "stocks.0.caliper", Text: "0.11 mm"}, {Act: field.Type, Path: "stocks.0.gsm", Text: "82,5"},
+		{Act: field.Type, Path: "tools.cornerAt", Text: "-1/2"},
 	})
 	if len(problems) > 0 || got.Envelopes[0].Width != 155*measure.Millimetre || got.Envelopes[0].Have != 25 || got.Stocks[0].GSM != 82.5 || got.Tools.CornerAt != -in/2 {
 		t.Errorf("%v, %+v", problems, got.Envelopes)
@@ -259,13 +261,13 @@ func TestShelfIsTyped(t *testing.T) {
 	if shop.Envelopes[0].Width != 6*in || shop.Sheets[0].Height != 11*in {
 		t.Error("ApplyToShop changed the shop it was given")
 	}
-	if f := plan.ShopFields(got); f["envelopes.0.width"].Text != "≈ 6 1⁄8" || f["envelopes.0.width"].Exact != "155 mm" || f["stocks.0.caliper"].Text != "0.11 mm" || f["stocks.1.have"].Text != "" || f["stocks.0.have"].Text != "180" {
+	if f := got.Inputs(); f["envelopes.0.width"].Text != "≈ 6 1⁄8" || f["envelopes.0.width"].Exact != "155 mm" || f["stocks.0.caliper"].Text != "0.11 mm" || f["stocks.1.have"].Text != "" || f["stocks.0.have"].Text != "180" {
 		t.Errorf("%v", f["envelopes.0.width"])
 	}
 	for path, typed := range map[string]string{
 		"envelopes.0.width": "1/16", "envelopes.0.have": "-3", "stocks.0.caliper": "2 in", "stocks.0.gsm": "0", "sheets.9.width": "4", "sheets.0.width": "0",
 	} {
-		same, problems := plan.ApplyToShop(shop, []plan.Edit{{Path: path, Text: &typed}})
+		same, problems, _ := job.ApplyToShop(shop, []field.Edit{{Act: field.Type, Path: path, Text: typed}})
 		if len(problems) != 1 || problems[0].Path != path || len(same.Check()) > 0 {
 			t.Errorf("%s = %q: %v", path, typed, problems)
 		}

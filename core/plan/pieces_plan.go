@@ -5,6 +5,7 @@ import (
 
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
@@ -41,21 +42,21 @@ func (m maker) orders(made candidate) []stockOrder {
 				return
 			}
 		}
-		stock, _ := m.shop.Stock(id)
+		stock, _ := m.Shop().Stock(id)
 		list = append(list, stockOrder{stock: stock, pieces: []orderedPiece{p}})
 	}
-	base, _ := m.base(m.job.Card.Fold)
-	layers := m.job.Stacked()[1:]
-	for i, at := range append([]int{0}, m.job.LayerParts()...) {
-		part := m.job.Parts[at]
+	base, _ := m.base(m.Job().Card.Fold)
+	layers := m.Job().Stacked()[1:]
+	for i, at := range append([]int{0}, m.Job().LayerParts()...) {
+		part := m.Job().Parts[at]
 		if i == 0 {
-			put(part.Stock, orderedPiece{part.Name, card.Size{Width: base.Width, Height: base.Height}, m.job.Count, true, len(base.Scores) > 0, !base.Across, nil})
+			put(part.Stock, orderedPiece{part.Name, card.Size{Width: base.Width, Height: base.Height}, m.Job().Count, true, len(base.Scores) > 0, !base.Across, nil})
 			continue
 		}
 		if i > len(layers) {
 			break // a border ate it, and what lies on it
 		}
-		p := orderedPiece{name: part.Name, size: layers[i-1].Size, count: m.job.Count - part.Ready, upright: true}
+		p := orderedPiece{name: part.Name, size: layers[i-1].Size, count: m.Job().Count - part.Ready, upright: true}
 		if part.Window && i < len(layers) {
 			if s, ok := m.fallsOut(layers[i]); ok {
 				p.window = &s
@@ -63,17 +64,17 @@ func (m maker) orders(made candidate) []stockOrder {
 		}
 		put(part.Stock, p)
 	}
-	for _, at := range m.job.PartsOf(LinerPart) {
-		part := m.job.Parts[at]
-		if l, _, ok := card.Stack(m.job.Page(), []card.Mount{part.Mount()}); ok && m.job.Card.Fold != card.FlatCard {
-			put(part.Stock, orderedPiece{name: part.Name, size: l[0].Size, count: m.job.Count - part.Ready, upright: true})
+	for _, at := range m.Job().PartsOf(job.LinerPart) {
+		part := m.Job().Parts[at]
+		if l, _, ok := card.Stack(m.Job().Page(), []card.Mount{part.Mount()}); ok && m.Job().Card.Fold != card.FlatCard {
+			put(part.Stock, orderedPiece{name: part.Name, size: l[0].Size, count: m.Job().Count - part.Ready, upright: true})
 		}
 	}
-	if m.blanks() && made.id != CutDown {
-		put(m.job.Envelope.Stock, orderedPiece{name: "Envelope blank", size: card.Size{Width: made.made.SheetWidth, Height: made.made.SheetHeight}, count: m.job.Count, upright: made.id.hasTop()})
+	if m.blanks() && made.id != job.CutDown {
+		put(m.Job().Envelope.Stock, orderedPiece{name: "Envelope blank", size: card.Size{Width: made.made.SheetWidth, Height: made.made.SheetHeight}, count: m.Job().Count, upright: made.id.HasTop()})
 	}
-	if l := made.made.Liner; m.blanks() && m.job.Envelope.Liner != "" && l.Width > 0 {
-		put(m.job.Envelope.Liner, orderedPiece{name: "Envelope liner", size: card.Size{Width: l.Width.Down(m.style.Tick), Height: l.Height.Down(m.style.Tick)}, count: m.job.Count, upright: true})
+	if l := made.made.Liner; m.blanks() && m.Job().Envelope.Liner != "" && l.Width > 0 {
+		put(m.Job().Envelope.Liner, orderedPiece{name: "Envelope liner", size: card.Size{Width: l.Width.Down(m.Style().Tick), Height: l.Height.Down(m.Style().Tick)}, count: m.Job().Count, upright: true})
 	}
 	for i := range list {
 		m.fromWindows(&list[i])
@@ -83,7 +84,7 @@ func (m maker) orders(made candidate) []stockOrder {
 
 // blanks reports whether envelopes are to be cut: not when the maker came with
 // one.
-func (m maker) blanks() bool { return m.job.Start == nil && !m.job.Paper.NoBlanks }
+func (m maker) blanks() bool { return m.Job().Start == nil && !m.Job().Paper.NoBlanks }
 
 // fromWindows takes pieces that what falls out of windowed layers gives off the
 // order: the largest that fits, one from each window.
@@ -121,7 +122,7 @@ func (m maker) lies(o stockOrder, sheet paper.Sheet) (as, turned []bool, notes [
 			a = o.stock.Pattern.Upright(sheet)
 			t = !a
 		}
-		if p.fold && m.job.Paper.AlongGrain && o.stock.Grain != paper.Unknown {
+		if p.fold && m.Job().Paper.AlongGrain && o.stock.Grain != paper.Unknown {
 			along := o.stock.Grain.Upright(sheet) == p.down
 			if along && !a || !along && !t {
 				notes = append(notes, Note{Care, fmt.Sprintf("“%s” cannot have its fold along the grain and its pattern upright on %s: the pattern goes first, so the fold runs across the grain. Turn the design, choose the other fold, or another paper.", p.name, sheet.Name)})

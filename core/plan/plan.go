@@ -2,13 +2,14 @@ package plan
 
 import (
 	"context"
-	"fmt"
 	"slices"
 	"strings"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/mail"
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/piece"
 )
 
 // Shown is a length with the text it is shown as, in the shop's unit and tick,
@@ -16,13 +17,6 @@ import (
 type Shown struct {
 	Nm   measure.Length `json:"nm"`
 	Text string         `json:"text"`
-}
-
-// Field is an input of the job as the screen shows it.
-type Field struct {
-	Text string `json:"text"`
-	// Exact is the same length to the micrometre, when Text had to round.
-	Exact string `json:"exact"`
 }
 
 // Reading is one number that a station shows: what it is, its value and a few
@@ -66,8 +60,8 @@ type TicketLine struct {
 type Plan struct {
 	Unit measure.Unit `json:"unit" enum:"in,mm"`
 	// Missing is what the job goes by and the shop has no longer.
-	Missing  []MissingPlan `json:"missing"`
-	Fields   Fields        `json:"fields"`
+	Missing  []job.Missing `json:"missing"`
+	Fields   field.Inputs  `json:"fields"`
 	Ticket   []TicketLine  `json:"ticket"`
 	Start    *StartPlan    `json:"start,omitempty"`
 	Card     CardPlan      `json:"card"`
@@ -78,40 +72,42 @@ type Plan struct {
 	Recipe   *RecipePlan   `json:"recipe,omitempty"`
 }
 
-// maker carries what every station of one plan needs.
+// maker carries what every station of one plan needs: the piece, whole, and what
+// the searches of the plan share.
 type maker struct {
-	job   Job
-	shop  Shop
-	style measure.Style
-	thick Thickness
-	// relief is the card's parts laid on each other, pieces their places in the
-	// list of parts.
-	relief mail.Relief
-	pieces []int
-	// rise is the greatest rise within an inch.
-	rise measure.Length
+	piece.Piece
 	// sizeOnly is set where of an envelope nothing but its sheet matters.
 	sizeOnly bool
-	// missing is what the job goes by and the shop has no longer; a stand-in is in
-	// its place.
-	missing []MissingPlan
 	// effort is what the searches of this plan share.
 	effort *effort
 }
 
-func (m maker) shown(l measure.Length) Shown { return Shown{l, m.style.Show(l)} }
-
-// fine is the shop's unit at its finest tick, for thicknesses and errors that
-// the shop's own tick would hide.
-func (m maker) fine() measure.Style {
-	ticks := measure.Ticks(m.style.Unit)
-	return measure.Style{Unit: m.style.Unit, Tick: ticks[len(ticks)-1]}
+// newMaker gathers what every station of a plan needs.
+func newMaker(j job.Job, shop job.Shop) maker {
+	return maker{Piece: piece.Of(j, shop), effort: newEffort(context.Background(), planSteps)}
 }
+
+// with is the maker of another job in the same shop, with all that follows from it.
+func (m maker) with(j job.Job) maker {
+	m.Piece = m.Piece.With(j)
+	return m
+}
+
+// inShop words what belongs to no job.
+func inShop(shop job.Shop) maker { return maker{Piece: piece.In(shop)} }
+
+// fine is the shop's unit at its finest tick.
+func (m maker) fine() measure.Style { return m.Style().Finest() }
+
+// exact names a length that is no tick of this shop in the unit that suits it.
+func (m maker) exact(l measure.Length) string { return m.Style().Other(l) }
+
+func (m maker) shown(l measure.Length) Shown { return Shown{l, m.Style().Show(l)} }
 
 // by writes two lengths as a size: "5 3⁄8 × 7", with one mark in front when
 // either is rounded.
 func (m maker) by(w, h measure.Length) string {
-	a, b := m.style.Show(w), m.style.Show(h)
+	a, b := m.Style().Show(w), m.Style().Show(h)
 	if plain, rounded := strings.CutPrefix(b, "≈ "); rounded && w >= 0 {
 		return "≈ " + strings.TrimPrefix(a, "≈ ") + " × " + plain
 	}
@@ -120,21 +116,21 @@ func (m maker) by(w, h measure.Length) string {
 
 // Make works out the plan. The job must pass Job.Check and the shop
 // Shop.Check; what a maker types goes through Apply, which sees to it.
-func Make(j Job, shop Shop) Plan {
+func Make(j job.Job, shop job.Shop) Plan {
 	p, _ := MakeFor(context.Background(), j, shop) // nobody leaves
 	return p
 }
 
 // MakeFor is Make for somebody who may leave before it is done: then it stops, and
 // returns the context's error.
-func MakeFor(ctx context.Context, j Job, shop Shop) (Plan, error) {
+func MakeFor(ctx context.Context, j job.Job, shop job.Shop) (Plan, error) {
 	return makeWith(newEffort(ctx, planSteps), j, shop)
 }
 
-func makeWith(e *effort, j Job, shop Shop) (Plan, error) {
+func makeWith(e *effort, j job.Job, shop job.Shop) (Plan, error) {
 	m := newMaker(j, shop)
 	m.effort = e
-	p := Plan{Unit: shop.Unit, Missing: m.missing, Fields: m.fields()}
+	p := Plan{Unit: shop.Unit, Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
 	var (
 		diamond blank.Diamond
 		chosen  candidate
@@ -173,62 +169,13 @@ func worstFirst(notes []Note) {
 	slices.SortStableFunc(notes, func(a, b Note) int { return weight[a.Tone] - weight[b.Tone] })
 }
 
-func (m maker) fields() Fields {
-	fields := Fields{}
-	for _, f := range m.job.lengthFields() {
-		at := f.at(&m.job)
-		if at == nil {
-			fields[f.path] = Field{}
-			continue
-		}
-		style := m.style
-		if f.empty && *at == 0 {
-			fields[f.path] = Field{}
-			continue
-		}
-		if f.fine || f.path == "card.thickness" || strings.HasSuffix(f.path, ".foam") || f.path == "recipe.quoted" {
-			style = m.fine()
-		}
-		field := Field{Text: style.Show(*at)}
-		if style.Rounds(*at) {
-			field.Exact = m.exact(*at)
-		}
-		fields[f.path] = field
-	}
-	for _, f := range m.job.weightFields() {
-		fields[f.path] = Field{Text: f.text(m.job, m.style.Unit)}
-	}
-	fields["count"] = Field{Text: number(m.job.Count)}
-	for i, part := range m.job.Parts {
-		if part.Kind != BasePart {
-			fields[fmt.Sprintf("parts.%d.ready", i)] = Field{Text: number(part.Ready)}
-		}
-	}
-	fields["card.own"] = Field{Text: m.panelList()}
-	fields["card.panels"] = Field{Text: number(m.job.Panels())}
-	return fields
-}
-
-// exact names a length that is no tick of this shop in the unit that suits it:
-// the other unit when it is round there, else decimals.
-func (m maker) exact(l measure.Length) string {
-	other := measure.Style{Unit: measure.Millimetres, Tick: measure.Millimetre / 10}
-	if m.style.Unit == measure.Millimetres {
-		other = measure.Style{Unit: measure.Inches, Tick: measure.Inch / 64}
-	}
-	if !other.Rounds(l) {
-		return other.ShowUnit(l)
-	}
-	return measure.Decimal(l.Near(measure.Micrometre), measure.Millimetre) + " mm"
-}
-
 // mostTicketScores is how many scores the ticket has room for.
 const mostTicketScores = 2
 
 func (m maker) ticket(p Plan, c candidate) []TicketLine {
 	base := p.Card.Bases[0]
 	for _, b := range p.Card.Bases {
-		if b.Fold == m.job.Card.Fold {
+		if b.Fold == m.Job().Card.Fold {
 			base = b
 		}
 	}
@@ -247,20 +194,20 @@ func (m maker) ticket(p Plan, c candidate) []TicketLine {
 	e := c.made
 	sheet := TicketLine{"sheet", "envelope", "Envelope from", m.by(e.SheetWidth, e.SheetHeight), Fine}
 	switch c.id {
-	case Diamond, Box:
-		sheet.Value = m.style.Show(e.SheetWidth) + " square"
-	case CutDown:
+	case job.Diamond, job.Box:
+		sheet.Value = m.Style().Show(e.SheetWidth) + " square"
+	case job.CutDown:
 		sheet.Value = c.from.Name
 	}
 	if e.EaseWidth < 0 || e.EaseHeight < 0 {
 		ease = Trouble
 	}
 	return []TicketLine{
-		{"card", "card", "Card", m.by(m.job.Card.Width, m.job.Card.Height), Fine},
+		{"card", "card", "Card", m.by(m.Job().Card.Width, m.Job().Card.Height), Fine},
 		flat,
 		{"layers", "layers", "Layers", m.layersShort(), Fine},
 		sheet,
-		{"ease", "envelope", "Ease", m.style.Show(min(e.EaseWidth, e.EaseHeight)), ease},
+		{"ease", "envelope", "Ease", m.Style().Show(min(e.EaseWidth, e.EaseHeight)), ease},
 		{"post", "post", "Post", p.Post.Short, p.Post.Tone},
 		{"paper", "paper", "Paper", p.Paper.Short, p.Paper.Tone},
 	}

@@ -10,6 +10,8 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
@@ -17,9 +19,7 @@ import (
 
 const in = measure.Inch
 
-func sample() (plan.Job, plan.Shop) { return demo.Jobs()[0], demo.Shop() }
-
-func text(s string) *string { return &s }
+func sample() (job.Job, job.Shop) { return demo.Jobs()[0], demo.Shop() }
 
 func TestSampleJobsAreSound(t *testing.T) {
 	shop := demo.Shop()
@@ -27,7 +27,7 @@ func TestSampleJobsAreSound(t *testing.T) {
 		t.Fatalf("the sample shop: %v", p)
 	}
 	for _, j := range append(demo.Jobs(), demo.Blank()) {
-		if p := j.Check(shop); len(p) > 0 {
+		if p := plan.Check(j, shop); len(p) > 0 {
 			t.Errorf("%s: %v", j.Name, p)
 		}
 		for _, n := range plan.Make(j, shop).Envelope.Blank.Notes {
@@ -104,7 +104,7 @@ func TestApply(t *testing.T) {
 		{"thumb gap", "envelope.thumbGap", "3 1/2", 0, "more than half"},
 		{"unknown", "card.smell", "1", 0, "no field"},
 	} {
-		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: tt.path, Text: text(tt.text)}})
+		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: tt.path, Text: tt.text}})
 		if tt.says != "" {
 			if len(problems) != 1 || problems[0].Path != tt.path || !strings.Contains(problems[0].Message, tt.says) {
 				t.Errorf("%s: %+v, want it to speak of %q", tt.name, problems, tt.says)
@@ -130,7 +130,7 @@ func TestApply(t *testing.T) {
 
 func TestApplyKeepsWhatIsGood(t *testing.T) {
 	j, shop := sample()
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "card.width", Text: text("5 1/")}, {Path: "card.height", Text: text("6")}, {Path: "count", Text: text("20")}})
+	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "card.width", Text: "5 1/"}, {Act: field.Type, Path: "card.height", Text: "6"}, {Act: field.Type, Path: "count", Text: "20"}})
 	if got.Card.Width != j.Card.Width || got.Card.Height != 6*in || got.Count != 20 {
 		t.Errorf("%+v", got)
 	}
@@ -138,7 +138,7 @@ func TestApplyKeepsWhatIsGood(t *testing.T) {
 		t.Errorf("%+v", problems)
 	}
 	for _, bad := range []string{"", "0", "-1", "10001", "a dozen", "1e3", "99999999999999999999"} {
-		if got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "count", Text: text(bad)}}); len(problems) != 1 || got.Count != j.Count {
+		if got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "count", Text: bad}}); len(problems) != 1 || got.Count != j.Count {
 			t.Errorf("a count of %q: %v", bad, problems)
 		}
 	}
@@ -146,9 +146,9 @@ func TestApplyKeepsWhatIsGood(t *testing.T) {
 
 func TestSteps(t *testing.T) {
 	j, shop := sample()
-	step := func(j plan.Job, n int) plan.Job {
+	step := func(j job.Job, n int) job.Job {
 		t.Helper()
-		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "card.width", Steps: n}})
+		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Step, Path: "card.width", Steps: n}})
 		if len(problems) > 0 {
 			t.Fatal(problems)
 		}
@@ -167,11 +167,11 @@ func TestSteps(t *testing.T) {
 	if got := step(j, -1).Card.Width; got != 5*in+in/2 {
 		t.Errorf("down from between two ticks: %v", got)
 	}
-	got, _ := plan.Apply(j, shop, []plan.Edit{{Path: "card.thickness", Steps: 1}})
+	got, _ := plan.Apply(j, shop, []field.Edit{{Act: field.Step, Path: "card.thickness", Steps: 1}})
 	if got.Card.Thickness == nil || *got.Card.Thickness != in/16 {
 		t.Errorf("thickness stepped from the sum of the parts: %v", got.Card.Thickness)
 	}
-	back, _ := plan.Apply(got, shop, []plan.Edit{{Path: "card.thickness", Text: text(" ")}})
+	back, _ := plan.Apply(got, shop, []field.Edit{{Act: field.Type, Path: "card.thickness", Text: " "}})
 	if back.Card.Thickness != nil {
 		t.Error("an empty thickness is not the sum of the parts again")
 	}
@@ -184,9 +184,9 @@ func TestCheckNamesEveryField(t *testing.T) {
 	j, shop := sample()
 	j.Count, j.Card.Width, j.Card.Fold = 0, 0, "fan"
 	j.Envelope.School, j.Envelope.Way = "old", "luck"
-	j.Parts = []plan.Part{{Name: "x", Kind: plan.LayerPart, Stock: "y", Border: -1}}
+	j.Parts = []job.Part{{Name: "x", Kind: job.LayerPart, Stock: "y", Border: -1}}
 	got := map[string]bool{}
-	for _, p := range j.Check(shop) {
+	for _, p := range plan.Check(j, shop) {
 		got[p.Path] = true
 		if !strings.HasSuffix(p.Message, ".") {
 			t.Errorf("%s: %q is not a sentence", p.Path, p.Message)
@@ -197,13 +197,13 @@ func TestCheckNamesEveryField(t *testing.T) {
 			t.Errorf("nothing is said of %s", path)
 		}
 	}
-	shop.Unit, shop.TickInches, shop.Tools = "ft", 3, plan.Tools{CornerAt: 9 * in}
+	shop.Unit, shop.TickInches, shop.Tools = "ft", 3, job.Tools{CornerAt: 9 * in}
 	shop.Sheets[0].Width, shop.Stocks[0].GSM, shop.Adhesives[0].Width = -1, 0, 0
 	paths := map[string]bool{}
 	for _, p := range shop.Check() {
 		paths[p.Path] = true
 	}
-	for _, path := range []string{"unit", "tickInches", "tools.cornerAt", "tools.trimmerLength", "tools.notchDepth", "sheets.0", "stocks.0", "adhesives.0"} {
+	for _, path := range []string{"unit", "tickInches", "tools.cornerAt", "tools.trimmerLength", "tools.notchDepth", "sheets.0.width", "stocks.0.gsm", "adhesives.0.width"} {
 		if !paths[path] {
 			t.Errorf("nothing is said of the shop's %s", path)
 		}
@@ -228,12 +228,12 @@ func TestPlansHangTogether(t *testing.T) {
 			shop.Unit = measure.Millimetres
 		}
 		if pick(4) == 0 {
-			j.Post.Destination = plan.ByHand
+			j.Post.Destination = job.ByHand
 		}
 		if pick(2) == 0 {
-			j.Start = &plan.Start{Format: []string{"a7", "c6", "dl", plan.OwnEnvelope}[pick(4)], Width: 150 * measure.Millimetre, Height: 60 * measure.Millimetre}
+			j.Start = &job.Start{Format: []string{"a7", "c6", "dl", job.OwnEnvelope}[pick(4)], Width: 150 * measure.Millimetre, Height: 60 * measure.Millimetre}
 		}
-		if len(j.Check(shop)) > 0 {
+		if len(plan.Check(j, shop)) > 0 {
 			continue
 		}
 		p := plan.Make(j, shop)
@@ -265,16 +265,16 @@ func TestPlansHangTogether(t *testing.T) {
 func TestNotesForWhatGoesWrong(t *testing.T) {
 	for _, tt := range []struct {
 		name   string
-		change func(*plan.Job)
+		change func(*job.Job)
 		says   string
 	}{
-		{"no ease", func(j *plan.Job) { j.Envelope.Ease = 0 }, "may not go in"},
-		{"narrow seam", func(j *plan.Job) { j.Envelope.Seam = in / 4 }, "narrower than the"},
-		{"slim card", func(j *plan.Job) { j.Card.Width, j.Card.Height = 8*in+in/2, 3*in+in/2 }, "overshoots"},
-		{"large card", func(j *plan.Job) { j.Card.Width, j.Card.Height = 9*in, 9*in }, "too large for 12 × 12. What would do: "},
-		{"thick card", func(j *plan.Job) { t := in / 4; j.Card.Thickness = &t }, "score every crease twice"},
-		{"heavy envelope", func(j *plan.Job) { j.Envelope.Stock = "cover-100" }, "heavy for an envelope"},
-		{"diagonal-plus on a thick card", func(j *plan.Job) {
+		{"no ease", func(j *job.Job) { j.Envelope.Ease = 0 }, "may not go in"},
+		{"narrow seam", func(j *job.Job) { j.Envelope.Seam = in / 4 }, "narrower than the"},
+		{"slim card", func(j *job.Job) { j.Card.Width, j.Card.Height = 8*in+in/2, 3*in+in/2 }, "overshoots"},
+		{"large card", func(j *job.Job) { j.Card.Width, j.Card.Height = 9*in, 9*in }, "too large for 12 × 12. What would do: "},
+		{"thick card", func(j *job.Job) { t := in / 4; j.Card.Thickness = &t }, "score every crease twice"},
+		{"heavy envelope", func(j *job.Job) { j.Envelope.Stock = "cover-100" }, "heavy for an envelope"},
+		{"diagonal-plus on a thick card", func(j *job.Job) {
 			j.Envelope.School, j.Envelope.Ease = blank.DiagonalPlus, in
 		}, "back does not close"},
 	} {

@@ -26,7 +26,7 @@ func TestPlansOfRandomJobs(t *testing.T) {
 		r := rand.New(rand.NewPCG(2027, i))
 		shop := anyShop(r)
 		j := anyJob(r, shop)
-		if len(j.Check(shop)) > 0 {
+		if len(plan.Check(j, shop)) > 0 {
 			continue
 		}
 		made++

@@ -5,6 +5,8 @@ import (
 	"math"
 	"strings"
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 )
@@ -33,14 +35,6 @@ type Gauge struct {
 	From float64 `json:"from"`
 	To   float64 `json:"to"`
 	At   float64 `json:"at"`
-}
-
-var measureNames = map[mail.Measure]string{
-	mail.Length: "length", mail.Height: "height", mail.Thickness: "thickness", mail.Weight: "weight", mail.Aspect: "length ÷ height",
-	mail.AddressAspect: "length ÷ height along the address", mail.Sum: "length + height + thickness", mail.Radius: "radius of the corners",
-	mail.Lump: "rise within an inch", mail.Uneven: "unevenness", mail.Pull: "pull round the drum", mail.Strain: "strain on the drum",
-	mail.Odd: "odd shape", mail.Square: "square", mail.Clasp: "clasp, string or button", mail.Plastic: "outside not of paper",
-	mail.Bare: "without an envelope", mail.Folded: "folded",
 }
 
 var tooMuch = map[mail.Measure][2]string{
@@ -102,7 +96,7 @@ func (m maker) checks(checks []mail.Check) []CheckPlan {
 			about = append(about, "guidance")
 		}
 		p := CheckPlan{
-			Measure: c.Measure, Label: measureNames[c.Measure], About: strings.Join(about, ", "), Measured: m.amount(c.Measure, c.Measured, false),
+			Measure: c.Measure, Label: job.MeasureName(c.Measure), About: strings.Join(about, ", "), Measured: m.amount(c.Measure, c.Measured, false),
 			Limit: m.limit(c), OK: c.OK, Close: c.OK && c.Worst < 0, Surcharge: c.Surcharge, Guidance: c.Guidance, Gauge: gauge(c),
 		}
 		if kind, _ := c.Measure.Kind(); kind != mail.Flags {
@@ -148,7 +142,7 @@ func (m maker) amount(of mail.Measure, v float64, withUnit bool) string {
 		return "no"
 	}
 	l := measure.Round(v)
-	text := m.style.Show(l)
+	text := m.Style().Show(l)
 	switch of {
 	case mail.Thickness, mail.Lump, mail.Uneven, mail.Radius, mail.Sum:
 		// Thousandths decide here, and the shop's tick would hide them.
@@ -157,26 +151,26 @@ func (m maker) amount(of mail.Measure, v float64, withUnit bool) string {
 		}
 	}
 	if withUnit {
-		return text + " " + string(m.style.Unit)
+		return text + " " + string(m.Style().Unit)
 	}
 	return text
 }
 
 func (m maker) weight(g float64) string {
-	if m.style.Unit == measure.Millimetres {
+	if m.Style().Unit == measure.Millimetres {
 		digits := 1
 		if math.Abs(g-math.Round(g)) < 0.05 || math.Abs(g) >= 1000 {
 			digits = 0
 		}
 		return strings.Replace(fmt.Sprintf("%.*f g", digits, g), "-", "−", 1)
 	}
-	return strings.Replace(fmt.Sprintf("%.1f oz", g/ounce), "-", "−", 1)
+	return strings.Replace(fmt.Sprintf("%.1f oz", g/field.Ounce), "-", "−", 1)
 }
 
 // force writes a pull in pounds or newtons.
 func (m maker) force(n float64) string {
 	unit := "N"
-	if m.style.Unit == measure.Inches {
+	if m.Style().Unit == measure.Inches {
 		n, unit = n/mail.PoundForce, "lb"
 	}
 	digits := 1

@@ -5,6 +5,7 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
@@ -26,28 +27,28 @@ type closed struct {
 func (c closed) wider() measure.Length { return blank.Wider(c.stock.Caliper) }
 
 func (m maker) closed(c candidate) closed {
-	if m.job.Post.Bare {
-		size := m.outer()
-		return closed{width: size.Width, height: size.Height, thickness: m.thick.Used, bare: true}
+	if m.Job().Post.Bare {
+		size := m.Outer()
+		return closed{width: size.Width, height: size.Height, thickness: m.Thick().Used, bare: true}
 	}
-	id := m.job.Envelope.Stock
-	if c.id == CutDown {
+	id := m.Job().Envelope.Stock
+	if c.id == job.CutDown {
 		id = soldPaper
 	}
-	stock, _ := m.shop.Stock(id)
+	stock, _ := m.Shop().Stock(id)
 	return closed{
 		width: c.made.Width, height: c.made.Height, layers: c.made.Folded.Layers, area: c.made.Net.Area(), stock: stock,
-		thickness: max(m.thick.Used, c.made.Depth) + stock.Caliper*measure.Length(c.made.Folded.Layers) + m.closure().Caliper,
+		thickness: max(m.Thick().Used, c.made.Depth) + stock.Caliper*measure.Length(c.made.Folded.Layers) + m.closure().Caliper,
 		net:       c.made.Net,
 	}
 }
 
 // closure is what closes the envelope; nothing on a bare card.
 func (m maker) closure() paper.Closure {
-	if m.job.Post.Bare {
+	if m.Job().Post.Bare {
 		return paper.Closure{}
 	}
-	c, _ := paper.ClosureByID(m.job.Post.Closure)
+	c, _ := paper.ClosureByID(m.Job().Post.Closure)
 	return c
 }
 
@@ -75,8 +76,8 @@ func (m maker) weights(e closed) (list []weightLine, sum float64) {
 			list, sum = append(list, weightLine{name, grams}), sum+grams
 		}
 	}
-	for i := range m.relief.Parts {
-		put(m.relief.Parts[i].Name, m.relief.Parts[i].Grams)
+	for i := range m.Relief().Parts {
+		put(m.Relief().Parts[i].Name, m.Relief().Parts[i].Grams)
 	}
 	if !e.bare {
 		put("Envelope", e.area/1e6*e.stock.GSM)
@@ -90,15 +91,15 @@ func (m maker) weights(e closed) (list []weightLine, sum float64) {
 // was, else what the sums predict.
 func (m maker) piece(e closed) mail.Piece {
 	_, grams := m.weights(e)
-	r := m.relief
+	r := m.Relief()
 	p := mail.Piece{
-		Width: e.width, Height: e.height, Thickness: e.thickness, Weight: grams, AddressShort: m.job.Post.AddressShort,
-		SizeError:   m.style.Tick, // two creases, each half a tick off
+		Width: e.width, Height: e.height, Thickness: e.thickness, Weight: grams, AddressShort: m.Job().Post.AddressShort,
+		SizeError:   m.Style().Tick, // two creases, each half a tick off
 		WeightError: grams * weightError, ThicknessError: m.thicknessError(),
-		Clasp: m.closure().Clasp, Plastic: e.stock.Surface == paper.Acetate, Bare: e.bare, Radius: m.job.Post.Radius,
-		Folded: m.job.Card.Fold != card.FlatCard, Odd: e.bare && len(m.job.Card.Outline) > 0,
+		Clasp: m.closure().Clasp, Plastic: e.stock.Surface == paper.Acetate, Bare: e.bare, Radius: m.Job().Post.Radius,
+		Folded: m.Job().Card.Fold != card.FlatCard, Odd: e.bare && len(m.Job().Card.Outline) > 0,
 	}
-	measured := m.job.Post.Measured
+	measured := m.Job().Post.Measured
 	if measured.Thickness > 0 {
 		p.Thickness, p.ThicknessError = measured.Thickness, caliperError
 	}
@@ -106,12 +107,12 @@ func (m maker) piece(e closed) mail.Piece {
 		p.Weight, p.WeightError = measured.Grams, scaleError
 	}
 	const inch = 25.4
-	p.Lump = m.rise
+	p.Lump = m.Rise()
 	if m.closure().Lump {
 		p.Lump = max(p.Lump, m.closure().Caliper)
 	}
 	// An inch in from the envelope's edges, with the card in its middle.
-	cx, cy := m.job.Card.Width.Millimetres()/2, m.job.Card.Height.Millimetres()/2
+	cx, cy := m.Job().Card.Width.Millimetres()/2, m.Job().Card.Height.Millimetres()/2
 	if w, h := e.width.Millimetres()/2-inch, e.height.Millimetres()/2-inch; w > 0 && h > 0 {
 		p.Uneven = nm(r.Uneven(cx-w, cy-h, cx+w, cy+h))
 	}
@@ -132,12 +133,12 @@ const pullMeasured = 1.25
 // thicknessError is how far the predicted thickness may be off: foam gives, and
 // papers differ.
 func (m maker) thicknessError() measure.Length {
-	if m.thick.Measured {
+	if m.Thick().Measured {
 		return caliperError
 	}
 	foam := 0.0
-	for _, i := range m.relief.Chain {
-		foam += m.relief.Parts[i].Foam
+	for _, i := range m.Relief().Chain {
+		foam += m.Relief().Parts[i].Foam
 	}
 	return max(caliperError, nm(foam*foamError))
 }
@@ -147,16 +148,16 @@ func (m maker) thicknessError() measure.Length {
 func (m maker) beam(e closed, grams float64) (b mail.Beam, scaled bool) {
 	wide := e.width >= e.height
 	panels := 1
-	if m.job.Card.Fold != card.FlatCard {
-		panels = m.job.Spec(m.job.Card.Fold, m.shop).Layers()
+	if m.Job().Card.Fold != card.FlatCard {
+		panels = m.Job().Spec(m.Job().Card.Fold, m.Shop()).Layers()
 	}
 	length := max(e.width, e.height).Millimetres()
 	if e.bare {
 		length = 0
 	}
-	b = mail.NewBeam(m.relief, m.sheets(e, wide), length, wide, panels)
+	b = mail.NewBeam(m.Relief(), m.sheets(e, wide), length, wide, panels)
 	length = b.Length
-	t := m.job.Post.Measured
+	t := m.Job().Post.Measured
 	if t.Grams > 0 {
 		grams = t.Grams
 	}
@@ -171,7 +172,7 @@ func (m maker) beam(e closed, grams float64) (b mail.Beam, scaled bool) {
 
 // droopOK reports whether a droop can be used: between 1 mm and a quarter of the
 // overhang, which is shorter than the piece.
-func droopOK(t Measured, length float64) bool {
+func droopOK(t job.Measured, length float64) bool {
 	return t.Droop >= measure.Millimetre && t.Droop <= t.Overhang/4 && t.Overhang.Millimetres() < length
 }
 
@@ -210,7 +211,7 @@ type posted struct {
 }
 
 // book is a rulebook of the shop's own, or one that ships.
-func (m maker) book() (mail.Rulebook, bool) { return m.shop.Book(m.job.Post.Destination) }
+func (m maker) book() (mail.Rulebook, bool) { return m.Shop().Book(m.Job().Post.Destination) }
 
 // worst is the rank of what no class takes.
 const worst = 99
@@ -227,13 +228,13 @@ func (m maker) judge(c closed) posted {
 // go as at least.
 func (m maker) verdictOf(book mail.Rulebook, p mail.Piece) mail.Verdict {
 	v := book.Judge(p)
-	if m.job.Post.Class == "" || book.ID != m.job.Post.Destination {
+	if m.Job().Post.Class == "" || book.ID != m.Job().Post.Destination {
 		return v
 	}
 	reached, taken := false, false
 	for _, r := range v.Results {
 		taken = taken || r.Class.ID == v.Class
-		reached = reached || r.Class.ID == m.job.Post.Class
+		reached = reached || r.Class.ID == m.Job().Post.Class
 		if ok := r.Outcome == mail.Goes || r.Outcome == mail.Surcharged || r.Outcome == mail.Doubtful; reached && taken && ok {
 			v.Class = r.Class.ID
 			break

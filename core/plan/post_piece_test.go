@@ -7,6 +7,8 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
@@ -17,7 +19,7 @@ import (
 const mm = measure.Millimetre
 
 // moon is the sample card with brass stars and a knot.
-func moon(t testing.TB) (plan.Job, plan.Shop) {
+func moon(t testing.TB) (job.Job, job.Shop) {
 	t.Helper()
 	for _, j := range demo.Jobs() {
 		if strings.HasPrefix(j.Name, "Moon-watch") {
@@ -25,17 +27,23 @@ func moon(t testing.TB) (plan.Job, plan.Shop) {
 		}
 	}
 	t.Fatal("no such job")
-	return plan.Job{}, plan.Shop{}
+	return job.Job{}, job.Shop{}
 }
 
-func edit(t *testing.T, j plan.Job, shop plan.Shop, path, typed string) plan.Job {
+func edit(t *testing.T, j job.Job, shop job.Shop, path, typed string) job.Job {
 	t.Helper()
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: path, Text: &typed}})
+	return acted(t, j, shop, field.Edit{Act: field.Type, Path: path, Text: typed})
+}
+
+// acted is the job after an edit that must not be refused.
+func acted(t *testing.T, j job.Job, shop job.Shop, e field.Edit) job.Job {
+	t.Helper()
+	got, problems := plan.Apply(j, shop, []field.Edit{e})
 	if len(problems) > 0 {
-		t.Fatalf("%s = %s: %v", path, typed, problems)
+		t.Fatalf("%s %s %s: %v", e.Act, e.Path, e.Text, problems)
 	}
-	if list := got.Check(shop); len(list) > 0 {
-		t.Fatalf("%s = %s: %v", path, typed, list)
+	if list := plan.Check(got, shop); len(list) > 0 {
+		t.Fatalf("%s %s %s: %v", e.Act, e.Path, e.Text, list)
 	}
 	return got
 }
@@ -86,21 +94,21 @@ func TestReliefOfAJob(t *testing.T) {
 	}
 	// Past the edge a thing makes the card larger, and the envelope with it.
 	was := p.Envelope.Blank.Sheet.Nm
-	over := edit(t, j, shop, "parts.4.x", "-1/2")
+	over := edit(t, j, shop, "parts.4.thing.x", "-1/2")
 	p = plan.Make(over, shop)
 	if p.Envelope.Blank.Sheet.Nm <= was || !strings.Contains(notes(p.Post.Notes), "What sticks out past the edge makes the card 7 1⁄2 × 5") {
 		t.Errorf("sheet %v was %v: %s", p.Envelope.Blank.Sheet.Text, was, notes(p.Post.Notes))
 	}
 	for _, tt := range []struct{ path, typed, says string }{
-		{"parts.4.x", "8", "wholly off the face"},
-		{"parts.4.y", "-2", "wholly off the face"},
-		{"parts.4.grams", "-3", "cannot be below nothing"},
-		{"parts.4.grams", "heavy", "is not a weight"},
-		{"parts.4.grams", "9 kg", "more than anything here weighs"},
-		{"parts.4.caliper", "0", "cannot be nothing"},
-		{"parts.4.caliper", "90 mm", ""},
+		{"parts.4.thing.x", "8", "wholly off the face"},
+		{"parts.4.thing.y", "-2", "wholly off the face"},
+		{"parts.4.thing.grams", "-3", "cannot be below nothing"},
+		{"parts.4.thing.grams", "heavy", "is not a weight"},
+		{"parts.4.thing.grams", "9 kg", "more than anything here weighs"},
+		{"parts.4.thing.caliper", "0", "cannot be nothing"},
+		{"parts.4.thing.caliper", "90 mm", ""},
 	} {
-		_, problems := plan.Apply(j, shop, []plan.Edit{{Path: tt.path, Text: &tt.typed}})
+		_, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: tt.path, Text: tt.typed}})
 		if tt.says == "" {
 			continue
 		}
@@ -109,11 +117,11 @@ func TestReliefOfAJob(t *testing.T) {
 		}
 	}
 	// A disc has one size.
-	if got := edit(t, j, shop, "parts.5.thingWidth", "1"); got.Parts[5].Thing.Height != in {
+	if got := edit(t, j, shop, "parts.5.thing.width", "1"); got.Parts[5].Thing.Height != in {
 		t.Errorf("a disc of %v x %v", got.Parts[5].Thing.Width, got.Parts[5].Thing.Height)
 	}
 	j.Parts[4].Thing = nil
-	if list := j.Check(shop); len(list) == 0 {
+	if list := plan.Check(j, shop); len(list) == 0 {
 		t.Error("a thing that is none passes")
 	}
 }
@@ -122,7 +130,7 @@ func TestReliefOfAJob(t *testing.T) {
 // the old job.
 func TestRemediesKeepTheirPromise(t *testing.T) {
 	j, shop := moon(t)
-	cards := map[string]plan.Job{"moon": j}
+	cards := map[string]job.Job{"moon": j}
 	square := demo.Jobs()[0]
 	cards["square"] = square
 	clasp := demo.Jobs()[1]
@@ -146,7 +154,7 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	shop.Rulebooks = []plan.OwnRulebook{{File: own}}
+	shop.Rulebooks = []job.OwnRulebook{{File: own}}
 	for name, j := range cards {
 		for _, to := range []string{j.Post.Destination, "us-domestic", "uk-inland", "canada-home", "universal", "own"} {
 			j.Post.Destination = to
@@ -156,7 +164,7 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 					continue
 				}
 				seen[strings.SplitN(r.ID, ":", 2)[0]] = true
-				got := edit(t, j, shop, "post.remedy", r.ID)
+				got := acted(t, j, shop, field.Edit{Act: field.Take, Path: "post.remedies", Text: r.ID})
 				if after := plan.Make(got, shop); after.Post.Short != r.Short {
 					t.Errorf("%s to %s, %s: promised %s, is %s", name, to, r.Title, r.Short, after.Post.Short)
 				}
@@ -168,7 +176,7 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 			t.Errorf("no card asked for %q: %v", want, seen)
 		}
 	}
-	if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "post.remedy", Text: text("wish")}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "no longer belongs") {
+	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "post.remedies", Text: "wish"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "no longer belongs") {
 		t.Errorf("%v", problems)
 	}
 }
@@ -184,7 +192,7 @@ func TestLeaveOffTheKnot(t *testing.T) {
 	if !ok || r.Title != "Leave off “Ribbon knot”" || !r.Proven || !strings.Contains(r.Text, "Saves ") {
 		t.Fatalf("%+v of %+v", r, p.Post.Remedies)
 	}
-	got := edit(t, j, shop, "post.remedy", r.ID)
+	got := acted(t, j, shop, field.Edit{Act: field.Take, Path: "post.remedies", Text: r.ID})
 	if len(got.Parts) != len(j.Parts)-1 || len(j.Parts) != 8 {
 		t.Errorf("%d parts of %d", len(got.Parts), len(j.Parts))
 	}
@@ -214,7 +222,7 @@ func TestPostedWithout(t *testing.T) {
 	if !strings.Contains(p.Post.Sentence.Text, "too round-cornered by 1⁄8 in") {
 		t.Errorf("%s", p.Post.Sentence.Text)
 	}
-	j.Post.Destination = plan.ByHand
+	j.Post.Destination = job.ByHand
 	if p := plan.Make(j, shop); p.Post.Short != "by hand" || len(p.Post.Everywhere) != 8 {
 		t.Errorf("%s, %d places", p.Post.Short, len(p.Post.Everywhere))
 	}
@@ -227,35 +235,35 @@ func TestMeasuredDecides(t *testing.T) {
 	if p.Post.Short != "letter" || p.Post.Measured[0].Off != "" {
 		t.Fatalf("%s, %+v", p.Post.Short, p.Post.Measured)
 	}
-	j = edit(t, j, shop, "post.thickness", "5/16")
-	j = edit(t, j, shop, "post.grams", "1.5")
+	j = edit(t, j, shop, "post.measured.thickness", "5/16")
+	j = edit(t, j, shop, "post.measured.grams", "1.5")
 	p = plan.Make(j, shop)
 	if p.Post.Short != "large envelope" || p.Post.Measured[0].Measured != "0.312 in" || p.Post.Measured[1].Measured != "1.50 oz" || p.Post.Measured[1].Off == "" {
 		t.Errorf("%s, %+v", p.Post.Short, p.Post.Measured)
 	}
-	if math.Abs(j.Post.Measured.Grams-1.5*28.349523125) > 1e-9 || p.Fields["post.grams"].Text != "1.5 oz" {
-		t.Errorf("%v g, %q", j.Post.Measured.Grams, p.Fields["post.grams"].Text)
+	if math.Abs(j.Post.Measured.Grams-1.5*28.349523125) > 1e-9 || p.Fields["post.measured.grams"].Text != "1.5 oz" {
+		t.Errorf("%v g, %q", j.Post.Measured.Grams, p.Fields["post.measured.grams"].Text)
 	}
-	j = edit(t, j, shop, "post.thickness", "")
-	j = edit(t, j, shop, "post.grams", " ")
+	j = edit(t, j, shop, "post.measured.thickness", "")
+	j = edit(t, j, shop, "post.measured.grams", " ")
 	if p := plan.Make(j, shop); p.Post.Short != "letter" {
 		t.Errorf("taken away: %s", p.Post.Short)
 	}
 	// A card that droops half as far as the sums say is twice as stiff.
 	was := row(t, p.Post.Beam.Rows, "pull")
-	j = edit(t, edit(t, j, shop, "post.overhang", "100 mm"), shop, "post.droop", "2 mm")
+	j = edit(t, edit(t, j, shop, "post.measured.overhang", "100 mm"), shop, "post.measured.droop", "2 mm")
 	if got := row(t, plan.Make(j, shop).Post.Beam.Rows, "pull"); got.Value == was.Value || !strings.Contains(got.Note, "as measured at home") {
 		t.Errorf("%+v, was %+v", got, was)
 	}
-	j = edit(t, j, shop, "post.droop", "60 mm")
+	j = edit(t, j, shop, "post.measured.droop", "60 mm")
 	if p := plan.Make(j, shop); !strings.Contains(notes(p.Post.Notes), "between 1 mm and a quarter of the overhang") {
 		t.Errorf("%s", notes(p.Post.Notes))
 	}
-	j = edit(t, edit(t, edit(t, j, shop, "post.apart", "150 mm"), shop, "post.sag", "1 mm"), shop, "post.load", "50 g")
+	j = edit(t, edit(t, edit(t, j, shop, "post.measured.apart", "150 mm"), shop, "post.measured.sag", "1 mm"), shop, "post.measured.load", "50 g")
 	if got := row(t, plan.Make(j, shop).Post.Beam.Rows, "pull"); !strings.Contains(got.Note, "as measured at home") {
 		t.Errorf("%+v", got)
 	}
-	j = edit(t, j, shop, "post.apart", "400 mm")
+	j = edit(t, j, shop, "post.measured.apart", "400 mm")
 	if p := plan.Make(j, shop); !strings.Contains(notes(p.Post.Notes), "further apart than the piece is long") {
 		t.Errorf("%s", notes(p.Post.Notes))
 	}
@@ -279,9 +287,9 @@ func TestPostageAndAge(t *testing.T) {
 	// A rulebook of one's own, held against its source long ago.
 	own := mail.Files()[0]
 	own.ID, own.Region, own.LastChecked = "own", "Hilltop", "2025-01-01"
-	shop.Rulebooks = []plan.OwnRulebook{{File: own}}
+	shop.Rulebooks = []job.OwnRulebook{{File: own}}
 	j.Post.Destination = "own"
-	if list := append(j.Check(shop), shop.Check()...); len(list) > 0 {
+	if list := append(plan.Check(j, shop), shop.Check()...); len(list) > 0 {
 		t.Fatal(list)
 	}
 	p = plan.Make(j, shop)
@@ -337,9 +345,9 @@ func BenchmarkVerdictsOf40Parts(b *testing.B) {
 	for i := range 34 {
 		t := *j.Parts[7].Thing
 		t.X, t.Y = measure.Length(i%9)*3*in/4+in/8, measure.Length(i/9)*in+in/8
-		j.Parts = append(j.Parts, plan.Part{ID: fmt.Sprint("gem", i), Name: fmt.Sprint("Gem ", i), Kind: plan.ThingPart, Thing: &t})
+		j.Parts = append(j.Parts, job.Part{ID: fmt.Sprint("gem", i), Name: fmt.Sprint("Gem ", i), Kind: job.ThingPart, Thing: &t})
 	}
-	if list := j.Check(shop); len(list) > 0 {
+	if list := plan.Check(j, shop); len(list) > 0 {
 		b.Fatal(list)
 	}
 	b.Run("verdicts and remedies", func(b *testing.B) {

@@ -3,9 +3,12 @@ package plan
 import (
 	"fmt"
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
+	"yellowparcel/core/say"
 )
 
 // PostPlan is the station Post.
@@ -14,12 +17,12 @@ type PostPlan struct {
 	Title       string `json:"title"`
 	Source      string `json:"source"`
 	// Short is the forecast on the ticket: "letter + surcharge".
-	Short    string      `json:"short"`
-	Tone     Tone        `json:"tone"`
-	Sentence Sentence    `json:"sentence"`
-	Readings []Reading   `json:"readings"`
-	Classes  []ClassPlan `json:"classes"`
-	Notes    []Note      `json:"notes"`
+	Short    string       `json:"short"`
+	Tone     Tone         `json:"tone"`
+	Sentence say.Sentence `json:"sentence"`
+	Readings []Reading    `json:"readings"`
+	Classes  []ClassPlan  `json:"classes"`
+	Notes    []Note       `json:"notes"`
 	// Width, Height and Thickness of the piece for its drawing.
 	Width     Shown  `json:"width"`
 	Height    Shown  `json:"height"`
@@ -87,13 +90,13 @@ type MeasuredPlan struct {
 func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
 	piece := m.piece(e)
 	about := fmt.Sprintf("card and %s of envelope", plural(e.layers, "layer"))
-	drawing := fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.style.Unit, m.fine().Show(piece.Thickness))
+	drawing := fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.Style().Unit, m.fine().Show(piece.Thickness))
 	if e.bare {
 		about = "the bare card"
-		drawing = fmt.Sprintf("The bare card, %s %s, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.style.Unit, m.fine().Show(piece.Thickness))
+		drawing = fmt.Sprintf("The bare card, %s %s, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.Style().Unit, m.fine().Show(piece.Thickness))
 	}
 	p := PostPlan{
-		Destination: m.job.Post.Destination, Notes: []Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []Note{}},
+		Destination: m.Job().Post.Destination, Notes: []Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []Note{}},
 		Width: m.shown(e.width), Height: m.shown(e.height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
 		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(),
 		Readings: []Reading{
@@ -102,7 +105,7 @@ func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
 			{"weight", "Weight", m.weight(piece.Weight), "predicted from the parts"},
 		},
 	}
-	t := m.job.Post.Measured
+	t := m.Job().Post.Measured
 	if t.Thickness > 0 {
 		p.Readings[1].Note = "as measured"
 	}
@@ -116,7 +119,7 @@ func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
 	book, ok := m.book()
 	if !ok {
 		p.Title, p.Short, p.Tone = "By hand", "by hand", Fine
-		p.Sentence = say("Given by hand, it needs to meet no post's rules. A dot at the tip of the flap lets it be opened again.")
+		p.Sentence = say.That("Given by hand, it needs to meet no post's rules. A dot at the tip of the flap lets it be opened again.")
 		return p
 	}
 	v := m.verdictOf(book, piece)
@@ -150,7 +153,7 @@ func orUnknown(s string) string {
 // bookNotes reminds that a rulebook was not looked at for a year.
 func (m maker) bookNotes(b mail.Rulebook) []Note {
 	switch {
-	case mail.YearOld(b.LastChecked, m.shop.Today):
+	case mail.YearOld(b.LastChecked, m.Shop().Today):
 		return []Note{{Care, fmt.Sprintf("These rules were last held against the source on %s, more than a year ago: look again.", b.LastChecked)}}
 	case b.LastChecked == "":
 		return []Note{{Fine, "Nobody here has held these rules against their source yet: do so before you rely on a narrow margin, and note the day on the page of rules."}}
@@ -160,26 +163,26 @@ func (m maker) bookNotes(b mail.Rulebook) []Note {
 
 // pieceNotes says what about the piece itself should be known before posting.
 func (m maker) pieceNotes(c candidate) (notes []Note) {
-	for _, p := range m.job.Parts {
+	for _, p := range m.Job().Parts {
 		if t := p.Thing; t != nil && t.Crushable && c.made.Depth == 0 {
 			notes = append(notes, Note{Care, fmt.Sprintf("“%s” is crushed by pressure: it wants a box, even where a letter would take it.", p.Name)})
 		}
 	}
 	if m.pierces() {
-		stock, _ := m.shop.Stock(m.job.Envelope.Stock)
-		notes = append(notes, Note{Care, fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", lower(stock.Name))})
+		stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
+		notes = append(notes, Note{Care, fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", say.Lower(stock.Name))})
 	}
-	if long, short := max(c.made.Width, c.made.Height), min(c.made.Width, c.made.Height); m.job.Post.AddressShort && !m.job.Post.Bare {
-		notes = append(notes, Note{Fine, fmt.Sprintf("Its longest edge is %s; along the address it is %s long, and machines go by that.", m.style.ShowUnit(long), m.style.ShowUnit(short))})
+	if long, short := max(c.made.Width, c.made.Height), min(c.made.Width, c.made.Height); m.Job().Post.AddressShort && !m.Job().Post.Bare {
+		notes = append(notes, Note{Fine, fmt.Sprintf("Its longest edge is %s; along the address it is %s long, and machines go by that.", m.Style().ShowUnit(long), m.Style().ShowUnit(short))})
 	}
-	if _, posted := m.book(); posted && !m.job.Post.Bare {
+	if _, posted := m.book(); posted && !m.Job().Post.Bare {
 		notes = append(notes, Note{Fine, "For the post, seal the flap along both its edges: an open corner catches."})
 	}
-	if over := m.overhang(); over.Width > m.job.Card.OverWidth || over.Height > m.job.Card.OverHeight {
-		size := m.outer()
+	if over := m.Over(); over.Width > m.Job().Card.OverWidth || over.Height > m.Job().Card.OverHeight {
+		size := m.Outer()
 		notes = append(notes, Note{Fine, fmt.Sprintf("What sticks out past the edge makes the card %s: the envelope is sized for that.", m.by(size.Width, size.Height))})
 	}
-	t, long := m.job.Post.Measured, max(c.made.Width, c.made.Height).Millimetres()
+	t, long := m.Job().Post.Measured, max(c.made.Width, c.made.Height).Millimetres()
 	if t.Overhang > 0 && t.Droop > 0 && !droopOK(t, long) {
 		notes = append(notes, Note{Care, "The droop tells something only between 1 mm and a quarter of the overhang, and of a piece longer than that: let less or more of it stand out, and measure again."})
 	}
@@ -195,15 +198,15 @@ const thinEnvelope = 100
 
 // pierces reports whether something sharp lies bare in a thin envelope.
 func (m maker) pierces() bool {
-	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
-	for _, p := range m.job.Parts {
+	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
+	for _, p := range m.Job().Parts {
 		if p.Thing != nil && p.Thing.Over {
 			return false
 		}
 	}
 	for _, c := range m.cautions() {
 		if c.ID == paper.Sharp && c.Set {
-			return stock.GSM < thinEnvelope && !m.job.Post.Bare
+			return stock.GSM < thinEnvelope && !m.Job().Post.Bare
 		}
 	}
 	return false
@@ -220,22 +223,22 @@ func (m maker) weightPlans(e closed) []WeightPlan {
 
 // fineWeight writes the weight of a part, which the whole ounces hide.
 func (m maker) fineWeight(g float64) string {
-	if m.style.Unit == measure.Millimetres {
+	if m.Style().Unit == measure.Millimetres {
 		return fmt.Sprintf("%.1f g", g)
 	}
-	if g > 0 && g < 0.005*ounce {
+	if g > 0 && g < 0.005*field.Ounce {
 		return "< 0.01 oz"
 	}
-	return fmt.Sprintf("%.2f oz", g/ounce)
+	return fmt.Sprintf("%.2f oz", g/field.Ounce)
 }
 
 // measuredPlans sets thickness and weight as predicted beside what was measured.
 func (m maker) measuredPlans(e closed) []MeasuredPlan {
 	_, grams := m.weights(e)
-	t := m.job.Post.Measured
-	thick := MeasuredPlan{ID: "thickness", Label: "Thickness", Predicted: m.decimal(e.thickness) + " " + string(m.style.Unit)}
+	t := m.Job().Post.Measured
+	thick := MeasuredPlan{ID: "thickness", Label: "Thickness", Predicted: m.decimal(e.thickness) + " " + string(m.Style().Unit)}
 	if t.Thickness > 0 {
-		thick.Measured = m.decimal(t.Thickness) + " " + string(m.style.Unit)
+		thick.Measured = m.decimal(t.Thickness) + " " + string(m.Style().Unit)
 		thick.Off = signedPercent(float64(t.Thickness)/float64(e.thickness) - 1)
 	}
 	weight := MeasuredPlan{ID: "weight", Label: "Weight", Predicted: m.fineWeight(grams)}
@@ -257,10 +260,10 @@ func signedPercent(share float64) string {
 // everywhere holds the piece against every rulebook.
 func (m maker) everywhere(piece mail.Piece) []DestinationPlan {
 	list := []DestinationPlan{}
-	for _, b := range m.shop.Books() {
+	for _, b := range m.Shop().Books() {
 		v := m.verdictOf(b, piece)
 		f := m.forecast(v)
-		d := DestinationPlan{ID: b.ID, Name: b.Region + ", " + b.Service, Short: f.short, Tone: f.tone, Chosen: b.ID == m.job.Post.Destination}
+		d := DestinationPlan{ID: b.ID, Name: b.Region + ", " + b.Service, Short: f.short, Tone: f.tone, Chosen: b.ID == m.Job().Post.Destination}
 		r, taken := v.Result()
 		switch {
 		case !v.Mailable:
@@ -277,7 +280,7 @@ func (m maker) everywhere(piece mail.Piece) []DestinationPlan {
 		d.Price = m.postage(v, piece).Each
 		list = append(list, d)
 	}
-	return append(list, DestinationPlan{ID: ByHand, Name: "By hand", Short: "by hand", Tone: Fine, Why: "no post's rules", Chosen: m.job.Post.Destination == ByHand})
+	return append(list, DestinationPlan{ID: job.ByHand, Name: "By hand", Short: "by hand", Tone: Fine, Why: "no post's rules", Chosen: m.Job().Post.Destination == job.ByHand})
 }
 
 // tightest names the limit that has least room left, as a share of it.
@@ -289,7 +292,7 @@ func (m maker) tightest(r mail.ClassResult) string {
 			continue
 		}
 		if share := c.Margin / float64(*c.Max); share >= 0 && share < best {
-			best, words = share, fmt.Sprintf("%s left of %s", m.amount(c.Measure, c.Margin, true), measureNames[c.Measure])
+			best, words = share, fmt.Sprintf("%s left of %s", m.amount(c.Measure, c.Margin, true), job.MeasureName(c.Measure))
 		}
 	}
 	return words
@@ -297,7 +300,7 @@ func (m maker) tightest(r mail.ClassResult) string {
 
 // Verdicts is what every rulebook says of a job's piece, with the remedies for
 // where it goes: the station Post without its drawings.
-func Verdicts(j Job, shop Shop) ([]DestinationPlan, []RemedyPlan) {
+func Verdicts(j job.Job, shop job.Shop) ([]DestinationPlan, []RemedyPlan) {
 	m := newMaker(j, shop)
 	_, made := m.diamond()
 	all := m.candidates(made)
@@ -312,7 +315,7 @@ func Verdicts(j Job, shop Shop) ([]DestinationPlan, []RemedyPlan) {
 
 // Predicted is what the sums say of the finished piece: its thickness, and its
 // weight in grams.
-func Predicted(j Job, shop Shop) (measure.Length, float64) {
+func Predicted(j job.Job, shop job.Shop) (measure.Length, float64) {
 	m := newMaker(j, shop)
 	_, made := m.diamond()
 	e := m.closed(m.choose(m.candidates(made)))

@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
@@ -43,7 +44,7 @@ func TestPostElsewhere(t *testing.T) {
 	for _, tt := range []struct{ to, short, says string }{
 		{"uk-inland", "letter", "By the published limits it goes as a letter."},
 		{"germany-home", "large letter", "it goes as a large letter: too high by "},
-		{plan.ByHand, "by hand", "Given by hand"},
+		{job.ByHand, "by hand", "Given by hand"},
 	} {
 		j, shop := sample()
 		shop.Unit = measure.Millimetres
@@ -75,7 +76,7 @@ func TestGuidanceIsNoRule(t *testing.T) {
 // posts as promised, in light paper and in heavy.
 func TestOneRectangleEverywhere(t *testing.T) {
 	for _, stock := range []string{"copy-80", "kraft-120", "pattern-200"} {
-		for _, id := range []plan.Construction{plan.Diamond, plan.Pocket} {
+		for _, id := range []job.Construction{job.Diamond, job.Pocket} {
 			j, shop := demo.Jobs()[0], demo.Shop()
 			j.Envelope.Stock, j.Envelope.Construction = stock, id
 			p := plan.Make(j, shop)
@@ -112,7 +113,7 @@ func TestWhyNoClassTakesIt(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	shop.Rulebooks, j.Post.Destination = []plan.OwnRulebook{{File: own}}, "own"
+	shop.Rulebooks, j.Post.Destination = []job.OwnRulebook{{File: own}}, "own"
 	p = plan.Make(j, shop)
 	if want := "No class of letter takes it: not a rectangle for a slip, and an ocean bag has to be larger, thicker or heavier than that. Ask for a parcel."; p.Post.Sentence.Text != want {
 		t.Errorf("%s", p.Post.Sentence.Text)

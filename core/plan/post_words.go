@@ -5,7 +5,9 @@ import (
 	"slices"
 	"strings"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
+	"yellowparcel/core/say"
 )
 
 func allPass(checks []mail.Check) bool {
@@ -27,32 +29,32 @@ func (m maker) verdict(p *PostPlan, v mail.Verdict, e closed, piece mail.Piece) 
 		if thin := brokenChecks(v.Floor); len(thin) == 1 && thin[0].Measure == mail.Thickness {
 			would = "A heavier paper would do, or an envelope round it"
 		}
-		p.Sentence = say("Too small for any mail: %s. %s.", m.broken(v.Floor, false), would)
+		p.Sentence = say.That("Too small for any mail: %s. %s.", m.broken(v.Floor, false), would)
 	case !taken && v.AskFirst:
-		p.Sentence = say("Small but thick: the published rules do not say what becomes of it. Ask at the counter first.")
+		p.Sentence = say.That("Small but thick: the published rules do not say what becomes of it. Ask at the counter first.")
 	case !taken:
-		p.Sentence = say("No class of letter takes it: %s. Ask for a parcel.", m.noClass(v))
+		p.Sentence = say.That("No class of letter takes it: %s. Ask for a parcel.", m.noClass(v))
 	case r.Outcome == mail.Surcharged:
 		p.Sentence = m.surcharged(p, r, e, piece)
 	case r.Outcome == mail.Doubtful:
-		p.Sentence = say("It may go as %s[%s], but ask first: %s.", article(r.Class.Name), r.Class.Name, m.broken(doubts(r.Checks), false))
+		p.Sentence = say.That("It may go as %s[%s], but ask first: %s.", article(r.Class.Name), r.Class.Name, m.broken(doubts(r.Checks), false))
 	default:
-		p.Sentence = say("By the published limits it goes as %s[%s].", article(r.Class.Name), r.Class.Name)
+		p.Sentence = say.That("By the published limits it goes as %s[%s].", article(r.Class.Name), r.Class.Name)
 		first := v.Rulebook.Enveloped()
 		for _, c := range v.Results {
 			if c.Class.ID == first.ID && c.Outcome == mail.Refused {
-				p.Sentence = say("By the published limits it goes as %s[%s]: %s for %s.", article(r.Class.Name), r.Class.Name, m.whyNot(c), one(c.Class.Name))
+				p.Sentence = say.That("By the published limits it goes as %s[%s]: %s for %s.", article(r.Class.Name), r.Class.Name, m.whyNot(c), one(c.Class.Name))
 			}
 		}
 	}
 	if taken {
 		for _, c := range r.Checks {
 			if c.OK && c.Worst < 0 {
-				p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("Its %s passes, but by less than it may be off.", measureNames[c.Measure])})
+				p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("Its %s passes, but by less than it may be off.", job.MeasureName(c.Measure))})
 			}
 		}
 	}
-	if m.job.Post.HandCancel {
+	if m.Job().Post.HandCancel {
 		p.Notes = append(p.Notes, Note{Fine, "To be cancelled by hand: ask for it at the counter; not every counter offers it."})
 	}
 	p.Notes = append(p.Notes, Note{Fine, "Rules change and offices differ: this is advice, no promise. Ask your own post office."})
@@ -119,7 +121,7 @@ func over(checks []mail.Check) []mail.Check {
 }
 
 // surcharged says why a surcharge falls due and in what envelope it would not.
-func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.Piece) Sentence {
+func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.Piece) say.Sentence {
 	for _, c := range r.Checks {
 		if c.OK || c.Measure != mail.Aspect && c.Measure != mail.AddressAspect {
 			continue
@@ -127,23 +129,23 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.
 		shape := "Nearly square"
 		switch {
 		case piece.AddressShort && c.Measure == mail.AddressAspect:
-			return say("With the address along its short edge it pays the surcharge as %s: write it along the long one.", one(r.Class.Name))
+			return say.That("With the address along its short edge it pays the surcharge as %s: write it along the long one.", one(r.Class.Name))
 		case piece.Width == piece.Height:
 			shape = "Square"
 		case c.Max != nil && c.Measured > float64(*c.Max):
 			shape = "Long and slim"
 		}
 		s := fmt.Sprintf("%s, so as %s it pays the surcharge", shape, one(r.Class.Name))
-		need := m.thick.Used + m.job.Envelope.Ease + e.wider()
-		rect := r.Class.PlainRectangle(m.outer().Width+need, m.outer().Height+need, piece.Thickness, piece.SizeError, m.style.Tick)
+		need := m.Thick().Used + m.Job().Envelope.Ease + e.wider()
+		rect := r.Class.PlainRectangle(m.Outer().Width+need, m.Outer().Height+need, piece.Thickness, piece.SizeError, m.Style().Tick)
 		if rect.OK {
 			p.Rectangle = &RectanglePlan{m.shown(rect.Width), m.shown(rect.Height)}
-			return say("%s; in a [%s %s] envelope it would not.", s, m.by(rect.Width, rect.Height), m.style.Unit)
+			return say.That("%s; in a [%s %s] envelope it would not.", s, m.by(rect.Width, rect.Height), m.Style().Unit)
 		}
-		return say("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, measureNames[rect.Why])
+		return say.That("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, job.MeasureName(rect.Why))
 	}
 	if onlyGuidance(r.Checks) {
-		return say("As %s[%s] it may pay the surcharge: %s. Ask first.", article(r.Class.Name), r.Class.Name, m.broken(r.Checks, true))
+		return say.That("As %s[%s] it may pay the surcharge: %s. Ask first.", article(r.Class.Name), r.Class.Name, m.broken(r.Checks, true))
 	}
-	return say("As %s it pays the surcharge: %s.", one(r.Class.Name), m.broken(r.Checks, true))
+	return say.That("As %s it pays the surcharge: %s.", one(r.Class.Name), m.broken(r.Checks, true))
 }

@@ -6,38 +6,14 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
-	"yellowparcel/core/mail"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
-
-// Recipe is a diamond or a pocket as somebody's note gives it.
-type Recipe struct {
-	Side1 measure.Length `json:"side1"`
-	Side2 measure.Length `json:"side2"`
-	// Paired says that both scores of a pair are read from one corner: Left and
-	// Right are then near and far of the sides, Top and Bottom those of the others.
-	Paired bool           `json:"paired"`
-	Left   measure.Length `json:"left"`
-	Right  measure.Length `json:"right"`
-	Top    measure.Length `json:"top"`
-	Bottom measure.Length `json:"bottom"`
-	// Pocket says that it is a tabbed pocket: Side1 and Side2 are then width and
-	// length of its sheet, Left and Right the tabs, Top the flap and Bottom the
-	// back, each from the edge next to it.
-	Pocket bool `json:"pocket,omitempty"`
-	// Quoted is a postal limit that the note names, of the measure QuotedOf; zero
-	// for none.
-	Quoted   measure.Length `json:"quoted,omitempty"`
-	QuotedOf mail.Measure   `json:"quotedOf,omitempty"`
-}
-
-func (r Recipe) Blank() blank.Recipe {
-	return blank.Recipe{Side1: r.Side1, Side2: r.Side2, Paired: r.Paired, Left: r.Left, Right: r.Right, Top: r.Top, Bottom: r.Bottom}
-}
 
 // RecipePlan says what a note really makes.
 type RecipePlan struct {
-	Sentence Sentence `json:"sentence"`
+	Sentence say.Sentence `json:"sentence"`
 	// Readings are the ways to read it: one, or two where its scores lie off the
 	// centre.
 	Readings []RecipeReading `json:"readings"`
@@ -65,23 +41,23 @@ type RecipeReading struct {
 
 // recipe works the job's note backwards; nil when there is none.
 func (m maker) recipe() *RecipePlan {
-	if m.job.Recipe == nil {
+	if m.Job().Recipe == nil {
 		return nil
 	}
-	if m.job.Recipe.Pocket {
-		return m.pocketRecipe(m.job.Recipe.pocket())
+	if m.Job().Recipe.Pocket {
+		return m.pocketRecipe(m.Job().Recipe.AsPocket())
 	}
-	r := m.job.Recipe.Blank()
+	r := m.Job().Recipe.Blank()
 	p := &RecipePlan{Readings: []RecipeReading{}, Notes: []Note{}, Rescaled: m.rescaled()}
 	if fault := r.Fault(); fault != "" {
-		p.Sentence = say("This makes no envelope: %s. Look at the note again.", fault)
-		p.Notes = append(p.Notes, Note{Trouble, capital(fault) + ": change that number."})
+		p.Sentence = say.That("This makes no envelope: %s. Look at the note again.", fault)
+		p.Notes = append(p.Notes, Note{Trouble, say.Capital(fault) + ": change that number."})
 		return p
 	}
 	sides, ends := r.Centring()
 	zero := r.Make(0, 0)
 	name := "as it is written"
-	off := sides.Abs() > m.style.Tick || ends.Abs() > m.style.Tick
+	off := sides.Abs() > m.Style().Tick || ends.Abs() > m.Style().Tick
 	if off {
 		name = "with the guide's corner at zero"
 	}
@@ -89,8 +65,8 @@ func (m maker) recipe() *RecipePlan {
 	best := zero
 	if off {
 		best = r.Make(sides, ends)
-		p.Readings = append(p.Readings, m.recipeReading(fmt.Sprintf("with the guide's corner at %s", m.style.Show(-sides)), best))
-		p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("Its scores lie off the centre: in the middle they would be if the guide reads %s at the sheet's corner. Look where the corner sits on yours.", m.style.Show(-sides))})
+		p.Readings = append(p.Readings, m.recipeReading(fmt.Sprintf("with the guide's corner at %s", m.Style().Show(-sides)), best))
+		p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("Its scores lie off the centre: in the middle they would be if the guide reads %s at the sheet's corner. Look where the corner sits on yours.", m.Style().Show(-sides))})
 	}
 	p.Notes = append(p.Notes, m.recipeNotes(best)...)
 	p.Notes = append(p.Notes, m.stretched(best.Width, best.Height, best.Seam())...)
@@ -106,10 +82,10 @@ func (m maker) recipeEase(res blank.RecipeResult) (w, h measure.Length) {
 
 // easeIn is the room for the card between creases, the way round it fits better.
 func (m maker) easeIn(width, height measure.Length) (w, h measure.Length) {
-	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
-	outer := m.outer()
+	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
+	outer := m.Outer()
 	ease := func(c card.Size) (measure.Length, measure.Length) {
-		return width - 2*stock.Caliper - c.Width - m.thick.Used, height - 2*stock.Caliper - c.Height - m.thick.Used
+		return width - 2*stock.Caliper - c.Width - m.Thick().Used, height - 2*stock.Caliper - c.Height - m.Thick().Used
 	}
 	w, h = ease(outer)
 	if tw, th := ease(card.Size{Width: outer.Height, Height: outer.Width}); min(tw, th) > min(w, h) {
@@ -126,7 +102,7 @@ func (m maker) recipeReading(name string, res blank.RecipeResult) RecipeReading 
 		Dimensions: []Dimension{}, Suits: min(w, h) >= 0 && res.Seam() > 0 && res.Folded.Hole < 1,
 	}
 	for _, s := range res.Seams {
-		reading.Seams = append(reading.Seams, m.style.Show(s))
+		reading.Seams = append(reading.Seams, m.Style().Show(s))
 	}
 	if res.Folded.Hole >= 1 {
 		reading.Hole = fmt.Sprintf("%.0f mm²", res.Folded.Hole)
@@ -135,26 +111,26 @@ func (m maker) recipeReading(name string, res blank.RecipeResult) RecipeReading 
 	return reading
 }
 
-func (m maker) recipeSentence(res blank.RecipeResult) Sentence {
+func (m maker) recipeSentence(res blank.RecipeResult) say.Sentence {
 	w, h := m.recipeEase(res)
 	switch {
 	case res.Seam() < 0:
-		return say("It makes an envelope of [%s], but the back stays open: a seam is [%s].", m.by(res.Width, res.Height), m.style.Show(res.Seam()))
+		return say.That("It makes an envelope of [%s], but the back stays open: a seam is [%s].", m.by(res.Width, res.Height), m.Style().Show(res.Seam()))
 	case min(w, h) < 0:
-		return say("It makes an envelope of [%s]; your card is [%s] too large for it.", m.by(res.Width, res.Height), m.style.Show(-min(w, h)))
+		return say.That("It makes an envelope of [%s]; your card is [%s] too large for it.", m.by(res.Width, res.Height), m.Style().Show(-min(w, h)))
 	}
-	return say("It makes an envelope of [%s] with a seam of [%s]; your card has [%s] of ease in it.", m.by(res.Width, res.Height), m.style.Show(res.Seam()), m.style.Show(min(w, h)))
+	return say.That("It makes an envelope of [%s] with a seam of [%s]; your card has [%s] of ease in it.", m.by(res.Width, res.Height), m.Style().Show(res.Seam()), m.Style().Show(min(w, h)))
 }
 
 // recipeNotes says what goes wrong and which number to change.
 func (m maker) recipeNotes(res blank.RecipeResult) (notes []Note) {
-	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
-	show := m.style.Show
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
+	show := m.Style().Show
 	if s := res.Seam(); s < a.Width {
 		// Every score lengthens two seams by √2 of what it grows; the sheet by what
 		// it grows takes as much off.
-		by := measure.Round(float64(a.Width-s) / 1.41421356).Up(m.style.Tick)
-		notes = append(notes, Note{Trouble, fmt.Sprintf("A seam of %s is less than the %s, %s: set the two scores beside it together %s further in, or cut the sheet larger and the scores with it.", show(s), lower(a.Name), show(a.Width), show(by))})
+		by := measure.Round(float64(a.Width-s) / 1.41421356).Up(m.Style().Tick)
+		notes = append(notes, Note{Trouble, fmt.Sprintf("A seam of %s is less than the %s, %s: set the two scores beside it together %s further in, or cut the sheet larger and the scores with it.", show(s), say.Lower(a.Name), show(a.Width), show(by))})
 	}
 	w, h := m.recipeEase(res)
 	for _, d := range []struct {
@@ -162,7 +138,7 @@ func (m maker) recipeNotes(res blank.RecipeResult) (notes []Note) {
 		which string
 	}{{w, "side"}, {h, "top and bottom"}} {
 		if d.ease < 0 {
-			notes = append(notes, Note{Trouble, fmt.Sprintf("It is %s too tight: set the two %s scores together %s nearer to their corners.", show(-d.ease), d.which, show((m.job.Envelope.Ease - d.ease).Up(m.style.Tick)))})
+			notes = append(notes, Note{Trouble, fmt.Sprintf("It is %s too tight: set the two %s scores together %s nearer to their corners.", show(-d.ease), d.which, show((m.Job().Envelope.Ease - d.ease).Up(m.Style().Tick)))})
 		}
 	}
 	if res.Folded.Overhang > 1 {
@@ -173,22 +149,22 @@ func (m maker) recipeNotes(res blank.RecipeResult) (notes []Note) {
 
 // rescaledWish is what is wished for an envelope that follows a recipe: its own seam,
 // as long as the adhesive has room on it, and of a pocket its thumb gap.
-func (m maker) rescaledWish(r Recipe) EnvelopeWish {
-	e := m.job.Envelope
+func (m maker) rescaledWish(r job.Recipe) job.EnvelopeWish {
+	e := m.Job().Envelope
 	least := m.blankSpec().Adhesive
 	e.Double, e.Flap = false, 0
 	if r.Pocket {
-		e.Construction, e.Pocket = Pocket, blank.ExactPocket
-		if p := r.pocket(); p.Fault() == "" {
+		e.Construction, e.Pocket = job.Pocket, blank.ExactPocket
+		if p := r.AsPocket(); p.Fault() == "" {
 			res := p.Make()
 			if res.Tab >= least {
 				e.Seam = res.Tab
 			}
-			e.ThumbGap = max(0, min(res.Gap, m.outer().Height/2))
+			e.ThumbGap = max(0, min(res.Gap, m.Outer().Height/2))
 		}
 		return e
 	}
-	e.Construction, e.School, e.Way, e.FlapShape = Diamond, blank.ExactSeam, blank.PairWay, ""
+	e.Construction, e.School, e.Way, e.FlapShape = job.Diamond, blank.ExactSeam, blank.PairWay, ""
 	if d := r.Blank(); d.Fault() == "" {
 		sides, ends := d.Centring()
 		if seam := d.Make(sides, ends).Seam(); seam >= least {
@@ -200,19 +176,9 @@ func (m maker) rescaledWish(r Recipe) EnvelopeWish {
 
 // following is the blank's spec when the envelope follows the job's recipe.
 func (m maker) following() blank.Spec {
-	n := m
-	n.job.Envelope = m.rescaledWish(*m.job.Recipe)
-	return n.blankSpec()
-}
-
-// takeRecipe makes the job's envelope follow its recipe.
-func takeRecipe(j Job, shop Shop) (Job, error) {
-	if j.Recipe == nil {
-		return j, refuse("There is no recipe to follow: type one first.")
-	}
-	j = j.Clone()
-	j.Envelope = newMaker(j, shop).rescaledWish(*j.Recipe)
-	return j, nil
+	j := m.Job()
+	j.Envelope = m.rescaledWish(*j.Recipe)
+	return m.with(j).blankSpec()
 }
 
 // rescaled is a diamond for the job's card with the recipe's own seam.
@@ -220,6 +186,6 @@ func (m maker) rescaled() string {
 	s := m.following()
 	d := blank.NewDiamond(s)
 	w := d.Chosen()
-	at := func(i int) string { return m.style.Show(w.Settings[i].At) }
-	return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", m.style.Show(s.Seam), m.style.Show(d.Sheet), at(0), at(1), at(2), at(3))
+	at := func(i int) string { return m.Style().Show(w.Settings[i].At) }
+	return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", m.Style().Show(s.Seam), m.Style().Show(d.Sheet), at(0), at(1), at(2), at(3))
 }

@@ -5,26 +5,24 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
-
-func (r Recipe) pocket() blank.PocketRecipe {
-	return blank.PocketRecipe{Width: r.Side1, Length: r.Side2, Left: r.Left, Right: r.Right, Flap: r.Top, Bottom: r.Bottom}
-}
 
 // pocketRecipe works the note of a pocket backwards.
 func (m maker) pocketRecipe(r blank.PocketRecipe) *RecipePlan {
 	p := &RecipePlan{Readings: []RecipeReading{}, Notes: []Note{}}
 	if fault := r.Fault(); fault != "" {
-		p.Sentence = say("This makes no envelope: %s. Look at the note again.", fault)
-		p.Notes = append(p.Notes, Note{Trouble, capital(fault) + ": change that number."})
+		p.Sentence = say.That("This makes no envelope: %s. Look at the note again.", fault)
+		p.Notes = append(p.Notes, Note{Trouble, say.Capital(fault) + ": change that number."})
 		p.Rescaled = m.rescaledPocket()
 		return p
 	}
-	res, show := r.Make(), m.style.Show
+	res, show := r.Make(), m.Style().Show
 	w, h := m.easeIn(res.Width, res.Height)
-	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	closes := res.Tab >= a.Width && 2*res.Tab <= res.Width && res.Overlap >= a.Width && r.Flap <= res.Height
 	reading := RecipeReading{
 		Name: "as it is written", Inside: m.by(res.Width, res.Height), Ease: m.by(w, h), Fits: min(w, h) >= 0, Suits: min(w, h) >= 0 && closes,
@@ -38,9 +36,9 @@ func (m maker) pocketRecipe(r blank.PocketRecipe) *RecipePlan {
 	p.Readings = append(p.Readings, reading)
 	switch {
 	case min(w, h) < 0:
-		p.Sentence = say("It makes a pocket of [%s]; your card is [%s] too large for it.", reading.Inside, show(-min(w, h)))
+		p.Sentence = say.That("It makes a pocket of [%s]; your card is [%s] too large for it.", reading.Inside, show(-min(w, h)))
 	default:
-		p.Sentence = say("It makes a pocket of [%s] with tabs of [%s]; your card has [%s] of ease in it.", reading.Inside, show(res.Tab), show(min(w, h)))
+		p.Sentence = say.That("It makes a pocket of [%s] with tabs of [%s]; your card has [%s] of ease in it.", reading.Inside, show(res.Tab), show(min(w, h)))
 	}
 	p.Notes = append(m.pocketRecipeNotes(r, res, w, h), m.stretched(res.Width, res.Height, res.Tab)...)
 	p.Notes = append(p.Notes, m.quoted()...)
@@ -50,17 +48,17 @@ func (m maker) pocketRecipe(r blank.PocketRecipe) *RecipePlan {
 
 // pocketRecipeNotes says what goes wrong and which number to change.
 func (m maker) pocketRecipeNotes(r blank.PocketRecipe, res blank.PocketResult, w, h measure.Length) []Note {
-	notes, show := []Note{}, m.style.Show
-	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
+	notes, show := []Note{}, m.Style().Show
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	add := func(t Tone, format string, args ...any) { notes = append(notes, Note{t, fmt.Sprintf(format, args...)}) }
 	if w < 0 {
-		add(Trouble, "It is %s too tight across: set the two tabs' scores together %s nearer to their edges, or cut the sheet as much wider.", show(-w), show((m.job.Envelope.Ease - w).Up(m.style.Tick)))
+		add(Trouble, "It is %s too tight across: set the two tabs' scores together %s nearer to their edges, or cut the sheet as much wider.", show(-w), show((m.Job().Envelope.Ease - w).Up(m.Style().Tick)))
 	}
 	if h < 0 {
-		add(Trouble, "It is %s too tight down: set the scores of flap and back together %s nearer to their ends, or cut the sheet as much longer.", show(-h), show((m.job.Envelope.Ease - h).Up(m.style.Tick)))
+		add(Trouble, "It is %s too tight down: set the scores of flap and back together %s nearer to their ends, or cut the sheet as much longer.", show(-h), show((m.Job().Envelope.Ease - h).Up(m.Style().Tick)))
 	}
 	if res.Tab < a.Width {
-		add(Trouble, "A tab of %s is narrower than the %s, %s: score it at %s, and cut the sheet wider by as much.", show(res.Tab), lower(a.Name), show(a.Width), show(a.Width))
+		add(Trouble, "A tab of %s is narrower than the %s, %s: score it at %s, and cut the sheet wider by as much.", show(res.Tab), say.Lower(a.Name), show(a.Width), show(a.Width))
 	}
 	if r.Left != r.Right {
 		add(Care, "The tabs differ, %s and %s: the front lies off the middle by %s. One of the two may be a slip.", show(r.Left), show(r.Right), show((r.Left-r.Right).Abs()/2))
@@ -81,19 +79,19 @@ func (m maker) pocketRecipeNotes(r blank.PocketRecipe, res blank.PocketResult, w
 }
 
 func (m maker) rescaledPocket() string {
-	made, show := blank.NewPocket(m.following()), m.style.Show
+	made, show := blank.NewPocket(m.following()), m.Style().Show
 	at := func(i int) string { return show(made.Scores[i].At) }
 	return fmt.Sprintf("For your card with tabs of %s: cut %s; score %s from both sides, %s from the flap's end and %s from the other.", at(0), m.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3))
 }
 
 // beginPocketRecipe begins a note of a pocket as the job's own pocket.
-func beginPocketRecipe(j Job, shop Shop) Job {
+func beginPocketRecipe(j job.Job, shop job.Shop) job.Job {
 	m := newMaker(j, shop)
 	s := m.blankSpec()
 	s.Pocket = blank.ExactPocket
 	s.Double = false
 	made := blank.NewPocket(s)
-	j.Recipe = &Recipe{
+	j.Recipe = &job.Recipe{
 		Pocket: true, Side1: made.SheetWidth, Side2: made.SheetHeight,
 		Left: made.Scores[0].At, Right: made.Scores[1].At, Top: made.Scores[2].At, Bottom: made.Scores[3].At,
 	}
@@ -103,9 +101,9 @@ func beginPocketRecipe(j Job, shop Shop) Job {
 // stretched says what becomes of an outline that is enlarged or reduced as a
 // whole until the card goes in, as copiers and cutters do.
 func (m maker) stretched(width, height, seam measure.Length) []Note {
-	stock, _ := m.shop.Stock(m.job.Envelope.Stock)
-	outer, ease := m.outer(), m.job.Envelope.Ease
-	need := 2*stock.Caliper + m.thick.Used + ease
+	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
+	outer, ease := m.Outer(), m.Job().Envelope.Ease
+	need := 2*stock.Caliper + m.Thick().Used + ease
 	factor := func(w, h measure.Length) float64 {
 		return max(float64(outer.Width+need)/float64(w), float64(outer.Height+need)/float64(h))
 	}
@@ -120,19 +118,19 @@ func (m maker) stretched(width, height, seam measure.Length) []Note {
 	}
 	grown := func(l measure.Length) measure.Length { return measure.Round(float64(l) * f) }
 	loose := max(grown(w)-outer.Width-need, grown(h)-outer.Height-need) + ease
-	return []Note{{Fine, fmt.Sprintf("Stretched as a whole to %.0f %% to suit your card, its seam of %s would become %s and one side would have %s of ease: solve it anew, as below, instead of stretching the outline.", 100*f, m.style.Show(seam), m.style.Show(grown(seam)), m.style.Show(loose))}}
+	return []Note{{Fine, fmt.Sprintf("Stretched as a whole to %.0f %% to suit your card, its seam of %s would become %s and one side would have %s of ease: solve it anew, as below, instead of stretching the outline.", 100*f, m.Style().Show(seam), m.Style().Show(grown(seam)), m.Style().Show(loose))}}
 }
 
 // quoted holds a limit that a note names against the rulebooks.
 func (m maker) quoted() []Note {
-	r := m.job.Recipe
+	r := m.Job().Recipe
 	if r.Quoted == 0 {
 		return nil
 	}
 	of := r.QuotedMeasure()
 	var whose []string
 	here := ""
-	for _, b := range m.shop.Books() {
+	for _, b := range m.Shop().Books() {
 		for _, c := range b.Classes {
 			for _, l := range c.Limits {
 				if l.Measure != of || len(l.When) > 0 {
@@ -150,7 +148,7 @@ func (m maker) quoted() []Note {
 					if (at - r.Quoted).Abs() <= measure.Inch/64 {
 						whose = append(whose, words)
 					}
-					if b.ID == m.job.Post.Destination && bound.word == "greatest" && c.ID == b.Enveloped().ID {
+					if b.ID == m.Job().Post.Destination && bound.word == "greatest" && c.ID == b.Enveloped().ID {
 						here = fmt.Sprintf(" Where this job goes, %s is %s.", words, m.fine().ShowUnit(at))
 					}
 				}
@@ -162,13 +160,4 @@ func (m maker) quoted() []Note {
 		return []Note{{Care, fmt.Sprintf("No rulebook here has %s as a limit of %s.%s", limit, of, here)}}
 	}
 	return []Note{{Fine, fmt.Sprintf("The limit of %s is %s: as published, to be verified.", limit, strings.Join(whose, "; "))}}
-}
-
-// quotedOf is the measure of the limit that a note names: the height when it
-// does not say.
-func (r Recipe) QuotedMeasure() mail.Measure {
-	if r.QuotedOf == "" {
-		return mail.Height
-	}
-	return r.QuotedOf
 }

@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
@@ -17,13 +19,13 @@ func TestCheckARecipe(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	j.Parts = j.Parts[:1]
 	j.Card.Width, j.Card.Height = 5*in, 5*in
-	j, problems := plan.Apply(j, shop, []plan.Edit{
-		{Path: "recipe.scores", Text: text("pair")},
-		{Path: "recipe.side1", Text: text("8 3/4")}, {Path: "recipe.side2", Text: text("8 3/4 (222 mm)")},
-		{Path: "recipe.left", Text: text("3")}, {Path: "recipe.right", Text: text("8 3/8")}, {Path: "recipe.top", Text: text("3")}, {Path: "recipe.bottom", Text: text("8 3/8")},
+	j, problems := plan.Apply(j, shop, []field.Edit{
+		{Act: field.Add, Path: "recipe", Text: "pair"},
+		{Act: field.Type, Path: "recipe.side1", Text: "8 3/4"}, {Act: field.Type, Path: "recipe.side2", Text: "8 3/4 (222 mm)"},
+		{Act: field.Type, Path: "recipe.left", Text: "3"}, {Act: field.Type, Path: "recipe.right", Text: "8 3/8"}, {Act: field.Type, Path: "recipe.top", Text: "3"}, {Act: field.Type, Path: "recipe.bottom", Text: "8 3/8"},
 	})
-	if len(problems) > 0 || len(j.Check(shop)) > 0 {
-		t.Fatalf("%v, %v", problems, j.Check(shop))
+	if len(problems) > 0 || len(plan.Check(j, shop)) > 0 {
+		t.Fatalf("%v, %v", problems, plan.Check(j, shop))
 	}
 	r := plan.Make(j, shop).Recipe
 	if len(r.Readings) != 2 || r.Readings[0].Suits || !r.Readings[1].Suits || r.Readings[0].Seams[0] != "≈ −1⁄4" || r.Readings[1].Seams[0] != "≈ 1 1⁄8" || r.Readings[0].Hole == "none" {
@@ -38,14 +40,16 @@ func TestCheckARecipe(t *testing.T) {
 	for _, tt := range []struct{ path, typed, want string }{
 		{"recipe.left", "3 (80 mm)", "which is not the same: the second is ≈ 3 1⁄8 in"},
 		{"recipe.left", "3 (8o mm)", "is not known here"},
-		{"recipe.scores", "moon", "choose one"},
 	} {
-		if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: tt.path, Text: &tt.typed}}); len(problems) != 1 || !strings.Contains(problems[0].Message, tt.want) {
+		if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: tt.path, Text: tt.typed}}); len(problems) != 1 || !strings.Contains(problems[0].Message, tt.want) {
 			t.Errorf("%s: %v, want %q", tt.typed, problems, tt.want)
 		}
 	}
+	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "moon"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "choose one") {
+		t.Errorf("%v", problems)
+	}
 	for path, typed := range map[string]string{"recipe.left": "20", "recipe.right": "2"} {
-		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: path, Text: &typed}})
+		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: path, Text: typed}})
 		if r := plan.Make(got, shop).Recipe; len(problems) > 0 || len(r.Readings) != 0 || !strings.Contains(r.Sentence.Text, "makes no envelope") {
 			t.Errorf("%s = %s: %v, %s", path, typed, problems, r.Sentence.Text)
 		}
@@ -54,7 +58,7 @@ func TestCheckARecipe(t *testing.T) {
 	if n := notes(plan.Make(j, shop).Recipe.Notes); !strings.Contains(n, "nearer to their corners") {
 		t.Errorf("a card too large: %s", n)
 	}
-	got, _ := plan.Apply(j, shop, []plan.Edit{{Path: "recipe.scores", Text: text("corners")}})
+	got, _ := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "corners"}})
 	if got.Recipe.Paired || j.Recipe.Paired == got.Recipe.Paired {
 		t.Error("the way of reading does not change, or in the job that was given")
 	}
@@ -62,11 +66,11 @@ func TestCheckARecipe(t *testing.T) {
 	if s := plan.Make(got, shop).Fields["recipe.right"].Text; s != "≈ 4" {
 		t.Errorf("from its own corner: %s", s)
 	}
-	got, _ = plan.Apply(got, shop, []plan.Edit{{Path: "recipe.scores", Text: text("")}})
+	got, _ = plan.Apply(got, shop, []field.Edit{{Act: field.Remove, Path: "recipe"}})
 	if got.Recipe != nil || plan.Make(got, shop).Recipe != nil {
 		t.Error("the note does not end")
 	}
-	if _, problems := plan.Apply(got, shop, []plan.Edit{{Path: "recipe.left", Text: text("3")}}); len(problems) != 1 {
+	if _, problems := plan.Apply(got, shop, []field.Edit{{Act: field.Type, Path: "recipe.left", Text: "3"}}); len(problems) != 1 {
 		t.Errorf("a score of no note: %v", problems)
 	}
 }
@@ -74,14 +78,14 @@ func TestCheckARecipe(t *testing.T) {
 // The note of a pocket is worked backwards too, and says which number to change.
 func TestCheckAPocketRecipe(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
-	j, problems := plan.Apply(j, shop, []plan.Edit{{Path: "recipe.scores", Text: text("pocket")}})
+	j, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "pocket"}})
 	r := plan.Make(j, shop).Recipe
-	if len(problems) > 0 || len(j.Check(shop)) > 0 || len(r.Readings) != 1 || !r.Readings[0].Suits || len(r.Notes) > 0 {
+	if len(problems) > 0 || len(plan.Check(j, shop)) > 0 || len(r.Readings) != 1 || !r.Readings[0].Suits || len(r.Notes) > 0 {
 		t.Fatalf("the job's own pocket: %v, %+v, %s", problems, r.Readings, notes(r.Notes))
 	}
 	// 6 1/4 x 4 1/2 by the thumb gap: 7 1/2 x 10 3/4, scored 1/2, 1/2, 1 3/4, 4 1/4.
 	for path, typed := range map[string]string{"side1": "7 1/2", "side2": "10 3/4", "left": "1/2", "right": "1/2", "top": "1 3/4", "bottom": "4 1/4"} {
-		if j, problems = plan.Apply(j, shop, []plan.Edit{{Path: "recipe." + path, Text: &typed}}); len(problems) > 0 {
+		if j, problems = plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "recipe." + path, Text: typed}}); len(problems) > 0 {
 			t.Fatal(problems)
 		}
 	}
@@ -103,12 +107,12 @@ func TestCheckAPocketRecipe(t *testing.T) {
 		{"left", "7", "The scores of the two tabs cross"},
 		{"side2", "6", "The scores of flap and back cross"},
 	} {
-		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "recipe." + tt.path, Text: &tt.typed}})
+		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "recipe." + tt.path, Text: tt.typed}})
 		if n := notes(plan.Make(got, shop).Recipe.Notes); len(problems) > 0 || !strings.Contains(n, tt.want) {
 			t.Errorf("%s = %s: %s, want %q", tt.path, tt.typed, n, tt.want)
 		}
 	}
-	back, problems := plan.Apply(j, shop, []plan.Edit{{Path: "recipe.scores", Text: text("pair")}})
+	back, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "pair"}})
 	if len(problems) > 0 || back.Recipe.Pocket || !plan.Make(back, shop).Recipe.Readings[0].Suits {
 		t.Errorf("back to a square: %v, %+v", problems, back.Recipe)
 	}
@@ -119,7 +123,7 @@ func TestCheckAPocketRecipe(t *testing.T) {
 func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	j.Post.Destination = "us-domestic"
-	j, _ = plan.Apply(j, shop, []plan.Edit{{Path: "recipe.scores", Text: text("pair")}})
+	j, _ = plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "pair"}})
 	for _, tt := range []struct {
 		typed string
 		of    mail.Measure
@@ -129,14 +133,14 @@ func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 		{"5 mm", mail.Thickness, "of a letter, United Kingdom, inland post"},
 		{"6", mail.Height, "No rulebook here has 6 in as a limit of height. Where this job goes, the greatest height of a letter, United States, home post is 6 1⁄8 in."},
 	} {
-		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "recipe.quoted", Text: &tt.typed}})
+		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "recipe.quoted", Text: tt.typed}})
 		got.Recipe.QuotedOf = tt.of
 		if n := notes(plan.Make(got, shop).Recipe.Notes); len(problems) > 0 || !strings.Contains(n, tt.want) {
 			t.Errorf("%s: %s", tt.typed, n)
 		}
 	}
 	j.Recipe.QuotedOf = "smell"
-	if list := j.Check(shop); len(list) != 1 || list[0].Path != "recipe.quoted" {
+	if list := plan.Check(j, shop); len(list) != 1 || list[0].Path != "recipe.quotedOf" {
 		t.Errorf("a limit of smell: %v", list)
 	}
 	j.Recipe.QuotedOf = ""
@@ -153,20 +157,20 @@ func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 // for this card, of a square and of a pocket.
 func TestFollowARecipe(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
-	if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "recipe.take", Text: text("so")}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "type one first") {
+	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "recipe"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "type one first") {
 		t.Errorf("without a recipe: %v", problems)
 	}
-	j.Envelope.Construction, j.Envelope.Double = plan.Tuck, true
+	j.Envelope.Construction, j.Envelope.Double = job.Tuck, true
 	for _, tt := range []struct {
-		recipe plan.Recipe
-		want   plan.Construction
+		recipe job.Recipe
+		want   job.Construction
 	}{
-		{plan.Recipe{Side1: 35 * in / 4, Side2: 35 * in / 4, Paired: true, Left: 3 * in, Right: 67 * in / 8, Top: 3 * in, Bottom: 67 * in / 8}, plan.Diamond},
-		{plan.Recipe{Side1: 8 * in, Side2: 12 * in, Pocket: true, Left: 5 * in / 8, Right: 5 * in / 8, Top: 2 * in, Bottom: 4 * in}, plan.Pocket},
+		{job.Recipe{Side1: 35 * in / 4, Side2: 35 * in / 4, Paired: true, Left: 3 * in, Right: 67 * in / 8, Top: 3 * in, Bottom: 67 * in / 8}, job.Diamond},
+		{job.Recipe{Side1: 8 * in, Side2: 12 * in, Pocket: true, Left: 5 * in / 8, Right: 5 * in / 8, Top: 2 * in, Bottom: 4 * in}, job.Pocket},
 	} {
 		j.Recipe = &tt.recipe
 		told := plan.Make(j, shop).Recipe.Rescaled
-		got := edit(t, j, shop, "recipe.take", "so")
+		got := acted(t, j, shop, field.Edit{Act: field.Take, Path: "recipe"})
 		b := plan.Make(got, shop).Envelope.Blank
 		if got.Envelope.Construction != tt.want {
 			t.Errorf("it is made as %s", got.Envelope.Construction)
@@ -187,8 +191,8 @@ func TestEveryRecipeIsDrawn(t *testing.T) {
 	drawn := 0
 	for range 1500 {
 		side := func() measure.Length { return measure.Length(16+r.IntN(200)) * in / 16 }
-		j.Recipe = &plan.Recipe{Side1: side(), Side2: side(), Paired: r.IntN(2) == 0, Left: side() / 3, Right: side(), Top: side() / 3, Bottom: side()}
-		if len(j.Check(shop)) > 0 || r.IntN(10) > 0 {
+		j.Recipe = &job.Recipe{Side1: side(), Side2: side(), Paired: r.IntN(2) == 0, Left: side() / 3, Right: side(), Top: side() / 3, Bottom: side()}
+		if len(plan.Check(j, shop)) > 0 || r.IntN(10) > 0 {
 			continue
 		}
 		for _, reading := range plan.Make(j, shop).Recipe.Readings {

@@ -7,6 +7,8 @@ import (
 
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/piece"
+	"yellowparcel/core/say"
 )
 
 // ReliefPlan is the thickness map of the card. Lengths are millimetres from the
@@ -54,15 +56,15 @@ type SectionPlan struct {
 }
 
 func (m maker) reliefPlan() ReliefPlan {
-	r, fine := m.relief, m.fine()
+	r, fine := m.Relief(), m.fine()
 	p := ReliefPlan{
-		Width: m.job.Card.Width.Millimetres(), Height: m.job.Card.Height.Millimetres(), Parts: []ReliefPart{},
+		Width: m.Job().Card.Width.Millimetres(), Height: m.Job().Card.Height.Millimetres(), Parts: []ReliefPart{},
 		Max: Shown{nm(r.Max), fine.Show(nm(r.Max))}, Min: Shown{nm(r.Min), fine.Show(nm(r.Min))}, At: r.At, Words: reliefWords(r, m),
 	}
 	for i, q := range r.Parts {
-		part := m.job.Parts[m.pieces[i]]
+		part := m.Job().Parts[m.Laid()[i]]
 		p.Parts = append(p.Parts, ReliefPart{
-			Part: m.pieces[i], Name: q.Name, Disc: q.Disc, Thing: part.Thing != nil, X: q.X0, Y: q.Y0, Width: q.X1 - q.X0, Height: q.Y1 - q.Y0,
+			Part: m.Laid()[i], Name: q.Name, Disc: q.Disc, Thing: part.Thing != nil, X: q.X0, Y: q.Y0, Width: q.X1 - q.X0, Height: q.Y1 - q.Y0,
 			Top: fine.Show(nm(r.Tops[i])), Level: r.Tops[i] / math.Max(r.Max, 1e-9), High: slices.Contains(r.Chain, i), Draping: q.Draping,
 		})
 	}
@@ -73,7 +75,7 @@ func (m maker) reliefPlan() ReliefPlan {
 	}
 	// What the card takes of an envelope goes by its measured height, as on the
 	// Card station.
-	as := m.asMeasured()
+	as := m.AsMeasured()
 	across, down := as.Girths(true), as.Girths(false)
 	p.Cuts = []SectionPlan{m.cut("across", across, true), m.cut("down", down, false)}
 	p.Rows = append(p.Rows,
@@ -84,24 +86,24 @@ func (m maker) reliefPlan() ReliefPlan {
 
 func (m maker) chainWords() string {
 	var names []string
-	for _, i := range m.relief.Chain {
-		names = append(names, "“"+m.relief.Parts[i].Name+"”")
+	for _, i := range m.Relief().Chain {
+		names = append(names, "“"+m.Relief().Parts[i].Name+"”")
 	}
 	return joinAnd(names)
 }
 
 func (m maker) lumpWords() string {
-	rise, part := m.relief.Lump(lumpWithin)
+	rise, part := m.Relief().Lump(piece.LumpWithin)
 	if rise < 0.01 {
 		return "it is even"
 	}
-	return fmt.Sprintf("“%s” rises %s within an inch", m.relief.Parts[part].Name, m.fine().Show(nm(rise)))
+	return fmt.Sprintf("“%s” rises %s within an inch", m.Relief().Parts[part].Name, m.fine().Show(nm(rise)))
 }
 
 func (m maker) cut(id string, g mail.Girths, wide bool) SectionPlan {
-	where, of := "from the top", m.job.Card.Width
+	where, of := "from the top", m.Job().Card.Width
 	if !wide {
-		where, of = "from the left", m.job.Card.Height
+		where, of = "from the left", m.Job().Card.Height
 	}
 	steps := g.Worst.Steps
 	if steps == nil {
@@ -109,7 +111,7 @@ func (m maker) cut(id string, g mail.Girths, wide bool) SectionPlan {
 	}
 	return SectionPlan{
 		ID: id, At: g.Worst.At, Steps: steps, Hull: g.Worst.Hull,
-		Text: fmt.Sprintf("Cut %s, %s %s: half the way round it is %s.", id, m.style.Show(nm(g.Worst.At)), where, m.fine().ShowUnit(of+nm(g.Worst.Room()))),
+		Text: fmt.Sprintf("Cut %s, %s %s: half the way round it is %s.", id, m.Style().Show(nm(g.Worst.At)), where, m.fine().ShowUnit(of+nm(g.Worst.Room()))),
 	}
 }
 
@@ -120,7 +122,7 @@ func (m maker) girthWords(r mail.Relief, wide bool, g mail.Girths) string {
 	if part < 0 || most < 0.05 {
 		return "of the envelope, as it lies"
 	}
-	return fmt.Sprintf("of the envelope, as it lies; “%s” costs %s of it", m.relief.Parts[part].Name, m.fine().Show(nm(most)))
+	return fmt.Sprintf("of the envelope, as it lies; “%s” costs %s of it", m.Relief().Parts[part].Name, m.fine().Show(nm(most)))
 }
 
 // BeamPlan is the piece bent round the drum of a sorting machine.
@@ -174,7 +176,7 @@ func (m maker) beamPlan(e closed, piece mail.Piece) BeamPlan {
 		{"pull", "Pull needed", p.Pull, fmt.Sprintf(about, m.force(b.Pull()*least), m.force(b.Pull()*high))},
 		{"belt", "Pull there is", m.force(beltPull * mail.PoundForce), "of the belt round an 11 in drum, as the rule has it"},
 		{"strain", "Outer fibre", fmt.Sprintf("%.2f %%", 100*b.Strain), "strained on the drum; over 0.5 % it creases or refuses"},
-		{"stiffest", "Stiffest", m.style.Show(nm(at)), "from the left end"},
+		{"stiffest", "Stiffest", m.Style().Show(nm(at)), "from the left end"},
 	}
 	switch {
 	case lb > beltPull:
@@ -187,7 +189,7 @@ func (m maker) beamPlan(e closed, piece mail.Piece) BeamPlan {
 		p.Sentence = "It bends easily round the drum."
 	}
 	if b.RigidLength > 0 {
-		part := m.relief.Parts[b.Rigid]
+		part := m.Relief().Parts[b.Rigid]
 		from := part.X0
 		if e.width < e.height {
 			from = part.Y0
@@ -196,7 +198,7 @@ func (m maker) beamPlan(e closed, piece mail.Piece) BeamPlan {
 		p.RigidFrom, p.RigidTo = math.Max(0, from), math.Min(b.Length, from+b.RigidLength)
 		p.Rows = append(p.Rows, Reading{"lift", "Stands off", m.fine().Show(nm(b.Lift())), fmt.Sprintf("the drum, at the ends of “%s”, which does not bend", part.Name)})
 	}
-	p.Words = fmt.Sprintf("The piece, %s long, bent round a drum of 11 in: it needs a pull of %s of the %s that the belt has. %s", m.style.ShowUnit(nm(b.Length)), p.Pull, m.force(beltPull*mail.PoundForce), p.Sentence)
+	p.Words = fmt.Sprintf("The piece, %s long, bent round a drum of 11 in: it needs a pull of %s of the %s that the belt has. %s", m.Style().ShowUnit(nm(b.Length)), p.Pull, m.force(beltPull*mail.PoundForce), p.Sentence)
 	return p
 }
 
@@ -211,7 +213,7 @@ type PostagePlan struct {
 func (m maker) postage(v mail.Verdict, piece mail.Piece) PostagePlan {
 	p := PostagePlan{Notes: []Note{}}
 	r, taken := v.Result()
-	for _, card := range m.shop.Rates {
+	for _, card := range m.Shop().Rates {
 		if card.Rulebook != v.Rulebook.ID || !taken {
 			continue
 		}
@@ -220,11 +222,11 @@ func (m maker) postage(v mail.Verdict, piece mail.Piece) PostagePlan {
 			p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("“%s” has no price for a %s of %s: add one on the page of rules.", card.Name, v.Class, m.weight(piece.Weight))})
 			continue
 		}
-		p.Each, p.Total = money(card.Currency, cents), money(card.Currency, cents*m.job.Count)
+		p.Each, p.Total = money(card.Currency, cents), money(card.Currency, cents*m.Job().Count)
 		if card.Example {
 			p.Notes = append(p.Notes, Note{Care, "These prices are an example, made up: write down your own post's on the page of rules."})
 		}
-		if mail.YearOld(card.Dated, m.shop.Today) {
+		if mail.YearOld(card.Dated, m.Shop().Today) {
 			p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("“%s” is of %s, more than a year old: prices change.", card.Name, card.Dated)})
 		}
 		return p
@@ -263,20 +265,20 @@ func (m maker) gaugePlan(book mail.Rulebook, e closed) *GaugePlan {
 				continue
 			}
 			short := min(e.width, e.height)
-			w, h := m.job.Post.GaugeWidth, m.job.Post.GaugeHeight
+			w, h := m.Job().Post.GaugeWidth, m.Job().Post.GaugeHeight
 			if w == 0 {
-				w = (short + 3*measure.Inch).Up(m.style.Tick)
+				w = (short + 3*measure.Inch).Up(m.Style().Tick)
 			}
 			if h == 0 {
 				h = 3 * measure.Inch
 			}
-			g, err := mail.NewSlotGauge(measure.Length(*l.Max), short, w, h, m.style.Tick)
+			g, err := mail.NewSlotGauge(measure.Length(*l.Max), short, w, h, m.Style().Tick)
 			p := &GaugePlan{
 				Class: c.Name, Width: m.shown(g.Width), Height: m.shown(g.Height), Left: m.shown(g.Left), Right: m.shown(g.Right), Top: m.shown(g.Top), Bottom: m.shown(g.Bottom),
 				Slot: m.by(g.SlotWidth, g.SlotHeight), OK: err == nil,
 			}
 			if err != nil {
-				p.Text = capital(err.Error()) + "."
+				p.Text = say.Capital(err.Error()) + "."
 				return p
 			}
 			bare := ""

@@ -6,9 +6,11 @@ import (
 	"slices"
 	"sync"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
+	"yellowparcel/core/say"
 )
 
 // RemedyPlan is one thing that would post the piece better, worked out with all
@@ -37,7 +39,7 @@ type remedy struct {
 	area     float64
 	paper    float64
 	unproven bool
-	change   func(*Job)
+	change   func(*job.Job)
 	// possible and post are what follows from it.
 	possible bool
 	post     posted
@@ -83,14 +85,12 @@ func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 
 // tryRemedy works a remedy out with all that follows from it.
 func (m maker) tryRemedy(r *remedy, c candidate) {
-	n := m
-	n.job = m.job.Clone()
-	if r.change(&n.job); r.touched > 0 {
-		n = newMaker(n.job, n.shop)
-	}
+	j := m.Job().Clone()
+	r.change(&j)
+	n := m.with(j)
 	made := r.made
 	if made == nil {
-		anew := n.again(n.job.Construction())
+		anew := n.again(n.Job().Construction())
 		made = &anew
 	}
 	if r.possible = made.ok; r.possible {
@@ -102,13 +102,13 @@ func (m maker) tryRemedy(r *remedy, c candidate) {
 // measureAnew takes away, with a change, what was measured of the piece before it:
 // the sums decide until it is measured again.
 func (m maker) measureAnew(r *remedy) {
-	if t := m.job.Post.Measured; r.same || t == (Measured{}) {
+	if t := m.Job().Post.Measured; r.same || t == (job.Measured{}) {
 		return
 	}
 	change := r.change
-	r.change = func(j *Job) {
+	r.change = func(j *job.Job) {
 		change(j)
-		j.Post.Measured = Measured{}
+		j.Post.Measured = job.Measured{}
 	}
 	r.text += " By the sums: the readings are of the piece as it is, so measure again."
 }
@@ -139,7 +139,7 @@ func (m maker) upTo(v mail.Verdict, now posted) (list []mail.ClassResult) {
 func (m maker) flatter(_ candidate, _ mail.Verdict, _ posted) (list []remedy) {
 	thin := measure.Inch / 16
 	raised, thick := 0, 0
-	for _, p := range m.job.Parts {
+	for _, p := range m.Job().Parts {
 		if p.Foam > 0 {
 			raised++
 		}
@@ -147,8 +147,8 @@ func (m maker) flatter(_ candidate, _ mail.Verdict, _ posted) (list []remedy) {
 			thick++
 		}
 	}
-	set := func(to measure.Length) func(*Job) {
-		return func(j *Job) {
+	set := func(to measure.Length) func(*job.Job) {
+		return func(j *job.Job) {
 			for i := range j.Parts {
 				j.Parts[i].Foam = min(j.Parts[i].Foam, to)
 			}
@@ -176,9 +176,9 @@ func (m maker) lighter(_ candidate, v mail.Verdict, now posted) (list []remedy) 
 	if !heavy {
 		return nil
 	}
-	base, _ := m.shop.Stock(m.job.Parts[0].Stock)
+	base, _ := m.Shop().Stock(m.Job().Parts[0].Stock)
 	var lighter []paper.Stock
-	for _, s := range m.shop.Stocks {
+	for _, s := range m.Shop().Stocks {
 		if !s.Off && s.GSM < base.GSM && s.GSM > 150 && s.Surface != paper.Acetate && s.Surface != paper.Vellum {
 			lighter = append(lighter, s)
 		}
@@ -190,7 +190,7 @@ func (m maker) lighter(_ candidate, v mail.Verdict, now posted) (list []remedy) 
 		}
 		list = append(list, remedy{
 			id: "stock:" + s.ID, title: "Take a lighter base: " + s.Name, text: fmt.Sprintf("In place of %s.", base.Name), touched: 1,
-			change: func(j *Job) { j.Parts[0].Stock, j.Card.Thickness = s.ID, nil },
+			change: func(j *job.Job) { j.Parts[0].Stock, j.Card.Thickness = s.ID, nil },
 		})
 	}
 	return list
@@ -208,12 +208,12 @@ func (m maker) shielded(_ candidate, v mail.Verdict, now posted) (list []remedy)
 	for _, c := range m.cautions() {
 		sharp = sharp || c.ID == paper.Sharp && c.Set
 	}
-	for _, p := range m.job.Parts {
+	for _, p := range m.Job().Parts {
 		if p.Thing != nil && p.Thing.Over {
 			return nil
 		}
 	}
-	if !lumpy && !sharp || len(m.job.Parts) >= MostParts {
+	if !lumpy && !sharp || len(m.Job().Parts) >= job.MostParts {
 		return nil
 	}
 	for _, id := range []string{"shield", "shield-embossed"} {
@@ -224,8 +224,8 @@ func (m maker) shielded(_ candidate, v mail.Verdict, now posted) (list []remedy)
 		}
 		list = append(list, remedy{
 			id: id, title: title, text: text, touched: 1, anyway: sharp,
-			change: func(j *Job) {
-				j.Parts = append(j.Parts, Part{ID: id, Name: kind.Name, Kind: ThingPart, Thing: &Thing{
+			change: func(j *job.Job) {
+				j.Parts = append(j.Parts, job.Part{ID: id, Name: kind.Name, Kind: job.ThingPart, Thing: &job.Thing{
 					Type: id, Width: j.Card.Width, Height: j.Card.Height, Caliper: kind.Caliper,
 					Grams: kind.Grams * float64(j.Card.Width) * float64(j.Card.Height) / float64(kind.Width) / float64(kind.Height), Over: true,
 				}})
@@ -242,7 +242,7 @@ func (m maker) stronger(_ candidate, _ mail.Verdict, _ posted) (list []remedy) {
 		return nil
 	}
 	best := paper.Stock{}
-	for _, s := range m.shop.Stocks {
+	for _, s := range m.Shop().Stocks {
 		if !s.Off && s.GSM >= thinEnvelope && s.GSM <= 170 && (s.Surface == "" || s.Surface == paper.Uncoated) && (best.ID == "" || s.GSM < best.GSM) {
 			best = s
 		}
@@ -251,16 +251,16 @@ func (m maker) stronger(_ candidate, _ mail.Verdict, _ posted) (list []remedy) {
 		return nil
 	}
 	return []remedy{{
-		id: "envelope:" + best.ID, title: "Make the envelope of " + lower(best.Name), text: "Strong enough that points stay inside.", anyway: true,
-		change: func(j *Job) { j.Envelope.Stock = best.ID },
+		id: "envelope:" + best.ID, title: "Make the envelope of " + say.Lower(best.Name), text: "Strong enough that points stay inside.", anyway: true,
+		change: func(j *job.Job) { j.Envelope.Stock = best.ID },
 	}}
 }
 
 func (m maker) addressed(c candidate, _ mail.Verdict, _ posted) []remedy {
-	if !m.job.Post.AddressShort {
+	if !m.Job().Post.AddressShort {
 		return nil
 	}
-	return []remedy{{id: "address", title: "Write the address along the long edge", text: "Machines read it that way round.", made: &c, same: true, change: func(j *Job) { j.Post.AddressShort = false }}}
+	return []remedy{{id: "address", title: "Write the address along the long edge", text: "Machines read it that way round.", made: &c, same: true, change: func(j *job.Job) { j.Post.AddressShort = false }}}
 }
 
 func (m maker) reclosed(c candidate, _ mail.Verdict, _ posted) []remedy {
@@ -268,7 +268,7 @@ func (m maker) reclosed(c candidate, _ mail.Verdict, _ posted) []remedy {
 	if !now.Clasp && !now.Lump {
 		return nil
 	}
-	return []remedy{{id: "closure", title: "Close it with gum or tape", text: fmt.Sprintf("In place of the %s, which machines catch.", lower(now.Name)), made: &c, change: func(j *Job) { j.Post.Closure = "gum" }}}
+	return []remedy{{id: "closure", title: "Close it with gum or tape", text: fmt.Sprintf("In place of the %s, which machines catch.", say.Lower(now.Name)), made: &c, change: func(j *job.Job) { j.Post.Closure = "gum" }}}
 }
 
 // rectangled makes the envelope a plain rectangle, or says why none serves.
@@ -281,7 +281,7 @@ func (m maker) rectangled(_ candidate, v mail.Verdict, now posted) []remedy {
 			shape = shape || b
 		}
 	}
-	if !shape || m.job.Envelope.Mailable || m.job.Post.Bare {
+	if !shape || m.Job().Envelope.Mailable || m.Job().Post.Bare {
 		return nil
 	}
 	r, ok := m.plainRectangle()
@@ -290,7 +290,7 @@ func (m maker) rectangled(_ candidate, v mail.Verdict, now posted) []remedy {
 	}
 	return []remedy{{
 		id: "rectangle", title: fmt.Sprintf("Make the envelope a plain rectangle, %s", m.by(r.Width, r.Height)), text: "Two holding strips keep the card in the middle.",
-		change: func(j *Job) { j.Envelope.Mailable = true },
+		change: func(j *job.Job) { j.Envelope.Mailable = true },
 	}}
 }
 
@@ -298,14 +298,14 @@ func (m maker) rectangled(_ candidate, v mail.Verdict, now posted) []remedy {
 // or too thick.
 func (m maker) otherwiseMade(c candidate, all []candidate, now posted) (list []remedy) {
 	crushable := false
-	for _, p := range m.job.Parts {
+	for _, p := range m.Job().Parts {
 		crushable = crushable || p.Thing != nil && p.Thing.Crushable
 	}
 	for _, k := range all {
 		if !k.ok || k.id == c.id {
 			continue
 		}
-		box := k.id == Box || k.id == Tuck
+		box := k.id == job.Box || k.id == job.Tuck
 		if k.post.compare(now) >= 0 && !(box && (crushable || now.rank >= worst-1)) {
 			continue
 		}
@@ -313,13 +313,13 @@ func (m maker) otherwiseMade(c candidate, all []candidate, now posted) (list []r
 		if !k.found {
 			text += " No sheet on your shelf is large enough for it."
 		}
-		title := "Make it as a " + lower(constructionNames[k.id])
+		title := "Make it as a " + say.Lower(job.ConstructionName(k.id))
 		if box {
-			title = "Box it: " + lower(constructionNames[k.id])
+			title = "Box it: " + say.Lower(job.ConstructionName(k.id))
 		}
 		list = append(list, remedy{
 			id: "make:" + string(k.id), title: title, text: text, anyway: box && crushable && c.made.Depth == 0, made: &k,
-			change: func(j *Job) { j.Envelope.Construction = k.id },
+			change: func(j *job.Job) { j.Envelope.Construction = k.id },
 		})
 	}
 	return list
@@ -335,10 +335,10 @@ func (m maker) atTheCounter(c candidate, v mail.Verdict, now posted) (list []rem
 	_, lumpy := broken[mail.Lump]
 	_, stiff := broken[mail.Pull]
 	_, clasp := broken[mail.Clasp]
-	if (lumpy || stiff || clasp) && !m.job.Post.HandCancel {
+	if (lumpy || stiff || clasp) && !m.Job().Post.HandCancel {
 		list = append(list, remedy{
 			id: "hand", title: "Ask for cancelling by hand", text: "The surcharge stays; the drum is spared. Not every counter offers it: ask first.", anyway: true, made: &c, same: true,
-			change: func(j *Job) { j.Post.HandCancel = true },
+			change: func(j *job.Job) { j.Post.HandCancel = true },
 		})
 	}
 	past := false
@@ -346,7 +346,7 @@ func (m maker) atTheCounter(c candidate, v mail.Verdict, now posted) (list []rem
 		if past && k.Outcome == mail.Goes {
 			list = append(list, remedy{
 				id: "class:" + k.Class.ID, title: "Pay for " + one(k.Class.Name), text: "The next class up takes it without asking.", anyway: true, made: &c, same: true,
-				change: func(j *Job) { j.Post.Class = k.Class.ID },
+				change: func(j *job.Job) { j.Post.Class = k.Class.ID },
 			})
 			break
 		}

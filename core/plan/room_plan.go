@@ -4,16 +4,17 @@ import (
 	"fmt"
 
 	"yellowparcel/core/card"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
 
 // RoomPlan is what the thickness takes of an envelope, both ways of counting.
 type RoomPlan struct {
-	Chosen     Room   `json:"chosen" enum:"block,heap"`
-	Block      Shown  `json:"block"`
-	HeapWidth  Shown  `json:"heapWidth"`
-	HeapHeight Shown  `json:"heapHeight"`
-	Text       string `json:"text"`
+	Chosen     job.Room `json:"chosen" enum:"block,heap"`
+	Block      Shown    `json:"block"`
+	HeapWidth  Shown    `json:"heapWidth"`
+	HeapHeight Shown    `json:"heapHeight"`
+	Text       string   `json:"text"`
 	// Section is the card seen end-on, in millimetres from its left edge and up
 	// from the table.
 	Section []SectionPart `json:"section"`
@@ -36,22 +37,22 @@ type SectionPart struct {
 }
 
 // room is the way that decides.
-func (m maker) room() Room {
-	if m.job.Card.Room == AsHeap {
-		return AsHeap
+func (m maker) room() job.Room {
+	if m.Job().Card.Room == job.AsHeap {
+		return job.AsHeap
 	}
-	return AsBlock
+	return job.AsBlock
 }
 
 func (m maker) roomPlan() RoomPlan {
 	fine := func(l measure.Length) Shown { return Shown{l, m.fine().Show(l)} }
-	heap, outer := m.heap(), m.outer()
+	heap, outer := m.Heap(), m.Outer()
 	r := RoomPlan{
-		Chosen: m.room(), Block: fine(m.thick.Used), HeapWidth: fine(heap.Width), HeapHeight: fine(heap.Height),
+		Chosen: m.room(), Block: fine(m.Thick().Used), HeapWidth: fine(heap.Width), HeapHeight: fine(heap.Height),
 		Outer: m.by(outer.Width, outer.Height), OuterSize: outer, Section: m.section(),
 	}
-	r.Left, r.Above = m.past()
+	r.Left, r.Above = m.Past()
 	r.Text = fmt.Sprintf("Thickness takes %s of the envelope both ways counted as a block, %s across and %s down as it lies; the sums go by %s.",
-		r.Block.Text, r.HeapWidth.Text, r.HeapHeight.Text, map[Room]string{AsBlock: "the block", AsHeap: "how it lies"}[r.Chosen])
+		r.Block.Text, r.HeapWidth.Text, r.HeapHeight.Text, map[job.Room]string{job.AsBlock: "the block", job.AsHeap: "how it lies"}[r.Chosen])
 	return r
 }

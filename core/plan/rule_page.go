@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 )
 
@@ -13,7 +14,9 @@ type RulePage struct {
 	ID    string `json:"id"`
 	Title string `json:"title"`
 	// Own is the place among the shop's rulebooks; -1 for one that ships.
-	Own         int         `json:"own"`
+	Own int `json:"own"`
+	// Path is where its fields begin; empty for one that ships.
+	Path        string      `json:"path"`
 	Off         bool        `json:"off"`
 	Source      string      `json:"source"`
 	Published   string      `json:"published"`
@@ -50,8 +53,8 @@ type RuleLine struct {
 }
 
 // RulePages are all rulebooks as pages: those that ship, then the shop's own.
-func RulePages(shop Shop) []RulePage {
-	m := maker{shop: shop, style: shop.Style()}
+func RulePages(shop job.Shop) []RulePage {
+	m := inShop(shop)
 	list := []RulePage{}
 	for _, f := range mail.Files() {
 		list = append(list, m.rulePage(f, -1, false))
@@ -67,16 +70,17 @@ func (m maker) rulePage(f mail.File, own int, off bool) RulePage {
 		ID: f.ID, Title: f.Region + ", " + f.Service, Own: own, Off: off, Source: f.Source, Published: f.Published, LastChecked: f.LastChecked,
 		Confidence: f.Confidence, Notes: []Note{}, Classes: []RuleClass{}, File: f,
 	}
+	path := ""
+	if own >= 0 {
+		path = fmt.Sprintf("rulebooks.%d.file.", own)
+	}
+	p.Path = path
 	b, err := f.Rulebook()
 	if err != nil {
 		p.Notes = append(p.Notes, Note{Trouble, fmt.Sprintf("This rulebook cannot be used: %v.", f.Explain(err))})
 		return p
 	}
 	p.Notes = append(p.Notes, m.bookNotes(b)...)
-	path := ""
-	if own >= 0 {
-		path = fmt.Sprintf("rulebooks.%d.", own)
-	}
 	under := func(s string) string {
 		if path == "" {
 			return ""
@@ -110,7 +114,7 @@ func (m maker) ruleLines(path string, limits []mail.Limit) []RuleLine {
 	list := []RuleLine{}
 	for i, l := range limits {
 		kind, _ := l.Measure.Kind()
-		r := RuleLine{Label: measureNames[l.Measure], Flag: kind == mail.Flags}
+		r := RuleLine{Label: job.MeasureName(l.Measure), Flag: kind == mail.Flags}
 		if path != "" {
 			r.Path = fmt.Sprintf("%slimits.%d.", path, i)
 		}
@@ -122,7 +126,7 @@ func (m maker) ruleLines(path string, limits []mail.Limit) []RuleLine {
 		}
 		var about []string
 		for _, w := range l.When {
-			about = append(about, fmt.Sprintf("%s over %s", measureNames[w.Measure], m.amount(w.Measure, float64(w.More), true)))
+			about = append(about, fmt.Sprintf("%s over %s", job.MeasureName(w.Measure), m.amount(w.Measure, float64(w.More), true)))
 		}
 		r.About = strings.Join(about, " or ")
 		if r.About != "" {

@@ -1,23 +1,26 @@
 package plan_test
 
 import (
+	"fmt"
 	"strings"
 	"testing"
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 )
 
 // ownBook is the sample shop with a copy of a rulebook of its own.
-func ownBook(t *testing.T, id string) plan.Shop {
+func ownBook(t *testing.T, id string) job.Shop {
 	t.Helper()
-	shop := plan.DefaultShop()
+	shop := job.DefaultShop()
 	for _, f := range mail.Files() {
 		if f.ID == id {
 			f = f.Clone()
 			f.ID, f.Service = id+"-own-1", "my copy"
-			shop.Rulebooks = []plan.OwnRulebook{{File: f}}
+			shop.Rulebooks = []job.OwnRulebook{{File: f}}
 		}
 	}
 	if len(shop.Rulebooks) != 1 || len(shop.Check()) > 0 {
@@ -31,37 +34,40 @@ func ownBook(t *testing.T, id string) plan.Shop {
 func TestRulesThatAreAdded(t *testing.T) {
 	for _, tt := range []struct {
 		unit       measure.Unit
-		limit      mail.LimitFile
+		limit      string
 		least, max string
 	}{
-		{measure.Inches, mail.LimitFile{Measure: mail.Length, Min: " 5 1/2", Max: "11"}, "5 1/2 in", "11 in"},
-		{measure.Millimetres, mail.LimitFile{Measure: mail.Sum, Max: "900"}, "", "900 mm"},
-		{measure.Millimetres, mail.LimitFile{Measure: mail.Height, Max: "4 in"}, "", "4 in"},
-		{measure.Inches, mail.LimitFile{Measure: mail.Weight, Max: "50"}, "", "50 g"},
-		{measure.Inches, mail.LimitFile{Measure: mail.Pull, Max: "15"}, "", "15 lb"},
-		{measure.Inches, mail.LimitFile{Measure: mail.Strain, Max: "0.5"}, "", "0.5 %"},
-		{measure.Inches, mail.LimitFile{Measure: mail.Square, Max: "no"}, "", "no"},
-		{measure.Inches, mail.LimitFile{Measure: mail.Aspect, Min: "1.4"}, "1.4", ""},
+		{measure.Inches, "length; 5 1/2; 11", "5 1/2 in", "11 in"},
+		{measure.Millimetres, "sum;; 900", "", "900 mm"},
+		{measure.Millimetres, "height; ; 4 in", "", "4 in"},
+		{measure.Inches, "weight;;50", "", "50 g"},
+		{measure.Inches, "pull;;15", "", "15 lb"},
+		{measure.Inches, "strain;;0.5", "", "0.5 %"},
+		{measure.Inches, "square;;no", "", "no"},
+		{measure.Inches, "aspect;1.4", "1.4", ""},
 	} {
 		shop := ownBook(t, "uk-inland")
 		shop.Unit = tt.unit
-		file := &shop.Rulebooks[0].File
-		file.Classes = append(file.Classes, mail.ClassFile{Name: "Night post", Limits: []mail.LimitFile{tt.limit}}, mail.ClassFile{Name: "Dawn post", Limits: []mail.LimitFile{tt.limit}})
-		got, problems := plan.ApplyToShop(shop, nil)
+		before := len(shop.Rulebooks[0].File.Classes)
+		const classes = "rulebooks.0.file.classes"
+		got, problems, _ := job.ApplyToShop(shop, []field.Edit{
+			{Act: field.Add, Path: classes, Text: "Night post"}, {Act: field.Add, Path: classes, Text: "Dawn post"},
+			{Act: field.Add, Path: fmt.Sprintf("%s.%d.limits", classes, before), Text: tt.limit},
+		})
 		if list := got.Check(); len(problems) > 0 || len(list) > 0 {
-			t.Errorf("%s: %v, %v", tt.limit.Measure, problems, list)
+			t.Errorf("%s: %v, %v", tt.limit, problems, list)
 			continue
 		}
-		classes := got.Rulebooks[0].File.Classes
-		night, dawn := classes[len(classes)-2], classes[len(classes)-1]
-		if l := night.Limits[0]; l.Min != tt.least || l.Max != tt.max {
-			t.Errorf("%s: from %q to %q", tt.limit.Measure, l.Min, l.Max)
+		list := got.Rulebooks[0].File.Classes
+		night, dawn := list[len(list)-2], list[len(list)-1]
+		if l := night.Limits[len(night.Limits)-1]; l.Min != tt.least || l.Max != tt.max {
+			t.Errorf("%s: from %q to %q", tt.limit, l.Min, l.Max)
 		}
 		if night.ID == "" || dawn.ID == "" || night.ID == dawn.ID {
 			t.Errorf("IDs %q and %q", night.ID, dawn.ID)
 		}
-		if kept := file.Classes[len(file.Classes)-2]; kept.ID != "" || kept.Limits[0].Max != tt.limit.Max {
-			t.Errorf("the caller's rulebook was changed: %+v", kept)
+		if len(dawn.Limits) != len(list[before-1].Limits) || len(shop.Rulebooks[0].File.Classes) != before {
+			t.Errorf("the class before it, or the caller's rulebook, was changed")
 		}
 	}
 	// What is no limit is refused with its place.
@@ -77,7 +83,7 @@ func TestRulePagesToEdit(t *testing.T) {
 	shop := ownBook(t, "us-domestic")
 	pages := plan.RulePages(shop)
 	own := pages[len(pages)-1]
-	if own.Own != 0 || own.Classes[0].At != -1 || own.Classes[1].At != 0 || own.Classes[1].Path != "rulebooks.0.classes.0." {
+	if own.Own != 0 || own.Classes[0].At != -1 || own.Classes[1].At != 0 || own.Classes[1].Path != "rulebooks.0.file.classes.0." {
 		t.Fatalf("%+v", own.Classes[:2])
 	}
 	flags := 0
@@ -94,11 +100,11 @@ func TestRulePagesToEdit(t *testing.T) {
 	if flags < 4 {
 		t.Errorf("only %d are yes or no", flags)
 	}
-	if n := len(plan.ChoicesIn(shop).Measures); n != len(mail.Measures()) {
+	if n := len(job.ChoicesIn(shop)["measures"]); n != len(mail.Measures()) {
 		t.Errorf("%d measures can be chosen", n)
 	}
 	shop.Rulebooks[0].Off = true
-	put := plan.ChoicesIn(shop).Destinations
+	put := job.ChoicesIn(shop)["destinations"]
 	if last := put[len(put)-1]; last.ID != "us-domestic-own-1" || last.Name != "United States, my copy (put away)" {
 		t.Errorf("an old job's destination is called %q", last.Name)
 	}

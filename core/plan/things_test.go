@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
@@ -19,9 +21,9 @@ func TestAddEveryThing(t *testing.T) {
 	for _, j := range demo.Jobs() {
 		for _, kind := range paper.Things() {
 			was := plan.Make(j, shop)
-			got := edit(t, j, shop, "things.add", kind.ID)
+			got := acted(t, j, shop, field.Edit{Act: field.Add, Path: "parts", Text: kind.ID})
 			p := got.Parts[len(got.Parts)-1]
-			if p.Kind != plan.ThingPart || p.Thing == nil || p.Name != kind.Name || p.Thing.Caliper != kind.Caliper {
+			if p.Kind != job.ThingPart || p.Thing == nil || p.Name != kind.Name || p.Thing.Caliper != kind.Caliper {
 				t.Fatalf("%+v", p)
 			}
 			now := plan.Make(got, shop)
@@ -38,7 +40,7 @@ func TestAddEveryThing(t *testing.T) {
 					}
 				}
 			}
-			twice := edit(t, got, shop, "things.add", kind.ID)
+			twice := acted(t, got, shop, field.Edit{Act: field.Add, Path: "parts", Text: kind.ID})
 			if last := twice.Parts[len(twice.Parts)-1]; last.ID == p.ID || last.Name != kind.Name+" 2" {
 				t.Errorf("a second one is %+v", last)
 			}
@@ -46,14 +48,14 @@ func TestAddEveryThing(t *testing.T) {
 	}
 	j := demo.Jobs()[0]
 	for _, tt := range []struct{ typed, says string }{{"moon", "There is no thing “moon”"}, {"", "There is no thing"}} {
-		if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "things.add", Text: &tt.typed}}); len(problems) != 1 || !strings.Contains(problems[0].Message, tt.says) {
+		if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: tt.typed}}); len(problems) != 1 || !strings.Contains(problems[0].Message, tt.says) {
 			t.Errorf("%q: %v", tt.typed, problems)
 		}
 	}
 	for len(j.Parts) < 60 {
-		j = edit(t, j, shop, "things.add", "gem-2")
+		j = acted(t, j, shop, field.Edit{Act: field.Add, Path: "parts", Text: "gem-2"})
 	}
-	if _, problems := plan.Apply(j, shop, []plan.Edit{{Path: "things.add", Text: text("gem-2")}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "more than 60 parts") {
+	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: "gem-2"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "more than 60 parts") {
 		t.Errorf("%v", problems)
 	}
 	if p := plan.Make(j, shop); len(p.Post.Relief.Parts) != 60 {
@@ -64,29 +66,29 @@ func TestAddEveryThing(t *testing.T) {
 // A place may lie below zero, and steps by ticks through it.
 func TestPlaceBelowZero(t *testing.T) {
 	j, shop := moon(t)
-	j = edit(t, j, shop, "parts.4.x", "1/16")
+	j = edit(t, j, shop, "parts.4.thing.x", "1/16")
 	for _, want := range []measure.Length{0, -in / 16, -in / 8} {
-		got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "parts.4.x", Steps: -1}})
+		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Step, Path: "parts.4.thing.x", Steps: -1}})
 		if j = got; len(problems) > 0 || j.Parts[4].Thing.X != want {
 			t.Fatalf("%v, %v; want %v", j.Parts[4].Thing.X, problems, want)
 		}
 	}
-	if f := plan.Make(j, shop).Fields["parts.4.x"]; f.Text != "−1⁄8" {
+	if f := plan.Make(j, shop).Fields["parts.4.thing.x"]; f.Text != "−1⁄8" {
 		t.Errorf("it shows as %q", f.Text)
 	}
-	if got, _ := plan.Apply(j, shop, []plan.Edit{{Path: "parts.4.x", Steps: 3}}); got.Parts[4].Thing.X != in/16 {
+	if got, _ := plan.Apply(j, shop, []field.Edit{{Act: field.Step, Path: "parts.4.thing.x", Steps: 3}}); got.Parts[4].Thing.X != in/16 {
 		t.Errorf("three ticks on it lies at %v", got.Parts[4].Thing.X)
 	}
 	if j.Parts[4].Thing.X != -in/8 {
 		t.Error("an edit changed the job that was given")
 	}
 	// Weights step too, and never below nothing.
-	got, problems := plan.Apply(j, shop, []plan.Edit{{Path: "parts.4.grams", Steps: -5}})
+	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Step, Path: "parts.4.thing.grams", Steps: -5}})
 	if len(problems) > 0 || got.Parts[4].Thing.Grams != 0 {
 		t.Errorf("%v, %v", got.Parts[4].Thing.Grams, problems)
 	}
 	for typed, want := range map[string]float64{"2": 2, "2,5 g": 2.5, "0.1 oz": 2.8349523125, ".5 kg": 500} {
-		if got := edit(t, j, shop, "parts.4.grams", typed); math.Abs(got.Parts[4].Thing.Grams-want) > 1e-9 {
+		if got := edit(t, j, shop, "parts.4.thing.grams", typed); math.Abs(got.Parts[4].Thing.Grams-want) > 1e-9 {
 			t.Errorf("%s is read as %v g", typed, got.Parts[4].Thing.Grams)
 		}
 	}
@@ -97,7 +99,7 @@ func TestPlaceBelowZero(t *testing.T) {
 func TestShieldAndInsert(t *testing.T) {
 	j, shop := moon(t)
 	was := plan.Make(j, shop)
-	shielded := edit(t, j, shop, "things.add", "shield")
+	shielded := acted(t, j, shop, field.Edit{Act: field.Add, Path: "parts", Text: "shield"})
 	p := plan.Make(shielded, shop)
 	if p.Post.Relief.Min.Nm != p.Post.Relief.Max.Nm || p.Post.Relief.Max.Nm != was.Post.Relief.Max.Nm+340*measure.Micrometre {
 		t.Errorf("from %v to %v, was %v", p.Post.Relief.Min.Nm, p.Post.Relief.Max.Nm, was.Post.Relief.Max.Nm)
@@ -105,11 +107,11 @@ func TestShieldAndInsert(t *testing.T) {
 	if r := row(t, p.Post.Relief.Rows, "difference"); r.Note != "it is even" {
 		t.Errorf("%+v", r)
 	}
-	over := edit(t, shielded, shop, "things.add", "gem-4")
+	over := acted(t, shielded, shop, field.Edit{Act: field.Add, Path: "parts", Text: "gem-4"})
 	if top := plan.Make(over, shop).Post.Relief.Parts; top[len(top)-1].Name != "Shield insert, plain" {
 		t.Errorf("on top lies %s", top[len(top)-1].Name)
 	}
-	inside := edit(t, j, shop, "things.add", "photo")
+	inside := acted(t, j, shop, field.Edit{Act: field.Add, Path: "parts", Text: "photo"})
 	if got := plan.Make(inside, shop).Post.Relief; got.Parts[1].Name != "Photograph" || got.Max.Nm != was.Post.Relief.Max.Nm+250*measure.Micrometre {
 		t.Errorf("%s is second, %v thick", got.Parts[1].Name, got.Max.Nm)
 	}
@@ -157,7 +159,7 @@ func TestRulePages(t *testing.T) {
 	if find(inches) != "≈ 9 7⁄16 in" || find(metric) != "240 mm" {
 		t.Errorf("%q, %q", find(inches), find(metric))
 	}
-	shop.Rulebooks = []plan.OwnRulebook{{File: mail.File{ID: "x", Region: "r", Service: "s"}}}
+	shop.Rulebooks = []job.OwnRulebook{{File: mail.File{ID: "x", Region: "r", Service: "s"}}}
 	pages := plan.RulePages(shop)
 	if last := pages[len(pages)-1]; len(last.Notes) != 1 || !strings.Contains(last.Notes[0].Text, "cannot be used") {
 		t.Errorf("%+v", last)
@@ -195,14 +197,14 @@ func TestRemediesOfWhatWasMeasured(t *testing.T) {
 			j = k
 		}
 	}
-	j = edit(t, j, shop, "post.thickness", "0.32")
+	j = edit(t, j, shop, "post.measured.thickness", "0.32")
 	p := plan.Make(j, shop)
 	if p.Post.Short != "large envelope" || strings.Contains(notes(p.Post.Notes), "the piece has changed") {
 		t.Fatalf("%s: %s", p.Post.Short, notes(p.Post.Notes))
 	}
 	found := false
 	for _, r := range p.Post.Remedies {
-		changed, problems := plan.Apply(j, shop, []plan.Edit{{Path: "post.remedy", Text: &r.ID}})
+		changed, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "post.remedies", Text: r.ID}})
 		if len(problems) > 0 {
 			if r.Possible {
 				t.Errorf("%s: %v", r.ID, problems)

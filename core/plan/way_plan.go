@@ -4,7 +4,9 @@ import (
 	"fmt"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // WayPlan is one way of setting the scores.
@@ -35,11 +37,6 @@ type SettingPlan struct {
 	Exact string `json:"exact"`
 }
 
-var wayNames = map[blank.WayID]string{
-	blank.PairWay: "one corner", blank.CornerWay: "each corner", blank.CentreWay: "from the centre",
-	blank.EdgeWay: "edge marks", blank.RoundWay: "round the card", blank.NotchWay: "punch board",
-}
-
 var settingNames = map[string]string{
 	"sides near": "sides, near", "sides far": "sides, far", "sides each": "sides", "sides punch": "first punch",
 	"ends near": "top and bottom, near", "ends far": "top and bottom, far", "ends each": "top and bottom", "ends punch": "second punch",
@@ -63,7 +60,7 @@ func (m maker) ways(d blank.Diamond) []WayPlan {
 }
 
 func (m maker) saferWay(d blank.Diamond) (best int) {
-	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	var most measure.Length
 	for i, w := range d.Ways {
 		e := d.Measure(w)
@@ -82,16 +79,16 @@ func (m maker) grooveNotes(d blank.Diamond, e blank.Envelope) []Note {
 	if groove == 0 || w.ID != blank.PairWay && w.ID != blank.CornerWay {
 		return nil
 	}
-	show := m.style.Show
+	show := m.Style().Show
 	if w.Far {
 		return []Note{{Care, fmt.Sprintf("No grooves %s apart keep ease and seam in range here: the nearest leave an ease of %s and a seam of %s. Edge marks need no board.", m.fine().Show(groove), m.by(e.EaseWidth, e.EaseHeight), show(e.Seam))}}
 	}
-	return []Note{{Fine, fmt.Sprintf("Square and scores are chosen so that every score falls in a groove of your board, every %s: ease %s for %s, seam %s for %s.", m.fine().Show(groove), m.by(e.EaseWidth, e.EaseHeight), show(m.job.Envelope.Ease), show(e.Seam), show(m.job.Envelope.Seam))}}
+	return []Note{{Fine, fmt.Sprintf("Square and scores are chosen so that every score falls in a groove of your board, every %s: ease %s for %s, seam %s for %s.", m.fine().Show(groove), m.by(e.EaseWidth, e.EaseHeight), show(m.Job().Envelope.Ease), show(e.Seam), show(m.Job().Envelope.Seam))}}
 }
 
 // reachNotes says where a score or a square is beyond the board.
 func (m maker) reachNotes(d blank.Diamond) []Note {
-	reach, w, show := m.shop.Tools.Reach, d.Chosen(), m.style.Show
+	reach, w, show := m.Shop().Tools.Reach, d.Chosen(), m.Style().Show
 	if reach == 0 {
 		return nil
 	}
@@ -118,7 +115,7 @@ func (m maker) way(d blank.Diamond, w blank.Way) WayPlan {
 	e := d.Measure(w)
 	ease := min(e.EaseWidth, e.EaseHeight)
 	p := WayPlan{
-		ID: w.ID, Name: wayNames[w.ID], Sheet: m.shown(w.Sheet), Ease: m.shown(ease), EaseWorst: m.shown(ease - w.Ease.Worst), EaseRSS: m.shown(ease - w.Ease.RSS),
+		ID: w.ID, Name: job.WayName(w.ID), Sheet: m.shown(w.Sheet), Ease: m.shown(ease), EaseWorst: m.shown(ease - w.Ease.Worst), EaseRSS: m.shown(ease - w.Ease.RSS),
 		Seam: m.shown(e.Seam), SeamWorst: m.shown(e.Seam - w.Seam.Worst), SeamRSS: m.shown(e.Seam - w.Seam.RSS),
 	}
 	square := d.CreaseWidth == d.CreaseHeight && w.ID != blank.NotchWay
@@ -147,15 +144,15 @@ func (m maker) way(d blank.Diamond, w blank.Way) WayPlan {
 // one.
 func (m maker) setting(s blank.Setting) string {
 	if s.Beside == 0 {
-		return m.style.Show(s.At)
+		return m.Style().Show(s.At)
 	}
-	return m.style.Show(s.At-s.Beside) + " & " + m.style.Show(s.At+s.Beside)
+	return m.Style().Show(s.At-s.Beside) + " & " + m.Style().Show(s.At+s.Beside)
 }
 
 // decimal writes a length to the thousandth of an inch or the hundredth of a
 // millimetre, for the reader who checks the sums.
 func (m maker) decimal(l measure.Length) string {
-	if m.style.Unit == measure.Millimetres {
+	if m.Style().Unit == measure.Millimetres {
 		return fmt.Sprintf("%.2f", l.Millimetres())
 	}
 	return fmt.Sprintf("%.3f", l.Inches())
@@ -218,35 +215,35 @@ func (m maker) waySteps(d blank.Diamond, w blank.Way) []string {
 	}
 }
 
-func (m maker) blankSentence(d blank.Diamond) Sentence {
+func (m maker) blankSentence(d blank.Diamond) say.Sentence {
 	w := d.Chosen()
-	s := say("Cut [%s] square.", m.style.Show(d.Sheet))
+	s := say.That("Cut [%s] square.", m.Style().Show(d.Sheet))
 	at := func(i int) string { return m.setting(w.Settings[i]) }
 	square := d.CreaseWidth == d.CreaseHeight
 	switch w.ID {
 	case blank.PairWay:
 		if d.Spec.Double && w.Settings[0].Beside > 0 {
 			if square {
-				return s.and(say("Score from one corner, at [%s] and [%s]; turn a quarter and score the same again.", at(0), at(1)))
+				return s.And(say.That("Score from one corner, at [%s] and [%s]; turn a quarter and score the same again.", at(0), at(1)))
 			}
-			return s.and(say("Score from one corner, at [%s] and [%s]; turn a quarter and score at [%s] and [%s].", at(0), at(1), at(2), at(3)))
+			return s.And(say.That("Score from one corner, at [%s] and [%s]; turn a quarter and score at [%s] and [%s].", at(0), at(1), at(2), at(3)))
 		}
 		if square {
-			return s.and(say("Score twice from one corner, at [%s] and [%s]; turn a quarter and score the same two again.", at(0), at(1)))
+			return s.And(say.That("Score twice from one corner, at [%s] and [%s]; turn a quarter and score the same two again.", at(0), at(1)))
 		}
-		return s.and(say("Score twice from one corner, at [%s] and [%s]; turn a quarter and score at [%s] and [%s].", at(0), at(1), at(2), at(3)))
+		return s.And(say.That("Score twice from one corner, at [%s] and [%s]; turn a quarter and score at [%s] and [%s].", at(0), at(1), at(2), at(3)))
 	case blank.CornerWay:
 		if square {
-			return s.and(say("Score once from every corner, at [%s].", at(0)))
+			return s.And(say.That("Score once from every corner, at [%s].", at(0)))
 		}
-		return s.and(say("Score from the side corners at [%s], from top and bottom at [%s].", at(0), at(1)))
+		return s.And(say.That("Score from the side corners at [%s], from top and bottom at [%s].", at(0), at(1)))
 	case blank.CentreWay:
-		return s.and(say("From its centre, score [%s] either side, and [%s] above and below.", at(0), at(1)))
+		return s.And(say.That("From its centre, score [%s] either side, and [%s] above and below.", at(0), at(1)))
 	case blank.EdgeWay:
-		return s.and(say("Mark the edges [%s] from the side corners and [%s] from top and bottom, and join the marks.", at(0), at(1)))
+		return s.And(say.That("Mark the edges [%s] from the side corners and [%s] from top and bottom, and join the marks.", at(0), at(1)))
 	}
 	if w.ID == blank.RoundWay {
-		return s.and(say("Lay scrap of [%s] in its middle and fold the flaps over it.", at(0)+" × "+at(1)))
+		return s.And(say.That("Lay scrap of [%s] in its middle and fold the flaps over it.", at(0)+" × "+at(1)))
 	}
-	return s.and(say("Punch in turn at [%s] and [%s], turning a quarter each time.", at(0), at(1)))
+	return s.And(say.That("Punch in turn at [%s] and [%s], turning a quarter each time.", at(0), at(1)))
 }

@@ -6,6 +6,8 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
@@ -55,7 +57,7 @@ func TestSaferWayOfScoring(t *testing.T) {
 // pocket and boxes; a base's score that misses them gets a strip at the fence.
 func TestBoardWithGrooves(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop() // 5 3/8 square
-	shop, problems := plan.ApplyToShop(shop, []plan.Edit{{Path: "tools.groove", Text: text("1/8")}})
+	shop, problems, _ := job.ApplyToShop(shop, []field.Edit{{Act: field.Type, Path: "tools.groove", Text: "1/8"}})
 	if len(problems) > 0 || shop.Tools.Groove != in/8 {
 		t.Fatalf("%v, %v", problems, shop.Tools.Groove)
 	}
@@ -82,7 +84,7 @@ func TestBoardWithGrooves(t *testing.T) {
 	}
 	thick := in / 2
 	j.Card.Thickness = &thick
-	for _, id := range []plan.Construction{plan.Pocket, plan.Gusset, plan.Box, plan.Tuck} {
+	for _, id := range []job.Construction{job.Pocket, job.Gusset, job.Box, job.Tuck} {
 		j.Envelope.Construction, j.Envelope.Walls = id, blank.HemmedWalls
 		b := plan.Make(j, shop).Envelope.Blank
 		for _, s := range b.Scores {
@@ -93,12 +95,12 @@ func TestBoardWithGrooves(t *testing.T) {
 		if !strings.Contains(notes(b.Notes), "every score falls in a groove") {
 			t.Errorf("%s says nothing of the grooves", id)
 		}
-		if id == plan.Tuck && !strings.Contains(b.Sentence.Text, "for the hems, then from the bottom") {
+		if id == job.Tuck && !strings.Contains(b.Sentence.Text, "for the hems, then from the bottom") {
 			t.Errorf("hems: %s", b.Sentence.Text)
 		}
 	}
 	// Grooves too coarse for the card are said to be, with what needs none.
-	shop.Tools.Groove, j.Envelope.Construction = in, plan.Diamond
+	shop.Tools.Groove, j.Envelope.Construction = in, job.Diamond
 	list := plan.Make(j, shop).Envelope.Blank.Notes
 	rank := map[plan.Tone]int{plan.Trouble: 0, plan.Care: 1, plan.Fine: 2}
 	if !slices.IsSortedFunc(list, func(a, b plan.Note) int { return rank[a.Tone] - rank[b.Tone] }) {
@@ -108,7 +110,7 @@ func TestBoardWithGrooves(t *testing.T) {
 		t.Errorf("coarse grooves: %s", n)
 	}
 	for _, bad := range []string{"1/64", "2"} {
-		if _, problems := plan.ApplyToShop(shop, []plan.Edit{{Path: "tools.groove", Text: text(bad)}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "from 1 mm to 1 in apart") {
+		if _, problems, _ := job.ApplyToShop(shop, []field.Edit{{Act: field.Type, Path: "tools.groove", Text: bad}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "from 1 mm to 1 in apart") {
 			t.Errorf("grooves of %s: %v", bad, problems)
 		}
 	}
@@ -145,12 +147,12 @@ func TestAdviceAtEachFold(t *testing.T) {
 		t.Errorf("%+v", f)
 	}
 	thick := in / 8
-	j.Card.Thickness, j.Post.Destination = &thick, plan.ByHand
+	j.Card.Thickness, j.Post.Destination = &thick, job.ByHand
 	p = plan.Make(j, shop)
 	if f := p.Envelope.Blank.Folds; !strings.Contains(f[0].Advice, "Try the card in after this fold") || !strings.Contains(f[1].Advice, "face down") || !strings.Contains(last(p), "a dot at its tip") {
 		t.Errorf("raised: %+v", f)
 	}
-	j.Envelope.Construction, j.Post.Destination = plan.Tuck, "us-domestic"
+	j.Envelope.Construction, j.Post.Destination = job.Tuck, "us-domestic"
 	if got := last(plan.Make(j, shop)); !strings.Contains(got, "tape the lid shut") {
 		t.Errorf("box: %s", got)
 	}
@@ -160,7 +162,7 @@ func TestAdviceAtEachFold(t *testing.T) {
 func TestBoxSchools(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	thick := 5 * in / 8
-	j.Card.Thickness, j.Envelope.Construction = &thick, plan.Box
+	j.Card.Thickness, j.Envelope.Construction = &thick, job.Box
 	full := plan.Make(j, shop).Envelope.Blank
 	j.Envelope.Box = blank.LeastSquares
 	least := plan.Make(j, shop).Envelope.Blank
@@ -168,7 +170,7 @@ func TestBoxSchools(t *testing.T) {
 		t.Errorf("least %s, full %s; %s", least.Sheet.Text, full.Sheet.Text, notes(least.Notes))
 	}
 	j.Envelope.Box, j.Envelope.Walls = "wide", "soft"
-	if list := j.Check(shop); len(list) != 2 || list[0].Path != "envelope.box" || list[1].Path != "envelope.walls" {
+	if list := plan.Check(j, shop); len(list) != 2 || list[0].Path != "envelope.box" || list[1].Path != "envelope.walls" {
 		t.Errorf("%v", list)
 	}
 }
@@ -199,7 +201,7 @@ func TestHolesHaveAPlace(t *testing.T) {
 		t.Errorf("the hole is %.1f mm from the left and %.1f from the right", left, right)
 	}
 	// A pocket that is too short at both its tabs has one at the throat.
-	j.Envelope.Flap, j.Envelope.Construction, j.Envelope.ThumbGap, j.Envelope.Notch = in/2, plan.Pocket, 2*in, in/2
+	j.Envelope.Flap, j.Envelope.Construction, j.Envelope.ThumbGap, j.Envelope.Notch = in/2, job.Pocket, 2*in, in/2
 	for _, h := range plan.Make(j, shop).Envelope.Blank.Holes {
 		if h.Area() < 0.5 {
 			t.Errorf("a slit of %.2f mm² is drawn as a hole", h.Area())
@@ -211,39 +213,39 @@ func TestHolesHaveAPlace(t *testing.T) {
 func TestWishesThatCount(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	for _, tt := range []struct {
-		id     plan.Construction
+		id     job.Construction
 		school blank.School
 		pocket blank.PocketSchool
 		paths  string
 	}{
-		{plan.Diamond, blank.ExactSeam, "", "ease seam thumbGap flap"},
-		{plan.Diamond, blank.NotchBoard, "", "ease thumbGap flap"},
-		{plan.Pocket, blank.ExactSeam, "", "ease seam thumbGap flap sliver"},
-		{plan.Pocket, blank.ExactSeam, blank.ThumbGapPocket, "flap sliver"},
-		{plan.Gusset, blank.ExactSeam, blank.ClosePocket, "flap depth sliver"},
-		{plan.Box, blank.ExactSeam, "", "ease seam thumbGap flap depth"},
-		{plan.Tuck, blank.ExactSeam, "", "ease depth flap"},
-		{plan.CutDown, blank.ExactSeam, "", "ease seam"},
+		{job.Diamond, blank.ExactSeam, "", "ease seam thumbGap flap"},
+		{job.Diamond, blank.NotchBoard, "", "ease thumbGap flap"},
+		{job.Pocket, blank.ExactSeam, "", "ease seam thumbGap flap sliver"},
+		{job.Pocket, blank.ExactSeam, blank.ThumbGapPocket, "flap sliver"},
+		{job.Gusset, blank.ExactSeam, blank.ClosePocket, "flap depth sliver"},
+		{job.Box, blank.ExactSeam, "", "ease seam thumbGap flap depth"},
+		{job.Tuck, blank.ExactSeam, "", "ease depth flap"},
+		{job.CutDown, blank.ExactSeam, "", "ease seam"},
 	} {
 		j.Envelope.Construction, j.Envelope.School, j.Envelope.Pocket = tt.id, tt.school, tt.pocket
-		if j.Envelope.Depth = 0; tt.id == plan.Tuck {
+		if j.Envelope.Depth = 0; tt.id == job.Tuck {
 			j.Envelope.Depth = 2 * in // a tuck is no longer than the walls are high
 		}
 		p := plan.Make(j, shop)
 		var got []string
 		for _, w := range p.Envelope.Blank.Wishes {
-			got = append(got, strings.TrimPrefix(w.Path, "envelope."))
+			got = append(got, strings.TrimPrefix(w, "envelope."))
 			// Each one counts: a change of it changes the blank.
-			changed, problems := plan.Apply(j, shop, []plan.Edit{{Path: w.Path, Text: text(map[string]string{"envelope.ease": "3/8", "envelope.seam": "1", "envelope.thumbGap": "2 1/2", "envelope.flap": "2 3/4", "envelope.depth": "1", "envelope.sliver": "1/16"}[w.Path])}})
+			changed, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: w, Text: map[string]string{"envelope.ease": "3/8", "envelope.seam": "1", "envelope.thumbGap": "2 1/2", "envelope.flap": "2 3/4", "envelope.depth": "1", "envelope.sliver": "1/16"}[w]}})
 			if len(problems) > 0 {
-				t.Fatalf("%s: %v", w.Path, problems)
+				t.Fatalf("%s: %v", w, problems)
 			}
-			if tt.id == plan.CutDown {
+			if tt.id == job.CutDown {
 				continue // another envelope may be cut down to the same blank
 			}
 			was, is := p.Envelope.Blank, plan.Make(changed, shop).Envelope.Blank
 			if slices.Equal(was.Net.Outline, is.Net.Outline) {
-				t.Errorf("%s %s: %s changes nothing", tt.id, tt.pocket, w.Path)
+				t.Errorf("%s %s: %s changes nothing", tt.id, tt.pocket, w)
 			}
 		}
 		if strings.Join(got, " ") != tt.paths {
@@ -256,19 +258,19 @@ func TestWishesThatCount(t *testing.T) {
 // take; what needs no board is not.
 func TestBeyondTheBoard(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop() // scores at 3 3/8 and 9 1/16
-	shop, problems := plan.ApplyToShop(shop, []plan.Edit{{Path: "tools.reach", Text: text("9")}})
+	shop, problems, _ := job.ApplyToShop(shop, []field.Edit{{Act: field.Type, Path: "tools.reach", Text: "9"}})
 	if len(problems) > 0 || shop.Tools.Reach != 9*in {
 		t.Fatalf("%v, %v", problems, shop.Tools.Reach)
 	}
 	for _, tt := range []struct {
 		name, want string
-		change     func(*plan.Job)
+		change     func(*job.Job)
 	}{
-		{"both of a pair from one corner", "The score at 9 1⁄16 lies further out than your board reaches, 9:", func(*plan.Job) {}},
-		{"each from its own", "", func(j *plan.Job) { j.Envelope.Way = blank.CornerWay }},
-		{"on the edges", "", func(j *plan.Job) { j.Envelope.Way = blank.EdgeWay }},
-		{"punched", "is larger than your punch board takes, 9:", func(j *plan.Job) { j.Envelope.School, j.Card.Width = blank.NotchBoard, 7*in }},
-		{"a long flap", "The score of the flap, at 9 1⁄2, lies further out", func(j *plan.Job) { j.Envelope.Construction, j.Envelope.Flap = plan.Pocket, 9*in+in/2 }},
+		{"both of a pair from one corner", "The score at 9 1⁄16 lies further out than your board reaches, 9:", func(*job.Job) {}},
+		{"each from its own", "", func(j *job.Job) { j.Envelope.Way = blank.CornerWay }},
+		{"on the edges", "", func(j *job.Job) { j.Envelope.Way = blank.EdgeWay }},
+		{"punched", "is larger than your punch board takes, 9:", func(j *job.Job) { j.Envelope.School, j.Card.Width = blank.NotchBoard, 7*in }},
+		{"a long flap", "The score of the flap, at 9 1⁄2, lies further out", func(j *job.Job) { j.Envelope.Construction, j.Envelope.Flap = job.Pocket, 9*in+in/2 }},
 	} {
 		k := j
 		tt.change(&k)
@@ -277,7 +279,7 @@ func TestBeyondTheBoard(t *testing.T) {
 			t.Errorf("%s: %s", tt.name, n)
 		}
 	}
-	if _, problems := plan.ApplyToShop(shop, []plan.Edit{{Path: "tools.reach", Text: text("1")}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "from 2 in to 5 m") {
+	if _, problems, _ := job.ApplyToShop(shop, []field.Edit{{Act: field.Type, Path: "tools.reach", Text: "1"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "from 2 in to 5 m") {
 		t.Errorf("%v", problems)
 	}
 }

@@ -7,8 +7,8 @@ import (
 	"slices"
 	"strings"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
-	"yellowparcel/core/plan"
 )
 
 // extremes are lengths and counts at and past the edges of what anybody types.
@@ -19,7 +19,7 @@ var extremes = []float64{
 
 // wildJob is a job of which some numbers and words are at the edges of what can
 // be typed, or past them. It need not pass Check.
-func wildJob(r *rand.Rand, shop plan.Shop) plan.Job {
+func wildJob(r *rand.Rand, shop job.Shop) job.Job {
 	j := anyJob(r, shop)
 	raw, err := json.Marshal(j)
 	if err != nil {
@@ -33,7 +33,7 @@ func wildJob(r *rand.Rand, shop plan.Shop) plan.Job {
 		tree = spoil(r, tree)
 	}
 	raw, _ = json.Marshal(tree)
-	var spoilt plan.Job
+	var spoilt job.Job
 	if json.Unmarshal(raw, &spoilt) != nil {
 		return j // a fraction where a whole number stands
 	}
@@ -81,7 +81,7 @@ func anyKey(r *rand.Rand, m map[string]any) string {
 }
 
 // wildShop is a shop at the edges of what its check lets through.
-func wildShop(r *rand.Rand) plan.Shop {
+func wildShop(r *rand.Rand) job.Shop {
 	s := anyShop(r)
 	for range r.IntN(3) {
 		switch r.IntN(6) {

@@ -2,6 +2,7 @@ package plan
 
 import (
 	"yellowparcel/core/card"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
 
@@ -11,7 +12,7 @@ const leastLedge = measure.Inch / 4
 
 // ledge is what is left to glue on round a window.
 func (m maker) ledge() measure.Length {
-	a, _ := m.shop.Adhesive(m.job.Envelope.Adhesive)
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	return max(leastLedge, a.Width)
 }
 
@@ -25,9 +26,9 @@ func (m maker) fallsOut(on card.Layer) (card.Size, bool) {
 // window says what windowing a paper saves; empty when it cannot be done.
 func (m maker) window(at int, l, on card.Layer) string {
 	s, ok := m.fallsOut(on)
-	if !ok || m.job.Parts[at].Kind != LayerPart {
+	if !ok || m.Job().Parts[at].Kind != job.LayerPart {
 		return ""
 	}
 	share := card.Shares(l.Size, []card.Layer{{Size: s}})[1]
-	return m.by(s.Width, s.Height) + " falls out, " + percent(share) + " of it; " + m.style.Show(m.ledge()) + " left to glue on"
+	return m.by(s.Width, s.Height) + " falls out, " + percent(share) + " of it; " + m.Style().Show(m.ledge()) + " left to glue on"
 }

@@ -1,4 +1,4 @@
-package plan
+package say
 
 import (
 	"fmt"
@@ -18,9 +18,9 @@ type Span struct {
 	Mark bool   `json:"mark"`
 }
 
-// say builds a sentence. What stands in [square brackets] in the format is
+// That builds a sentence. What stands in [square brackets] in the format is
 // marked; arguments never are, whatever characters a maker put in a name.
-func say(format string, args ...any) Sentence {
+func That(format string, args ...any) Sentence {
 	var s Sentence
 	used := 0
 	for i, piece := range strings.FieldsFunc(format, func(r rune) bool { return r == '[' || r == ']' }) {
@@ -37,18 +37,18 @@ func say(format string, args ...any) Sentence {
 	return s
 }
 
-// and joins two sentences.
-func (s Sentence) and(t Sentence) Sentence {
+// And joins two sentences.
+func (s Sentence) And(t Sentence) Sentence {
 	gap := Span{" ", false}
 	return Sentence{s.Text + " " + t.Text, append(append(append([]Span(nil), s.Spans...), gap), t.Spans...)}
 }
 
-// joined goes on with another piece of the same sentence.
-func (s Sentence) joined(t Sentence) Sentence {
+// Joined goes on with another piece of the same sentence.
+func (s Sentence) Joined(t Sentence) Sentence {
 	return Sentence{s.Text + t.Text, append(append([]Span(nil), s.Spans...), t.Spans...)}
 }
 
-// then goes on with plain words.
-func (s Sentence) then(words string) Sentence {
+// Then goes on with plain words.
+func (s Sentence) Then(words string) Sentence {
 	return Sentence{s.Text + words, append(append([]Span(nil), s.Spans...), Span{words, false})}
 }

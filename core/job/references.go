@@ -1,23 +1,25 @@
-package plan
+package job
 
 import (
 	"cmp"
 	"fmt"
 	"slices"
 
+	"yellowparcel/core/field"
 	"yellowparcel/core/paper"
+	"yellowparcel/core/say"
 )
 
-// MissingPlan is something that a job goes by and that the shop has no longer: a
+// Missing is something that a job goes by and that the shop has no longer: a
 // paper, an adhesive, an envelope, a sheet or a rulebook. The job stays as it is;
 // it is planned with a stand-in until the maker chooses.
-type MissingPlan struct {
+type Missing struct {
 	// Path is the field that names it: an edit of it with the ID of a choice takes
 	// that choice.
 	Path string `json:"path"`
 	Text string `json:"text"`
 	// Choices are what may take its place, the stand-in first.
-	Choices []Choice `json:"choices"`
+	Choices []field.Choice `json:"choices"`
 }
 
 // reference is a place in a job that names something of the shop by its ID.
@@ -30,7 +32,7 @@ type reference struct {
 	// has reports whether the shop knows an ID; choices are what it has instead, the
 	// fittest first.
 	has     func(Shop, string) bool
-	choices func(Shop) []Choice
+	choices func(Shop) []field.Choice
 	// without says what is done when the shop has nothing else, or nothing is best.
 	without string
 	// empty is set where no ID is an answer, too.
@@ -58,7 +60,7 @@ func (j Job) references() (list []reference) {
 			near = baseGSM
 		}
 		list = append(list, reference{
-			path: fmt.Sprintf("parts.%d.stock", i), what: "the paper of “" + clip(p.Name) + "”",
+			path: fmt.Sprintf("parts.%d.stock", i), what: "the paper of “" + say.Clip(p.Name) + "”",
 			at: func(j *Job) *string { return &j.Parts[i].Stock }, has: hasStock, choices: stocksNear(near),
 		})
 	}
@@ -70,32 +72,32 @@ func (j Job) references() (list []reference) {
 		list,
 		reference{path: "envelope.stock", what: "the envelope's paper", at: func(j *Job) *string { return &j.Envelope.Stock }, has: hasStock, choices: stocksNear(envelopeGSM)},
 		reference{path: "envelope.liner", what: "the liner's paper", at: func(j *Job) *string { return &j.Envelope.Liner }, has: hasStock, choices: stocksNear(envelopeGSM), empty: true},
-		reference{path: "envelope.adhesive", what: "the adhesive", at: func(j *Job) *string { return &j.Envelope.Adhesive }, has: hasAdhesive, choices: func(s Shop) (list []Choice) {
+		reference{path: "envelope.adhesive", what: "the adhesive", at: func(j *Job) *string { return &j.Envelope.Adhesive }, has: hasAdhesive, choices: func(s Shop) (list []field.Choice) {
 			for _, a := range s.Adhesives {
 				if !a.Off {
-					list = append(list, Choice{a.ID, a.Name})
+					list = append(list, field.Choice{ID: a.ID, Name: a.Name})
 				}
 			}
 			return list
 		}},
 		reference{path: "envelope.cutFrom", what: "the envelope that is cut down", at: func(j *Job) *string { return &j.Envelope.CutFrom }, has: hasFormat, choices: formatChoices, empty: true, without: "the fittest one"},
-		reference{path: "post.destination", what: "the rulebook", at: func(j *Job) *string { return &j.Post.Destination }, has: hasRules, choices: func(s Shop) []Choice {
-			list := []Choice{{ByHand, "By hand"}} // nothing is promised of a post that nobody knows
+		reference{path: "post.destination", what: "the rulebook", at: func(j *Job) *string { return &j.Post.Destination }, has: hasRules, choices: func(s Shop) []field.Choice {
+			list := []field.Choice{{ID: ByHand, Name: "By hand"}} // nothing is promised of a post that nobody knows
 			for _, b := range s.Books() {
-				list = append(list, Choice{b.ID, b.Region + ", " + b.Service})
+				list = append(list, field.Choice{ID: b.ID, Name: b.Region + ", " + b.Service})
 			}
 			return list
 		}},
-		reference{path: "paper.have", what: "the sheet that you came with", at: func(j *Job) *string { return &j.Paper.Have }, has: hasSheet, choices: func(s Shop) (list []Choice) {
+		reference{path: "paper.have", what: "the sheet that you came with", at: func(j *Job) *string { return &j.Paper.Have }, has: hasSheet, choices: func(s Shop) (list []field.Choice) {
 			for _, sh := range s.OnShelf() {
-				list = append(list, Choice{sh.ID, sh.Name})
+				list = append(list, field.Choice{ID: sh.ID, Name: sh.Name})
 			}
 			return list
 		}, empty: true, without: "no sheet"},
 	)
 	if j.Start != nil {
-		list = append(list, reference{path: "start.format", what: "the envelope that you came with", at: func(j *Job) *string { return &j.Start.Format }, has: hasFormat, choices: func(s Shop) []Choice {
-			return append([]Choice{{OwnEnvelope, "Measured with a ruler"}}, formatChoices(s)...)
+		list = append(list, reference{path: "start.format", what: "the envelope that you came with", at: func(j *Job) *string { return &j.Start.Format }, has: hasFormat, choices: func(s Shop) []field.Choice {
+			return append([]field.Choice{{ID: OwnEnvelope, Name: "Measured with a ruler"}}, formatChoices(s)...)
 		}})
 	}
 	return list
@@ -103,16 +105,16 @@ func (j Job) references() (list []reference) {
 
 func hasStock(s Shop, id string) bool { _, ok := s.Stock(id); return ok }
 
-func formatChoices(s Shop) (list []Choice) {
+func formatChoices(s Shop) (list []field.Choice) {
 	for _, f := range s.Formats() {
-		list = append(list, Choice{f.ID, f.Name})
+		list = append(list, field.Choice{ID: f.ID, Name: f.Name})
 	}
 	return list
 }
 
 // stocksNear are the papers on the shelf, those of about a weight first.
-func stocksNear(gsm int) func(Shop) []Choice {
-	return func(s Shop) (list []Choice) {
+func stocksNear(gsm int) func(Shop) []field.Choice {
+	return func(s Shop) (list []field.Choice) {
 		var stocks []paper.Stock
 		for _, k := range s.Stocks {
 			if !k.Off {
@@ -126,16 +128,16 @@ func stocksNear(gsm int) func(Shop) []Choice {
 		stocks = slices.Clone(stocks)
 		slices.SortStableFunc(stocks, func(a, b paper.Stock) int { return cmp.Compare(off(a), off(b)) })
 		for _, k := range stocks {
-			list = append(list, Choice{k.ID, k.Name})
+			list = append(list, field.Choice{ID: k.ID, Name: k.Name})
 		}
 		return list
 	}
 }
 
-// standIns is the job with a stand-in for everything that the shop has no longer,
+// StandIns is the job with a stand-in for everything that the shop has no longer,
 // and what that is. Where all is there it is the same job.
-func (j Job) StandIns(shop Shop) (Job, []MissingPlan) {
-	list := []MissingPlan{}
+func (j Job) StandIns(shop Shop) (Job, []Missing) {
+	list := []Missing{}
 	cloned := false
 	for _, r := range j.references() {
 		id := *r.at(&j)
@@ -146,7 +148,7 @@ func (j Job) StandIns(shop Shop) (Job, []MissingPlan) {
 			j, cloned = j.Clone(), true
 		}
 		choices := r.choices(shop)
-		m := MissingPlan{Path: r.path, Choices: append([]Choice{}, choices[:min(len(choices), mostStandIns)]...)}
+		m := Missing{Path: r.path, Choices: append([]field.Choice{}, choices[:min(len(choices), mostStandIns)]...)}
 		with := r.without
 		switch {
 		case r.empty:
@@ -157,12 +159,12 @@ func (j Job) StandIns(shop Shop) (Job, []MissingPlan) {
 		if r.path == "start.format" {
 			j.Start.MeasureAs(j.Card)
 		}
-		m.Text = fmt.Sprintf("%s, “%s”, is gone.", capital(r.what), clip(id))
+		m.Text = fmt.Sprintf("%s, “%s”, is gone.", say.Capital(r.what), say.Clip(id))
 		if id == "" {
-			m.Text = fmt.Sprintf("%s is not chosen.", capital(r.what))
+			m.Text = fmt.Sprintf("%s is not chosen.", say.Capital(r.what))
 		}
 		if with != "" {
-			m.Text += fmt.Sprintf(" Until you choose another, this plan goes by: %s.", lower(with))
+			m.Text += fmt.Sprintf(" Until you choose another, this plan goes by: %s.", say.Lower(with))
 		} else {
 			m.Text += " There is nothing on the shelf to take its place: enter one there."
 		}
@@ -171,7 +173,7 @@ func (j Job) StandIns(shop Shop) (Job, []MissingPlan) {
 	return j, list
 }
 
-// stocked is the shop with papers and adhesives to stand in where it has none at
+// Stocked is the shop with papers and adhesives to stand in where it has none at
 // all.
 func (s Shop) Stocked() Shop {
 	if len(s.Stocks) > 0 && len(s.Adhesives) > 0 {
@@ -185,31 +187,4 @@ func (s Shop) Stocked() Shop {
 		s.Adhesives = usual.Adhesives
 	}
 	return s
-}
-
-// measureAs gives an envelope that nobody measured a size round the card.
-func (s *Start) MeasureAs(c Card) {
-	if min(s.Width, s.Height) < LeastCard {
-		s.Width, s.Height = c.Width+startRoom, c.Height+startRoom
-	}
-}
-
-// applyReference chooses what a place of the job names.
-func applyReference(j Job, shop Shop, e Edit) (_ Job, known bool, err error) {
-	for _, r := range j.references() {
-		if r.path != e.Path || e.Path == "start.format" {
-			continue
-		}
-		id := ""
-		if e.Text != nil {
-			id = *e.Text
-		}
-		if !r.has(shop, id) && !(id == "" && r.empty) {
-			return j, true, refuse("“%s” is not there to be chosen: choose one of the list.", clip(id))
-		}
-		j = j.Clone()
-		*r.at(&j) = id
-		return j, true, nil
-	}
-	return j, false, nil
 }

@@ -1,15 +1,13 @@
-// Package plan is the front door of the trade: a Job and a Shop go in, a Plan
-// comes out.
+// Package job is what goes into a plan: the Job, which is what the maker knows and
+// wants, and the Shop, which is what the maker owns and prefers; the one table of
+// what of them is typed and chosen, how an edit changes them, and what must hold
+// between their fields.
 //
-// Make is pure: no clock, no disk, no network; the same job and shop give the
-// same plan. Lengths are integer nanometres (measure.Length), weights grams,
-// drawings millimetres; whatever is shown comes with its text in the shop's
-// unit and tick. The formulas are those of the packages it calls, gathered in
-// docs/sums.md.
+// Lengths are integer nanometres (measure.Length), weights grams. Nothing follows
+// from a job here: that is piece's and plan's.
 //
-//	p := plan.Make(job, shop)
-//	p.Post.Sentence
-package plan
+//	j, err := j.Apply(shop, field.Edit{Act: field.Type, Path: "card.width", Text: "5 1/2"})
+package job
 
 import (
 	"yellowparcel/core/blank"

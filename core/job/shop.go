@@ -1,4 +1,4 @@
-package plan
+package job
 
 import (
 	"yellowparcel/core/envelope"
@@ -123,7 +123,7 @@ func (s Shop) Adhesive(id string) (paper.Adhesive, bool) {
 	return paper.Adhesive{}, false
 }
 
-// sheet is a sheet of the shop, on the shelf or taken off it.
+// Sheet is a sheet of the shop, on the shelf or taken off it.
 func (s Shop) Sheet(id string) (paper.Sheet, bool) {
 	for _, sh := range s.Sheets {
 		if sh.ID == id {
@@ -133,7 +133,7 @@ func (s Shop) Sheet(id string) (paper.Sheet, bool) {
 	return paper.Sheet{}, false
 }
 
-// onShelf are the sheets that may be cut.
+// OnShelf are the sheets that may be cut.
 func (s Shop) OnShelf() []paper.Sheet {
 	var list []paper.Sheet
 	for _, sh := range s.Sheets {
@@ -144,7 +144,7 @@ func (s Shop) OnShelf() []paper.Sheet {
 	return list
 }
 
-// formats are the envelopes that the maker owns, then those that are sold.
+// Formats are the envelopes that the maker owns, then those that are sold.
 func (s Shop) Formats() []envelope.Format {
 	var list []envelope.Format
 	for _, e := range s.Envelopes {

@@ -1,0 +1,254 @@
+package job
+
+import (
+	"maps"
+	"slices"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
+	"yellowparcel/core/field"
+	"yellowparcel/core/mail"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+	"yellowparcel/core/say"
+)
+
+// The bounds of what is typed.
+const (
+	LeastCard = 25 * measure.Millimetre
+	MostCard  = measure.Metre
+	MostCount = 10_000
+	MostParts = 60
+	MostItems = 8
+
+	mostName  = 80
+	mostGrams = 5000.0
+	// leastPanel is the narrowest panel that can be folded.
+	leastPanel = measure.Inch / 4
+	leastThing = measure.Millimetre / 2
+)
+
+// UsualSliver is what tabs, back and flap of a pocket taper by.
+const UsualSliver = measure.Inch / 32
+
+// Fields is the one table of what of a job is typed and chosen. The fields point
+// into the job, which must be a copy of its own where they are to be changed.
+func (j *Job) Fields(shop Shop) []field.Field {
+	return slices.Concat(j.cardFields(shop), j.partFields(shop), j.envelopeFields(shop), j.mailFields(shop), j.startFields(shop), j.recipeFields())
+}
+
+// Inputs are the fields of a job as the screen shows them.
+func (j Job) Inputs(shop Shop) field.Inputs {
+	style, list := shop.Style(), field.Inputs{}
+	for _, f := range j.Fields(shop) {
+		list[f.Path] = f.Input(style)
+	}
+	return list
+}
+
+// length is a field of a length from nothing to a most.
+func length(path, label, note string, at *measure.Length, most measure.Length) field.Field {
+	return field.Field{Path: path, Label: label, Note: note, Value: &field.Length{At: at, Most: most}}
+}
+
+func (j *Job) cardFields(shop Shop) []field.Field {
+	c := &j.Card
+	list := []field.Field{
+		{Path: "name", Label: "Name", Value: &field.Word{At: &j.Name, Most: 120, Needed: true}},
+		{Path: "count", Label: "Cards to make", Value: &field.Count{At: &j.Count, Least: 1, Most: MostCount, Things: "cards"}},
+		{Path: "card.width", Label: "Width", Name: "card width", Value: &field.Length{At: &c.Width, Least: LeastCard, Most: MostCard}},
+		{Path: "card.height", Label: "Height", Name: "card height", Value: &field.Length{At: &c.Height, Least: LeastCard, Most: MostCard}},
+		{Path: "card.thickness", Label: "Thickness, closed", Name: "thickness", Value: &field.Length{Absent: &c.Thickness, Least: 10 * measure.Micrometre, Most: MostCard, Fine: true}},
+		{Path: "card.fold", Label: "Fold", Value: &field.One[card.Fold]{At: &c.Fold, List: field.ListOf("folds", card.Folds())}},
+		{Path: "card.panels", Label: "Panels", Value: &field.Count{At: &c.Panels, Least: card.LeastPanels, Most: card.MostPanels, Things: "panels", Or: UsualPanels}},
+		{
+			Path: "card.own", Label: "Panels one by one", Note: "where they differ: 5, 5, 4 1/2; with their sum if the note gives it: = 14 1/2",
+			Value: &field.Lengths{At: &c.Own, Fits: func(list []measure.Length) error { return j.PanelsFit(list, shop.Style()) }},
+		},
+		length("card.spine", "Spine width", "0 for one score; as thick as what the card closes round", &c.Spine, 4*measure.Inch),
+		length("card.overWidth", "Overhang, width", "a bow or a tag, both edges together", &c.OverWidth, MostCard/2),
+		length("card.overHeight", "Overhang, height", "", &c.OverHeight, MostCard/2),
+		{Path: "card.room", Label: "Thickness counts", Value: &field.One[Room]{At: &c.Room, List: field.ListOf("rooms", []Room{AsBlock, AsHeap}), Or: AsBlock, Told: "“%s” is no way to count thickness: choose block or heap."}},
+		{Path: "card.towards", Label: "Fold towards the groove, scored with the inside up", Value: &field.Flag{At: &c.Towards}},
+		{Path: "paper.have", Label: "The sheet you have", Value: &field.One[string]{At: &j.Paper.Have, List: sheetList(shop), None: true, Gone: true}},
+		{Path: "paper.alongGrain", Label: "Keep folds along the grain", Value: &field.Flag{At: &j.Paper.AlongGrain}},
+		{Path: "paper.noBlanks", Label: "Leave the envelopes out", Value: &field.Flag{At: &j.Paper.NoBlanks}},
+	}
+	return append(list, j.sheetFields(shop)...)
+}
+
+// PanelsFit refuses panels that make no accordion.
+func (j Job) PanelsFit(list []measure.Length, s measure.Style) error {
+	if n := len(list); n < card.LeastPanels || n > card.MostPanels {
+		return say.Refuse("An accordion has from %d to %d panels, and these are %d: type their widths parted by commas.", card.LeastPanels, card.MostPanels, n)
+	}
+	for i, p := range list {
+		switch {
+		case p < leastPanel:
+			return say.Refuse("Panel %d is %s wide: too narrow to fold.", i+1, s.ShowUnit(p))
+		case p > j.Card.Width:
+			return say.Refuse("Panel %d of %s is wider than the card, %s: it would stick out when the card is closed.", i+1, s.ShowUnit(p), s.ShowUnit(j.Card.Width))
+		}
+	}
+	return nil
+}
+
+// sheetFields are the sheets that are chosen for the job's papers.
+func (j *Job) sheetFields(shop Shop) (list []field.Field) {
+	stocks := []string{j.Envelope.Stock, j.Envelope.Liner}
+	for _, p := range j.Parts {
+		stocks = append(stocks, p.Stock)
+	}
+	slices.Sort(stocks)
+	for _, id := range slices.Compact(stocks) {
+		if id == "" {
+			continue
+		}
+		sheet := j.Paper.Sheets[id]
+		list = append(list, field.Field{
+			Path: "paper.sheets." + id, Label: "Sheet it is cut from",
+			Value: &field.One[string]{At: &sheet, List: sheetList(shop), None: true, Gone: true},
+			Then: func() {
+				j.Paper.Sheets = maps.Clone(j.Paper.Sheets)
+				if j.Paper.Sheets == nil {
+					j.Paper.Sheets = map[string]string{}
+				}
+				if j.Paper.Sheets[id] = sheet; sheet == "" {
+					delete(j.Paper.Sheets, id)
+				}
+			},
+		})
+	}
+	return list
+}
+
+func (j *Job) envelopeFields(shop Shop) []field.Field {
+	e := &j.Envelope
+	pick := func(path, label string, v field.Value) field.Field {
+		return field.Field{Path: "envelope." + path, Label: label, Value: v}
+	}
+	flapLabel, flapNote := "Closing flap", "0 for what the sums ask for"
+	if j.Construction() == Tuck {
+		flapLabel, flapNote = "Tuck", "as far as the walls are high; 0 for half an inch"
+	}
+	flaps := field.ListOf("flaps", blank.FlapShapes())
+	if c := j.Construction(); c == Diamond || c == Box {
+		flaps.Name = "diamondFlaps"
+	}
+	return []field.Field{
+		pick("construction", "Envelope type", &field.One[Construction]{At: &e.Construction, List: field.ListOf("constructions", Constructions()), Or: Diamond}),
+		pick("sort", "Sort by", &field.One[CompareSort]{At: &e.Sort, List: field.ListOf("sorts", compareSorts()), Or: LeastPaper, Gone: true}),
+		pick("school", "Size by", &field.One[blank.School]{At: &e.School, List: field.ListOf("schools", blank.Schools())}),
+		pick("way", "Scoring", &field.One[blank.WayID]{At: &e.Way, List: field.ListOf("ways", blank.WayIDs())}),
+		pick("pocket", "Size by", &field.One[blank.PocketSchool]{At: &e.Pocket, List: field.ListOf("pockets", blank.PocketSchools()), Or: blank.ExactPocket}),
+		pick("box", "Square", &field.One[blank.BoxSchool]{At: &e.Box, List: field.ListOf("boxes", blank.BoxSchools()), Or: blank.FullSquares}),
+		pick("walls", "Side walls", &field.One[blank.WallSchool]{At: &e.Walls, List: field.ListOf("walls", blank.WallSchools()), Or: blank.TabbedWalls}),
+		pick("stock", "Paper", &field.One[string]{At: &e.Stock, List: stockList(shop), Gone: true}),
+		pick("adhesive", "Adhesive", &field.One[string]{At: &e.Adhesive, List: adhesiveList(shop), Gone: true}),
+		pick("liner", "Liner", &field.One[string]{At: &e.Liner, List: field.List{Name: "liners", Knows: stockList(shop).Knows}, None: true, Gone: true}),
+		pick("cutFrom", "Cut down from", &field.One[string]{At: &e.CutFrom, List: formatList(shop), None: true, Gone: true}),
+		pick("flapShape", "Flap ends", &field.One[blank.FlapShape]{At: &e.FlapShape, List: flaps, Or: blank.SquareFlap}),
+		pick("foldTips", "Long tips are", &field.Flag{At: &e.FoldTips, List: "tips"}),
+		pick("patternInside", "Pattern shows", &field.Flag{At: &e.PatternInside, List: "sides"}),
+		pick("tabsOnBack", "Tabs on the back, glued inside the front", &field.Flag{At: &e.TabsOnBack}),
+		pick("double", "Two creases in place of each, as far apart as the card is thick", &field.Flag{At: &e.Double}),
+		pick("oneSide", "Cut one side only, and keep the other seam", &field.Flag{At: &e.OneSide}),
+		pick("mailable", "A plain rectangle, the card held by strips", &field.Flag{At: &e.Mailable}),
+		length("envelope.ease", "Ease wanted", "room round the card, both sides together", &e.Ease, 2*measure.Inch),
+		{Path: "envelope.seam", Label: "Seam wanted", Note: "overlap to be glued", Value: &field.Length{At: &e.Seam, Least: measure.Millimetre, Most: 4 * measure.Inch}},
+		length("envelope.thumbGap", "Finger gap", "back stays below the throat", &e.ThumbGap, 4*measure.Inch),
+		length("envelope.flap", flapLabel, flapNote, &e.Flap, 12*measure.Inch),
+		length("envelope.depth", "Depth of the walls", "at least; the card asks for its thickness and "+shop.Style().ShowUnit(blank.WallOver), &e.Depth, 8*measure.Inch),
+		length("envelope.corner", "Round corners", "radius, of flaps and back; 0 for none", &e.Corner, 3*measure.Inch),
+		length("envelope.notch", "Finger notch", "radius, in the back; 0 for none", &e.Notch, 2*measure.Inch),
+		{Path: "envelope.sliver", Label: "Taper", Note: "of tabs, back and flap at the free edge, so that nothing peeks out", Value: &field.Length{At: &e.Sliver, Least: measure.Inch / 128, Most: measure.Inch / 8, Fine: true, Or: UsualSliver}},
+	}
+}
+
+func (j *Job) mailFields(shop Shop) []field.Field {
+	p := &j.Post
+	measured := func(path, label, note string, at, of *measure.Length, most measure.Length) field.Field {
+		return field.Field{Path: "post.measured." + path, Label: label, Note: note, Value: &field.Length{At: at, Most: most, Fine: true, Empty: true}, Then: func() {
+			if of != nil {
+				*of = 0 // of the piece as it is now: whoever has the sums says what they are
+			}
+		}}
+	}
+	weighed := func(path, label, note string, at *float64, ounces bool) field.Field {
+		return field.Field{Path: "post.measured." + path, Label: label, Note: note, Value: &field.Weight{At: at, Most: mostGrams, Empty: true, Ounces: ounces}}
+	}
+	m := &p.Measured
+	return []field.Field{
+		{Path: "post.destination", Label: "Destination", Value: &field.One[string]{At: &p.Destination, List: destinationList(shop), Gone: true}, Then: func() { p.Class = "" }},
+		{Path: "post.class", Label: "To go at least as", Value: &field.One[string]{At: &p.Class, List: classList(shop, p.Destination), None: true, Gone: true}},
+		{Path: "post.addressShort", Label: "Address runs", Value: &field.Flag{At: &p.AddressShort, List: "addressSides"}},
+		{Path: "post.closure", Label: "Closure", Value: &field.One[string]{At: &p.Closure, List: closureList(), Or: usualClosure, Told: "There is no closure “%s”: choose one of the list."}},
+		{Path: "post.bare", Label: "Sent bare, without an envelope", Value: &field.Flag{At: &p.Bare}},
+		{Path: "post.radius", Label: "Round corners", Note: "radius", Name: "radius of the corners", Value: &field.Length{At: &p.Radius, Most: 3 * measure.Inch}},
+		{Path: "post.handCancel", Label: "To be cancelled by hand", Value: &field.Flag{At: &p.HandCancel}},
+		{Path: "post.contents", Label: "Is any of this in it?", Name: "caution", Value: &field.Some[paper.Caution]{At: &p.Contents, List: field.ListOf("contents", paper.Cautions())}},
+		measured("thickness", "Thickness of the closed piece", "empty for the sums", &m.Thickness, &m.ThicknessOf, 4*measure.Inch),
+		{Path: "post.measured.grams", Label: "Weight of the closed piece", Note: "empty for the sums", Value: &field.Weight{At: &m.Grams, Most: mostGrams, Empty: true, Ounces: true}, Then: func() { m.GramsOf = 0 }},
+		measured("overhang", "Stands out over the table", "hold the rest down flat", &m.Overhang, nil, MostCard),
+		measured("droop", "Its end hangs", "1 mm to a quarter of what stands out", &m.Droop, nil, MostCard),
+		measured("apart", "Supports apart", "two rulers on edge", &m.Apart, nil, MostCard),
+		weighed("load", "Weight in the middle", "a few coins, weighed", &m.Load, false),
+		measured("sag", "Its middle sinks", "", &m.Sag, nil, MostCard),
+		{Path: "post.gaugeWidth", Label: "Gauge card, length", Value: &field.Length{At: &p.GaugeWidth, Most: MostCard, Empty: true}},
+		{Path: "post.gaugeHeight", Label: "Gauge card, width", Value: &field.Length{At: &p.GaugeHeight, Most: MostCard, Empty: true}},
+	}
+}
+
+func (j *Job) startFields(shop Shop) []field.Field {
+	if j.Start == nil {
+		return nil
+	}
+	s := j.Start
+	list := []field.Field{{
+		Path: "start.format", Label: "The envelope you have", Value: &field.One[string]{At: &s.Format, List: formatList(shop), Gone: true},
+		Then: func() { s.MeasureAs(j.Card) },
+	}}
+	if s.Format == OwnEnvelope {
+		list = append(list,
+			field.Field{Path: "start.width", Label: "Outside, width", Name: "envelope's width", Value: &field.Length{At: &s.Width, Least: 2 * LeastCard, Most: MostCard}},
+			field.Field{Path: "start.height", Label: "Outside, height", Name: "envelope's height", Value: &field.Length{At: &s.Height, Least: 2 * LeastCard, Most: MostCard}})
+	}
+	return list
+}
+
+// scoreLabels are what the four scores of a recipe are called, by how it gives them.
+func (r Recipe) scoreLabels() [4]string {
+	switch {
+	case r.Pocket:
+		return [4]string{"Left tab", "Right tab", "Flap", "Back"}
+	case r.Paired:
+		return [4]string{"Sides, near", "Sides, far", "Ends, near", "Ends, far"}
+	}
+	return [4]string{"Left corner", "Right corner", "Top corner", "Bottom corner"}
+}
+
+func (j *Job) recipeFields() []field.Field {
+	if j.Recipe == nil {
+		return nil
+	}
+	r := j.Recipe
+	typed := func(name, label, note string, at *measure.Length, least, most measure.Length) field.Field {
+		return field.Field{Path: "recipe." + name, Label: label, Note: note, Value: &field.Length{At: at, Least: least, Most: most, Read: field.BothUnits}}
+	}
+	labels := r.scoreLabels()
+	quoted := typed("quoted", "Limit it names", "a postal limit, to see whose it is; 0 for none", &r.Quoted, 0, 10*measure.Metre)
+	quoted.Value.(*field.Length).Fine = true
+	return []field.Field{
+		typed("side1", "Sheet", "", &r.Side1, measure.Inch, MostCard),
+		typed("side2", "by", "type both when the note says both: 5 1/2 (140 mm)", &r.Side2, measure.Inch, MostCard),
+		typed("left", labels[0], "", &r.Left, 0, MostCard),
+		typed("right", labels[1], "", &r.Right, 0, MostCard),
+		typed("top", labels[2], "", &r.Top, 0, MostCard),
+		typed("bottom", labels[3], "", &r.Bottom, 0, MostCard),
+		quoted,
+		{Path: "recipe.quotedOf", Label: "Which is a limit of", Value: &field.One[mail.Measure]{At: &r.QuotedOf, List: field.ListOf("limits", quotable()), Or: mail.Height, Told: "A note's limit is one of length, height or thickness, not of “%s”: choose one."}},
+	}
+}
+
+// quotable are the measures of which a note may name a limit.
+func quotable() []mail.Measure { return []mail.Measure{mail.Height, mail.Length, mail.Thickness} }

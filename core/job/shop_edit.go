@@ -1,0 +1,261 @@
+package job
+
+import (
+	"errors"
+	"slices"
+	"strings"
+
+	"yellowparcel/core/field"
+	"yellowparcel/core/mail"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+	"yellowparcel/core/say"
+)
+
+// lists are the lists of a shop whose entries are known by an ID.
+func (s Shop) lists() field.Lists {
+	l := field.Lists{}
+	put := func(list, id string) { l[list] = append(l[list], id) }
+	for _, e := range s.Sheets {
+		put("sheets", e.ID)
+	}
+	for _, e := range s.Stocks {
+		put("stocks", e.ID)
+	}
+	for _, e := range s.Envelopes {
+		put("envelopes", e.ID)
+	}
+	for _, e := range s.Adhesives {
+		put("adhesives", e.ID)
+	}
+	for _, e := range s.Rulebooks {
+		put("rulebooks", e.File.ID)
+	}
+	for _, e := range s.Rates {
+		put("rates", e.ID)
+	}
+	return l
+}
+
+// Place is a path of the shop with every entry named by its place.
+func (s Shop) Place(path string) (string, error) { return s.lists().Place(path) }
+
+// What a rate card may be given.
+const (
+	addPrice     = "price"
+	addSurcharge = "surcharge"
+)
+
+// styleOffer is the style of the shop as an offer: a unit with its tick, chosen in one act.
+const styleOffer = "style"
+
+// StyleID names the unit and the tick that the shop works in, among the styles that
+// may be taken.
+func (s Shop) StyleID() string { return styleID(s.Style()) }
+
+// ApplyToShop carries out edits on a copy of the shop; what cannot be used is left as
+// it was and reported at its field. Told says where an edit was made of something
+// that another window had changed meanwhile.
+func ApplyToShop(shop Shop, edits []field.Edit) (_ Shop, problems []field.Problem, told []string) {
+	shop = shop.Clone()
+	for _, e := range edits {
+		path, err := shop.Place(e.Path)
+		var overtaken string
+		changed := shop.Clone()
+		if err == nil {
+			at := e
+			at.Path = path
+			overtaken = shop.overtaken(at)
+			err = changed.apply(at)
+		}
+		if err == nil {
+			// What the shop as a whole refuses is told at the field that was typed.
+			if list := changed.Check(); len(list) > 0 && len(shop.Check()) == 0 {
+				err = say.Refusal(list[0].Message)
+			}
+		}
+		if err != nil {
+			problems = append(problems, field.ProblemOf(e.Path, err))
+			continue
+		}
+		if overtaken != "" {
+			told = append(told, overtaken)
+		}
+		shop = changed
+	}
+	return shop, problems, told
+}
+
+// overtaken says that a field shows something else by now than where it was edited.
+func (s Shop) overtaken(e field.Edit) string {
+	if e.Was == nil {
+		return ""
+	}
+	f, ok := field.Find(s.Fields(), e.Path)
+	if !ok {
+		return ""
+	}
+	if now, _ := f.Show(s.Style()); now != *e.Was && now != e.Text {
+		return "Another window changed “" + f.Label + "” to “" + say.Clip(now) + "” meanwhile; what you entered here stands now."
+	}
+	return ""
+}
+
+func (s *Shop) apply(e field.Edit) error {
+	if err := e.Check(); err != nil {
+		return err
+	}
+	switch e.Act {
+	case field.Add:
+		return s.add(e)
+	case field.Remove:
+		return s.remove(e)
+	case field.Move:
+		return say.Refuse("Nothing on the shelf has an order that matters.")
+	case field.Take:
+		return s.take(e)
+	}
+	f, ok := field.Find(s.Fields(), e.Path)
+	if !ok {
+		return say.Refuse("There is no field “%s” to type in a shop.", say.Clip(e.Path))
+	}
+	return f.Apply(e, s.Style())
+}
+
+func (s *Shop) take(e field.Edit) error {
+	for _, st := range styles() {
+		if e.Path == styleOffer && styleID(st) == e.Text {
+			if s.Unit = st.Unit; st.Unit == measure.Inches {
+				s.TickInches = st.Tick
+			} else {
+				s.TickMillimetres = st.Tick
+			}
+			return nil
+		}
+	}
+	return say.Refuse("“%s” is nothing that a shop is offered.", say.Clip(e.Text))
+}
+
+// What is full is refused; the lists of a shop are bounded by what can be sent.
+const (
+	mostSheets, mostStocks, mostEnvelopes, mostAdhesives = 100, 200, 200, 50
+	mostBooks, mostRates, mostPrices                     = 40, 20, 60
+	mostClasses, mostLimits                              = 20, 40
+)
+
+func (s *Shop) add(e field.Edit) error {
+	ids := s.lists()[e.Path]
+	if most, ok := map[string]int{"sheets": mostSheets, "stocks": mostStocks, "envelopes": mostEnvelopes, "adhesives": mostAdhesives, "rulebooks": mostBooks, "rates": mostRates}[e.Path]; ok && len(ids) >= most {
+		return say.Refuse("At most %d entries stand in this list: remove or reuse one.", most)
+	}
+	id := field.NewID(e.Path+"-own", ids)
+	switch e.Path {
+	case "sheets":
+		s.Sheets = append(s.Sheets, paper.Sheet{ID: id, Name: "Sheets of mine", Width: 8*measure.Inch + measure.Inch/2, Height: 11 * measure.Inch})
+	case "stocks":
+		s.Stocks = append(s.Stocks, paper.Stock{ID: id, Name: "Paper of mine", GSM: 250, Caliper: 300 * measure.Micrometre})
+	case "envelopes":
+		s.Envelopes = append(s.Envelopes, OwnedEnvelope{ID: id, Name: "Envelopes of mine", Width: 6*measure.Inch + measure.Inch/2, Height: 4*measure.Inch + 3*measure.Inch/4})
+	case "adhesives":
+		s.Adhesives = append(s.Adhesives, paper.Adhesive{ID: id, Name: "Adhesive of mine", Width: measure.Inch / 4})
+	case "rulebooks":
+		return s.addBook(e.Text)
+	case "rates":
+		return s.addRates(e.Text)
+	default:
+		return s.addWithin(e)
+	}
+	return nil
+}
+
+// addBook adds a rulebook: a copy of the one that is named, or one read from JSON.
+func (s *Shop) addBook(text string) error {
+	var f mail.File
+	if strings.HasPrefix(strings.TrimSpace(text), "{") {
+		var err error
+		if f, err = mail.ReadFile([]byte(text)); err != nil {
+			var fe *mail.FileError
+			if errors.As(err, &fe) {
+				return say.Refuse("The rulebook cannot be used: %v.", fe)
+			}
+			return err
+		}
+	} else {
+		of, ok := s.file(text)
+		if !ok {
+			return say.Refuse("There is no rulebook “%s” to copy: choose one of the list.", say.Clip(text))
+		}
+		f = of.Clone()
+		if service := f.Service + ", my copy"; len(service) <= 80 {
+			f.Service = service
+		}
+	}
+	taken := s.lists()["rulebooks"]
+	for id := range shippedBooks() {
+		taken = append(taken, id)
+	}
+	if slices.Contains(taken, f.ID) {
+		stem, _, _ := strings.Cut(f.ID, "-own-")
+		f.ID = field.NewID(stem[:min(len(stem), 30)]+"-own", taken)
+	}
+	s.Rulebooks = append(s.Rulebooks, OwnRulebook{File: f})
+	return nil
+}
+
+// file is a rulebook as it is written, of the shop's own or one that ships.
+func (s *Shop) file(id string) (mail.File, bool) {
+	for _, own := range s.Rulebooks {
+		if own.File.ID == id {
+			return own.File, true
+		}
+	}
+	for _, f := range mail.Files() {
+		if f.ID == id {
+			return f, true
+		}
+	}
+	return mail.File{}, false
+}
+
+// addRates begins a rate card for a rulebook, with one price.
+func (s *Shop) addRates(book string) error {
+	f, ok := s.file(book)
+	if !ok || len(f.Classes) == 0 {
+		return say.Refuse("There is no rulebook “%s” with classes to price: choose one of the list.", say.Clip(book))
+	}
+	s.Rates = append(s.Rates, mail.RateCard{
+		ID: field.NewID("rates", s.lists()["rates"]), Name: "My rate card", Rulebook: book, Dated: s.Today,
+		Rates: []mail.Rate{{Class: f.Classes[0].ID}},
+	})
+	return nil
+}
+
+// addWithin adds to a list within an entry: a price to a rate card, a class or a
+// limit to a rulebook.
+func (s *Shop) addWithin(e field.Edit) error {
+	outer, list, _ := cutLast(e.Path)
+	if shelf, at, ok := field.Entry(outer); ok && shelf == "rates" && list == "rates" && at < len(s.Rates) {
+		return addPriceTo(&s.Rates[at], s, e.Text)
+	}
+	if list == "classes" {
+		for i := range s.Rulebooks {
+			if outer == entryPath("rulebooks", i)+".file" {
+				return addClass(&s.Rulebooks[i].File, e.Text)
+			}
+		}
+	}
+	if limits := s.limitsAt(outer); list == "limits" && limits != nil {
+		if len(*limits) >= mostLimits {
+			return say.Refuse("At most %d limits stand in a list: remove one first.", mostLimits)
+		}
+		// The measure, the least and the most, parted by semicolons.
+		parts := append(strings.SplitN(e.Text, ";", 3), "", "")
+		of := mail.Measure(strings.TrimSpace(parts[0]))
+		if _, ok := of.Kind(); !ok {
+			return say.Refuse("“%s” is nothing that is measured of a piece: choose one of the list.", say.Clip(string(of)))
+		}
+		*limits = append(*limits, mail.LimitFile{Measure: of, Min: withUnit(of, parts[1], s.Unit), Max: withUnit(of, parts[2], s.Unit)})
+		return nil
+	}
+	return say.Refuse("Nothing can be added at “%s” of a shop.", say.Clip(e.Path))
+}

@@ -1,0 +1,148 @@
+package job
+
+import (
+	"fmt"
+	"strconv"
+
+	"yellowparcel/core/field"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+)
+
+// The bounds of what may stand on a shelf.
+const (
+	mostSide     = 5 * measure.Metre
+	mostCaliper  = 20 * measure.Millimetre
+	mostGSM      = 20_000
+	mostAdhesive = 100 * measure.Millimetre
+	mostHave     = 100_000
+	mostCents    = 1_000_000
+)
+
+// something is the least length that is one.
+const something = measure.Length(1)
+
+// Fields is the one table of what of a shop is typed and chosen. The fields point
+// into the shop, which must be a copy of its own where they are to be changed.
+func (s *Shop) Fields() (list []field.Field) {
+	list = s.styleFields()
+	list = append(list, s.toolFields()...)
+	name := func(path string, at *string) field.Field {
+		return field.Field{Path: path + "name", Label: "Name", Value: &field.Word{At: at, Most: mostName, Needed: true}}
+	}
+	off := func(path string, at *bool) field.Field {
+		return field.Field{Path: path + "off", Label: "Off the shelf", Value: &field.Flag{At: at}}
+	}
+	side := func(path, label string, at *measure.Length) field.Field {
+		return field.Field{Path: path, Label: label, Value: &field.Length{At: at, Least: something, Most: mostSide}}
+	}
+	have := func(path, label string, at *int) field.Field {
+		return field.Field{Path: path + "have", Label: label, Value: &field.Count{At: at, Most: mostHave, Things: "them", Empty: true}}
+	}
+	for i := range s.Sheets {
+		sh, path := &s.Sheets[i], fmt.Sprintf("sheets.%d.", i)
+		list = append(list, name(path, &sh.Name), off(path, &sh.Off), side(path+"width", "Width", &sh.Width), side(path+"height", "Height", &sh.Height))
+	}
+	for i := range s.Envelopes {
+		e, path := &s.Envelopes[i], fmt.Sprintf("envelopes.%d.", i)
+		list = append(list, name(path, &e.Name), off(path, &e.Off),
+			field.Field{Path: path + "width", Label: "Outside, width", Name: "envelope's width", Value: &field.Length{At: &e.Width, Least: LeastCard, Most: MostCard}},
+			field.Field{Path: path + "height", Label: "Outside, height", Name: "envelope's height", Value: &field.Length{At: &e.Height, Least: LeastCard, Most: MostCard}},
+			have(path, "How many", &e.Have))
+	}
+	directions := []paper.Direction{paper.AlongLong, paper.AlongShort}
+	kept := field.List{Name: "kept", Knows: sheetList(*s).Knows}
+	for i := range s.Stocks {
+		k, path := &s.Stocks[i], fmt.Sprintf("stocks.%d.", i)
+		list = append(list, name(path, &k.Name), off(path, &k.Off),
+			field.Field{Path: path + "caliper", Label: "Caliper", Value: &field.Length{At: &k.Caliper, Least: something, Most: mostCaliper, Caliper: true}},
+			field.Field{Path: path + "gsm", Label: "Grams a square metre", Value: &field.Grammage{At: &k.GSM, Most: mostGSM}},
+			field.Field{Path: path + "grain", Label: "Grain", Value: &field.One[paper.Direction]{At: &k.Grain, List: field.ListOf("grains", directions), None: true}},
+			field.Field{Path: path + "pattern", Label: "Pattern", Value: &field.One[paper.Direction]{At: &k.Pattern, List: field.ListOf("patterns", directions), None: true}},
+			field.Field{Path: path + "surface", Label: "Surface", Value: &field.One[paper.Surface]{At: &k.Surface, List: field.ListOf("surfaces", paper.Surfaces()), Or: paper.Uncoated}},
+			field.Field{Path: path + "sheet", Label: "Kept in", Value: &field.One[string]{At: &k.Sheet, List: kept, None: true, Told: "“%s” is a sheet that is not on the shelf: choose another."}},
+			have(path, "How many sheets", &k.Have))
+	}
+	for i := range s.Adhesives {
+		a, path := &s.Adhesives[i], fmt.Sprintf("adhesives.%d.", i)
+		list = append(list, name(path, &a.Name), off(path, &a.Off),
+			field.Field{Path: path + "width", Label: "Width", Value: &field.Length{At: &a.Width, Least: something, Most: mostAdhesive}},
+			field.Field{Path: path + "holds", Label: "Holds on", Name: "surface", Value: &field.Some[paper.Surface]{At: &a.Holds, List: field.ListOf("surfaces", paper.Surfaces())}})
+	}
+	return append(list, s.ruleFields()...)
+}
+
+// styles are the units with their ticks.
+func styles() (list []measure.Style) {
+	for _, u := range []measure.Unit{measure.Inches, measure.Millimetres} {
+		for _, t := range measure.Ticks(u) {
+			list = append(list, measure.Style{Unit: u, Tick: t})
+		}
+	}
+	return list
+}
+
+func tickID(tick measure.Length) string { return strconv.FormatInt(int64(tick), 10) }
+
+func styleID(s measure.Style) string { return string(s.Unit) + ":" + tickID(s.Tick) }
+
+func (s *Shop) styleFields() []field.Field {
+	tick := func(path, label, list string, at *measure.Length, unit measure.Unit) field.Field {
+		v := &field.Length{At: at, Least: something, Most: measure.Inch, List: list}
+		for _, t := range measure.Ticks(unit) {
+			v.Usual = append(v.Usual, field.UsualLength{ID: tickID(t), Length: t})
+		}
+		return field.Field{Path: path, Label: label, Value: v, Fits: func() error { return measure.Style{Unit: unit, Tick: *at}.Check() }}
+	}
+	return []field.Field{
+		{Path: "unit", Label: "Unit", Value: &field.One[measure.Unit]{At: &s.Unit, List: field.ListOf("units", []measure.Unit{measure.Inches, measure.Millimetres})}},
+		tick("tickInches", "Smallest step in inches", "ticksInches", &s.TickInches, measure.Inches),
+		tick("tickMillimetres", "Smallest step in millimetres", "ticksMillimetres", &s.TickMillimetres, measure.Millimetres),
+	}
+}
+
+func (s *Shop) toolFields() []field.Field {
+	t := &s.Tools
+	return []field.Field{
+		{Path: "tools.trimmerLength", Label: "Trimmer cuts", Note: "the longest cut that it makes", Name: "trimmer's cut", Value: &field.Length{At: &t.TrimmerLength, Least: something, Most: mostSide, Told: "The trimmer needs a cut length between nothing and 5 m."}},
+		{
+			Path: "tools.cornerAt", Label: "Corner reading", Note: "what your plate's ruler reads where the sheet's corner sits; a minus when it lies before zero",
+			Value: &field.Length{At: &t.CornerAt, Least: -4 * measure.Inch, Most: 4 * measure.Inch, Signed: true, Told: "The guide's corner reads more than 4 in from zero: measure again where the sheet's corner sits."},
+		},
+		{
+			Path: "tools.groove", Label: "Grooves every", Note: "for a board that scores in its grooves alone: sizes are chosen to fall in them; 0 for one that scores anywhere",
+			Value: &field.Length{At: &t.Groove, Least: measure.Millimetre, Most: measure.Inch, Zero: true, Told: "Grooves of a score board are from 1 mm to 1 in apart: measure again from one to the next, or type 0 for a board that scores anywhere."},
+		},
+		{
+			Path: "tools.reach", Label: "Score board reaches", Note: "its furthest reading, and the largest square that the punch board takes; 0 when it does not matter",
+			Value: &field.Length{At: &t.Reach, Least: 2 * measure.Inch, Most: mostSide, Zero: true, Told: "A score board reaches from 2 in to 5 m: type its furthest reading, or 0 when it does not matter."},
+		},
+		{Path: "tools.notchDepth", Label: "Punch board's notch", Note: "punch a scrap and measure how deep it notches", Value: &field.Length{At: &t.NotchDepth, Least: something, Most: 2 * measure.Inch, Told: "A punch board notches more than nothing and at most 2 in deep: punch a scrap and measure the notch."}},
+	}
+}
+
+// Inputs are the fields of the shop as the screen shows them.
+func (s Shop) Inputs() field.Inputs {
+	style, list := s.Style(), field.Inputs{}
+	for _, f := range s.Fields() {
+		list[f.Path] = f.Input(style)
+	}
+	return list
+}
+
+// Clone copies the lists of a shop, so that they may be written to.
+func (s Shop) Clone() Shop {
+	s.Sheets = append(s.Sheets[:0:0], s.Sheets...)
+	s.Stocks = append(s.Stocks[:0:0], s.Stocks...)
+	s.Envelopes = append(s.Envelopes[:0:0], s.Envelopes...)
+	s.Adhesives = append(s.Adhesives[:0:0], s.Adhesives...)
+	s.Rulebooks = append(s.Rulebooks[:0:0], s.Rulebooks...)
+	for i := range s.Rulebooks {
+		s.Rulebooks[i].File = s.Rulebooks[i].File.Clone()
+	}
+	s.Rates = append(s.Rates[:0:0], s.Rates...)
+	for i := range s.Rates {
+		s.Rates[i].Rates = append(s.Rates[i].Rates[:0:0], s.Rates[i].Rates...)
+	}
+	return s
+}

@@ -1,0 +1,47 @@
+package job
+
+import (
+	"yellowparcel/core/envelope"
+	"yellowparcel/core/measure"
+)
+
+// OwnEnvelope is the format of an envelope that the maker measured.
+const OwnEnvelope = "own"
+
+// Start is the envelope that a card is made for, when the maker comes with one.
+type Start struct {
+	// Format is the ID of a standard format, or OwnEnvelope.
+	Format string `json:"format" maxLength:"40"`
+	// Width and Height are the outer size that a ruler says of an own envelope.
+	Width  measure.Length `json:"width"`
+	Height measure.Length `json:"height"`
+}
+
+// format is the envelope with its long side as Width.
+func (s Start) In(shop Shop) (envelope.Format, bool) {
+	if s.Format == OwnEnvelope {
+		return envelope.Format{ID: OwnEnvelope, Name: "Your envelope", Width: max(s.Width, s.Height), Height: min(s.Width, s.Height)}, true
+	}
+	for _, e := range shop.Envelopes { // those taken off the shelf stay known
+		if e.ID == s.Format {
+			return e.AsFormat(), true
+		}
+	}
+	for _, f := range envelope.Formats() {
+		if f.ID == s.Format {
+			return f, true
+		}
+	}
+	return envelope.Format{}, false
+}
+
+// startRoom is how much larger than the card a measured envelope is taken to be
+// until the maker types what the ruler says.
+const startRoom = measure.Inch / 2
+
+// MeasureAs gives an envelope that nobody measured a size round the card.
+func (s *Start) MeasureAs(c Card) {
+	if min(s.Width, s.Height) < LeastCard {
+		s.Width, s.Height = c.Width+startRoom, c.Height+startRoom
+	}
+}
