@@ -65,10 +65,10 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 		w.pick("way-" + tt.way)
 		w.see(test("headline"), tt.says)
 	}
-	w.fill("shop-tools.cornerAt", "-1/2")
+	w.fill("field-tools.cornerAt", "-1/2")
 	w.Keyboard.MustType(input.Enter)
 	w.see(test("headline"), "at 2 5/16 and 8 1/8; turn a quarter and score at 2 15/16 and 7 1/2")
-	w.fill("shop-tools.cornerAt", "0")
+	w.fill("field-tools.cornerAt", "0")
 	w.Keyboard.MustType(input.Enter)
 	w.see(test("headline"), "at 2 13/16 and 8 5/8")
 

@@ -37,7 +37,7 @@ func TestPostOfPlainSquareAndLarge(t *testing.T) {
 	w.see(test("headline"), "it goes as a large letter: too thick by ≈ 3/32 in for a letter")
 	w.see(test("class-large-letter")+" "+test("check-thickness")+" "+test("limit"), "to ≈ 63/64")
 	w.station("Meteor-night invitation", "post")
-	w.choose("pick-address", "along the short edge")
+	w.choose("field-post.addressShort", "along the short edge")
 	w.choose("pick-destination", "United States, home post")
 	w.see(test("headline"), "With the address along its short edge it pays the surcharge as a letter")
 	w.click(test("remedy-address") + " button")
@@ -64,24 +64,24 @@ func TestThickCardWithRemedies(t *testing.T) {
 
 	// Dragged off the moon panel the knot lies lower; the drag is one act.
 	w.click(test("thing-4"))
-	was := w.value("field-parts.4.x")
+	was := w.value("field-parts.4.thing.x")
 	w.drag(test("relief-4"), -60, 10)
 	w.waitFor("the knot to move", func() (string, bool) {
-		now := w.value("field-parts.4.x")
+		now := w.value("field-parts.4.thing.x")
 		return now, now != was
 	})
 	w.see(test("notes")+", "+test("headline"), "")
 	w.saved()
 	w.click(test("undo"))
 	w.waitFor("the knot to be back", func() (string, bool) {
-		now := w.value("field-parts.4.x")
+		now := w.value("field-parts.4.thing.x")
 		return now, now == was
 	})
-	w.fill("field-parts.4.x", "9")
-	w.see("#about-parts\\.4\\.x", "lies wholly off the face")
-	w.fill("field-parts.4.x", "1")
-	w.fill("field-parts.4.grams", "-2")
-	w.see("#about-parts\\.4\\.grams", "cannot be below nothing")
+	w.fill("field-parts.4.thing.x", "9")
+	w.see("#about-parts\\.4\\.thing\\.x", "lies wholly off the face")
+	w.fill("field-parts.4.thing.x", "1")
+	w.fill("field-parts.4.thing.grams", "-2")
+	w.see("#about-parts\\.4\\.thing\\.grams", "cannot be below nothing")
 
 	w.choose("pick-thing", "Sound module")
 	w.see(test("caution-text-coin"), "Button batteries are dangerous")
@@ -112,9 +112,9 @@ func TestCaliperReading(t *testing.T) {
 	w.see(test("device-said"), "The scale reads 0 g.")
 	w.click(test("take-scale"))
 	w.see(test("measured-weight"), "+2 %")
-	w.fill("field-post.thickness", "5/16")
+	w.fill("field-post.measured.thickness", "5/16")
 	w.see(test("headline"), "large envelope")
-	w.fill("field-post.thickness", "")
+	w.fill("field-post.measured.thickness", "")
 	w.see(test("headline"), "it goes as a letter")
 	w.quiet()
 
@@ -151,7 +151,7 @@ func TestRulesAndGauge(t *testing.T) {
 	w.see(test("rules-title"), "United States, home post, my copy")
 	w.shopFill("rulebooks.0.classes.1.limits.0.max", "6")
 	w.waitFor("the limit to have its unit", func() (string, bool) {
-		now := w.value("shop-rulebooks.0.classes.1.limits.0.max")
+		now := w.value("field-rulebooks.0.file.classes.1.limits.0.max")
 		return now, now == "6 in"
 	})
 	w.shopFill("rulebooks.0.classes.1.limits.0.max", "2 in")
@@ -162,7 +162,7 @@ func TestRulesAndGauge(t *testing.T) {
 	w.click(test("add-1"))
 	w.see(test("rules-letter"), "length + height + thickness\t")
 	sum := 0
-	for w.value(fmt.Sprintf("shop-rulebooks.0.classes.1.limits.%d.max", sum)) != "20 in" {
+	for w.value(fmt.Sprintf("field-rulebooks.0.file.classes.1.limits.%d.max", sum)) != "20 in" {
 		sum++
 	}
 	w.click(test(fmt.Sprintf("remove-1-%d", sum)))
@@ -192,11 +192,11 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 	w := open(t, p, "/")
 	w.goTo("/rules")
 	w.see(test("rules-title"), "United States, home post")
-	w.shopFill("rates.0.rates.1.price", "dear")
+	w.shopFill("rates.0.rates.1.cents", "dear")
 	w.see(test("rules-refused"), "is not a price")
-	w.shopFill("rates.0.rates.1.price", "$1,25")
+	w.shopFill("rates.0.rates.1.cents", "$1,25")
 	w.waitFor("the price to be read", func() (string, bool) {
-		now := w.value("shop-rates.0.rates.1.price")
+		now := w.value("field-rates.0.rates.1.cents")
 		return now, now == "1.25"
 	})
 	w.choose("pick-rulebook", "Canada, home post")
@@ -210,20 +210,20 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 	w.pick("post-view-belt")
 	w.see("dl.readings", "about; it may be from")
 	was := w.text(test("reading-pull"))
-	w.click("details:has(" + test("field-post.droop") + ") summary")
-	w.fill("field-post.overhang", "100 mm")
-	w.fill("field-post.droop", "1 mm")
+	w.click("details:has(" + test("field-post.measured.droop") + ") summary")
+	w.fill("field-post.measured.overhang", "100 mm")
+	w.fill("field-post.measured.droop", "1 mm")
 	w.see("dl.readings", "as measured at home")
 	if now := w.text(test("reading-pull")); now == was {
 		t.Errorf("the pull stays %s", now)
 	}
-	w.fill("field-post.droop", "60 mm")
+	w.fill("field-post.measured.droop", "60 mm")
 	w.pick("post-view-piece")
 	w.see(test("notes"), "between 1 mm and a quarter of the overhang")
-	w.fill("field-post.grams", "-3")
-	w.see("#about-post\\.grams", "cannot be below nothing")
+	w.fill("field-post.measured.grams", "-3")
+	w.see("#about-post\\.measured\\.grams", "cannot be below nothing")
 	w.see(test("state"), "not saved: what you typed cannot be used yet")
-	w.fill("field-post.grams", "")
+	w.fill("field-post.measured.grams", "")
 	w.saved()
 
 	w.goTo(at + "card")
@@ -237,7 +237,7 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 	w.see(test("ticket-layers"), "none")
 	w.saved()
 	w.goTo(at + "post")
-	w.click(test("bare") + " input")
+	w.click(test("field-post.bare") + " input")
 	w.see(test("headline"), "it goes as a postcard")
 	w.see(test("reading-thickness")+", "+test("class-postcard"), "without an envelope")
 
@@ -255,8 +255,8 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 // shopFill types into a field of the shop and leaves it.
 func (w *window) shopFill(path, text string) {
 	w.t.Helper()
-	w.fill("shop-"+path, text)
-	w.MustElement(test("shop-" + path)).MustEval(`() => this.blur()`)
+	w.fill("field-"+path, text)
+	w.MustElement(test("field-" + path)).MustEval(`() => this.blur()`)
 }
 
 // Every picture of the README is there.

@@ -60,16 +60,16 @@ func TestSchoolsOfTheDiamond(t *testing.T) {
 	at := w.openJob("Meteor-night thanks, square")
 	w.goTo(at[:len(at)-len("card")] + "envelope")
 	w.see(test("headline"), "Cut 8 13/16 square")
-	w.choose("pick-school", "Punch board")
+	w.choose("field-envelope.school", "Punch board")
 	// S = 8.0023 + 2 · 3/8 = 8.752; on 8 13/16 the punch would have to sit between
 	// 4.376 and 4.436, where there is no sixteenth, so 8 7/8 and 4 7/16.
 	w.see(test("headline"), "Cut 8 7/8 square. Punch in turn at 4 7/16 and 4 7/16")
 	w.see(test("reading-seam"), "3/4")
-	w.fill("shop-tools.notchDepth", "1/2")
+	w.fill("field-tools.notchDepth", "1/2")
 	w.Keyboard.MustType(input.Enter)
 	w.see(test("headline"), "Cut 9 1/8 square")
 	w.see(test("reading-seam"), "1")
-	w.choose("pick-school", "Card's diagonal plus an inch")
+	w.choose("field-envelope.school", "Card's diagonal plus an inch")
 	// 5.375 √2 + 1 + 1.5 · 0.0335 = 8.652, up to 8 11/16.
 	w.see(test("headline"), "Cut 8 11/16 square. Score twice")
 	w.fill("field-envelope.ease", "1/2")

@@ -105,7 +105,7 @@ func TestTwoWindowsOnTheShelf(t *testing.T) {
 	one.see(test("shelf-envelopes-1"), "")
 	two.see(test("shelf-envelopes-1"), "")
 	// The second window's first try is cut off, so that it is sent late.
-	stop := two.cutOff("/api/shop", http.MethodPut)
+	stop := two.cutOff("/api/shop", http.MethodPatch)
 	two.click(test("add-envelopes"))
 	two.see(test("state"), "not saved: the program does not answer")
 	one.click(test("add-envelopes"))
@@ -123,23 +123,23 @@ func TestTwoWindowsOnTheShelf(t *testing.T) {
 		})
 	}
 	// One window changes a number, the other another one of the same entry.
-	one.fill("shop-envelopes.0.have", "30")
+	one.fill("field-envelopes.0.have", "30")
 	two.fill("name-envelopes-0", "Cream, few")
 	one.MustEval(`() => document.activeElement.blur()`)
 	two.MustEval(`() => document.activeElement.blur()`)
 	for _, w := range []*window{one, two} {
 		w.waitFor("both changes", func() (string, bool) {
-			v := w.value("name-envelopes-0") + "|" + w.value("shop-envelopes.0.have")
+			v := w.value("name-envelopes-0") + "|" + w.value("field-envelopes.0.have")
 			return v, v == "Cream, few|30"
 		})
 	}
 	p.stop(syscall.SIGTERM)
-	one.fill("shop-envelopes.1.have", "7")
+	one.fill("field-envelopes.1.have", "7")
 	one.MustEval(`() => document.activeElement.blur()`)
 	one.see(test("state"), "not saved: the program does not answer")
 	p.restart()
 	one.see(test("state"), "saved")
-	two.waitFor("the other window to hear of it", func() (string, bool) { v := two.value("shop-envelopes.1.have"); return v, v == "7" })
+	two.waitFor("the other window to hear of it", func() (string, bool) { v := two.value("field-envelopes.1.have"); return v, v == "7" })
 }
 
 // cutOff fails requests of a kind until stop is called.
@@ -270,7 +270,7 @@ func TestWhatSticksOutIsDrawn(t *testing.T) {
 	w.see(test("headline"), "")
 	w.pick("post-view-relief")
 	w.click(test("thing-4"))
-	w.fill("field-parts.4.x", "-1/2")
+	w.fill("field-parts.4.thing.x", "-1/2")
 	w.saved()
 	size := func(part string) float64 {
 		w.see("[data-part="+part+"]", "")

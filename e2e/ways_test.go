@@ -19,7 +19,7 @@ func TestWaysOfScoring(t *testing.T) {
 	// 3.463 and so a seam of 0.733, nearer to 3/4 than any other square gives.
 	w.see(test("headline"), "Cut 8 13/16 square. Score twice from one corner, at 3 3/8 and 9;")
 	w.shopFill("tools.groove", "3")
-	w.see("#about-shop-tools\\.groove", "from 1 mm to 1 in apart")
+	w.see("#about-tools\\.groove", "from 1 mm to 1 in apart")
 	w.shopFill("tools.groove", "0")
 	w.see(test("headline"), "at 3 3/8 and 9 1/16")
 
@@ -33,17 +33,17 @@ func TestWaysOfScoring(t *testing.T) {
 	// A box: double walls, and the least square.
 	w.click(test("choose-tuck"))
 	w.see(test("headline"), "Score 1/2 from both sides")
-	w.choose("pick-walls", "Double")
+	w.choose("field-envelope.walls", "Double")
 	w.see(test("notes"), "are too low for a hem")
 	w.click(test("choose-box"))
-	w.choose("pick-box", "The least")
-	w.choose("pick-flap", "Blunt")
+	w.choose("field-envelope.box", "The least")
+	w.choose("field-envelope.flapShape", "Blunt")
 	w.see("dl.readings", "or a hole opens")
 	w.fill("field-envelope.flap", "1")
 	w.see(test("notes"), "The back stays open")
 	w.fill("field-envelope.flap", "0")
 	w.saved()
 	w.goTo(at + "envelope")
-	w.see(test("pick-box"), "The least square that closes")
+	w.see(test("field-envelope.box"), "The least square that closes")
 	w.quietBut("422")
 }

@@ -50,7 +50,15 @@ func classList(shop Shop, book string) field.List {
 	}}
 }
 
+// The names of the lists of a rulebook's classes: of all, and of those that a piece
+// may be wanted to go as at least.
 func classesOf(book string) string { return "classes." + book }
+func leastOf(book string) string   { return "least." + book }
+
+// leastList are the classes that a piece may be wanted to go as at least.
+func leastList(shop Shop, book string) field.List {
+	return field.List{Name: leastOf(book), Knows: classList(shop, book).Knows}
+}
 
 func closureList() field.List {
 	return field.List{Name: "closures", Knows: func(id string) bool { _, ok := paper.ClosureByID(id); return ok && id != "" }}
@@ -178,12 +186,13 @@ func (c Choices) addShelf(shop Shop) {
 // addRules are destinations, and the classes of each.
 func (c Choices) addRules(shop Shop) {
 	classes := func(b mail.Rulebook) {
-		list := words("", "the cheapest")
+		list := []field.Choice{}
 		for _, k := range b.Classes {
 			list = append(list, field.Choice{ID: k.ID, Name: k.Name})
 		}
-		c[classesOf(b.ID)] = list
+		c[classesOf(b.ID)], c[leastOf(b.ID)] = list, append(words("", "the cheapest"), list...)
 	}
+	c[leastOf(ByHand)] = words("", "the cheapest")
 	for _, b := range shop.Books() {
 		c["destinations"] = append(c["destinations"], field.Choice{ID: b.ID, Name: b.Region + ", " + b.Service})
 		classes(b)

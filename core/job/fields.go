@@ -58,7 +58,7 @@ func (j *Job) cardFields(shop Shop) []field.Field {
 		{Path: "count", Label: "Cards to make", Value: &field.Count{At: &j.Count, Least: 1, Most: MostCount, Things: "cards"}},
 		{Path: "card.width", Label: "Width", Name: "card width", Value: &field.Length{At: &c.Width, Least: LeastCard, Most: MostCard}},
 		{Path: "card.height", Label: "Height", Name: "card height", Value: &field.Length{At: &c.Height, Least: LeastCard, Most: MostCard}},
-		{Path: "card.thickness", Label: "Thickness, closed", Name: "thickness", Value: &field.Length{Absent: &c.Thickness, Least: 10 * measure.Micrometre, Most: MostCard, Fine: true}},
+		{Path: "card.thickness", Label: "Thickness, closed", Name: "thickness", Value: &field.Length{Absent: &c.Thickness, Least: 10 * measure.Micrometre, Most: MostCard, Fine: true}, Then: func() { c.ThicknessOf = 0 }},
 		{Path: "card.fold", Label: "Fold", Value: &field.One[card.Fold]{At: &c.Fold, List: field.ListOf("folds", card.Folds())}},
 		{Path: "card.panels", Label: "Panels", Value: &field.Count{At: &c.Panels, Least: card.LeastPanels, Most: card.MostPanels, Things: "panels", Or: UsualPanels}},
 		{
@@ -169,18 +169,18 @@ func (j *Job) mailFields(shop Shop) []field.Field {
 	p := &j.Post
 	measured := func(path, label, note string, at, of *measure.Length, most measure.Length) field.Field {
 		return field.Field{Path: "post.measured." + path, Label: label, Note: note, Value: &field.Length{At: at, Most: most, Fine: true, Empty: true}, Then: func() {
+			// It is of the piece as it is now: whoever has the sums says what they are.
 			if of != nil {
-				*of = 0 // of the piece as it is now: whoever has the sums says what they are
+				*of = 0
+			} else {
+				p.Measured.Stiffer = 0
 			}
 		}}
-	}
-	weighed := func(path, label, note string, at *float64, ounces bool) field.Field {
-		return field.Field{Path: "post.measured." + path, Label: label, Note: note, Value: &field.Weight{At: at, Most: mostGrams, Empty: true, Ounces: ounces}}
 	}
 	m := &p.Measured
 	return []field.Field{
 		{Path: "post.destination", Label: "Destination", Value: &field.One[string]{At: &p.Destination, List: destinationList(shop), Gone: true}, Then: func() { p.Class = "" }},
-		{Path: "post.class", Label: "To go at least as", Value: &field.One[string]{At: &p.Class, List: classList(shop, p.Destination), None: true, Gone: true}},
+		{Path: "post.class", Label: "To go at least as", Value: &field.One[string]{At: &p.Class, List: leastList(shop, p.Destination), None: true, Gone: true}},
 		{Path: "post.addressShort", Label: "Address runs", Value: &field.Flag{At: &p.AddressShort, List: "addressSides"}},
 		{Path: "post.closure", Label: "Closure", Value: &field.One[string]{At: &p.Closure, List: closureList(), Or: usualClosure, Told: "There is no closure “%s”: choose one of the list."}},
 		{Path: "post.bare", Label: "Sent bare, without an envelope", Value: &field.Flag{At: &p.Bare}},
@@ -192,7 +192,7 @@ func (j *Job) mailFields(shop Shop) []field.Field {
 		measured("overhang", "Stands out over the table", "hold the rest down flat", &m.Overhang, nil, MostCard),
 		measured("droop", "Its end hangs", "1 mm to a quarter of what stands out", &m.Droop, nil, MostCard),
 		measured("apart", "Supports apart", "two rulers on edge", &m.Apart, nil, MostCard),
-		weighed("load", "Weight in the middle", "a few coins, weighed", &m.Load, false),
+		{Path: "post.measured.load", Label: "Weight in the middle", Note: "a few coins, weighed", Value: &field.Weight{At: &m.Load, Most: mostGrams, Empty: true}, Then: func() { m.Stiffer = 0 }},
 		measured("sag", "Its middle sinks", "", &m.Sag, nil, MostCard),
 		{Path: "post.gaugeWidth", Label: "Gauge card, length", Value: &field.Length{At: &p.GaugeWidth, Most: MostCard, Empty: true}},
 		{Path: "post.gaugeHeight", Label: "Gauge card, width", Value: &field.Length{At: &p.GaugeHeight, Most: MostCard, Empty: true}},

@@ -50,6 +50,9 @@ type Card struct {
 	// Thickness over everything as the maker measured it; absent when it is to
 	// be added up from the parts.
 	Thickness *measure.Length `json:"thickness,omitempty"`
+	// ThicknessOf is what the parts added up to when it was measured, so that what
+	// changed since is counted on; zero where nobody knows.
+	ThicknessOf measure.Length `json:"thicknessOf,omitempty"`
 	// OverWidth and OverHeight are how much what sticks out past the edges (a
 	// bow, a tag, a petal) adds to the size.
 	OverWidth  measure.Length `json:"overWidth,omitempty"`
@@ -242,6 +245,9 @@ type Measured struct {
 	// nobody knows.
 	ThicknessOf measure.Length `json:"thicknessOf,omitempty"`
 	GramsOf     float64        `json:"gramsOf,omitempty"`
+	// Stiffer is by how much the piece came out stiffer than the sums had it when it
+	// was measured; zero where nobody knows.
+	Stiffer float64 `json:"stiffer,omitempty"`
 	// Droop is how far the end hangs with Overhang standing out over a table.
 	Overhang measure.Length `json:"overhang,omitempty"`
 	Droop    measure.Length `json:"droop,omitempty"`

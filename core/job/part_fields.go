@@ -120,6 +120,19 @@ func (j Job) bordersFit(s measure.Style) error {
 	return nil
 }
 
+// Holds refuses a size of card of whose face something would lie wholly off.
+func (j Job) Holds(size card.Size) error {
+	j.Card.Width, j.Card.Height = size.Width, size.Height
+	for _, p := range j.Parts {
+		if p.Thing != nil {
+			if err := p.Thing.onFace(p.Name, j); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
+}
+
 // onFace refuses a thing that lies wholly off the face.
 func (t Thing) onFace(name string, j Job) error {
 	if t.X >= j.Card.Width || t.Y >= j.Card.Height || t.X+t.Width <= 0 || t.Y+t.Height <= 0 {

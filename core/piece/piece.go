@@ -139,6 +139,9 @@ func (p Piece) Check() error {
 	return nil
 }
 
+// thinnest is the least that a card may count as thick.
+const thinnest = 10 * measure.Micrometre
+
 // LumpWithin is the inch, in millimetres, within which a rise counts as a lump.
 const LumpWithin = 25.4
 
@@ -222,12 +225,16 @@ func modulus(id string) float64 {
 	return 3
 }
 
-// thickness is the greatest height of the parts, or what the maker measured.
+// thickness is the greatest height of the parts, or what the maker measured; what
+// the parts grew or shrank since then is counted on.
 func thickness(j job.Job, r mail.Relief) Thickness {
 	t := Thickness{Predicted: measure.Round(r.Max * float64(measure.Millimetre))}
 	t.Used = t.Predicted
 	if j.Card.Thickness != nil {
 		t.Used, t.Measured = *j.Card.Thickness, true
+		if of := j.Card.ThicknessOf; of > 0 {
+			t.Used = max(thinnest, t.Used+t.Predicted-of)
+		}
 	}
 	return t
 }

@@ -12,14 +12,6 @@ import (
 	"yellowparcel/core/say"
 )
 
-// Thickness is how thick the card is over everything.
-type Thickness struct {
-	// Used is what the sums count with: as measured, else as predicted.
-	Used      measure.Length
-	Predicted measure.Length
-	Measured  bool
-}
-
 // CardPlan is the station Card.
 type CardPlan struct {
 	Width     Shown `json:"width"`
@@ -169,6 +161,9 @@ func (m maker) card() CardPlan {
 	}
 	if m.Thick().Measured && (m.Thick().Used-m.Thick().Predicted).Abs() > max(m.Thick().Predicted/4, measure.Millimetre/2) {
 		c.Notes = append(c.Notes, Note{Care, fmt.Sprintf("You typed a thickness of %s; the parts listed add up to %s. The sums use what you typed.", m.fine().ShowUnit(m.Thick().Used), m.fine().ShowUnit(m.Thick().Predicted))})
+	}
+	if t := m.Thick(); t.Measured && t.Used != *j.Card.Thickness {
+		c.Notes = append(c.Notes, Note{Care, fmt.Sprintf("You typed a thickness of %s when the parts added up to %s. They changed, so the sums count %s: measure again, or empty the field.", m.fine().ShowUnit(*j.Card.Thickness), m.fine().Show(j.Card.ThicknessOf), m.fine().ShowUnit(t.Used))})
 	}
 	return c
 }

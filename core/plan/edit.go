@@ -74,8 +74,8 @@ func act(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 		return take(j, shop, e)
 	case e.Act == field.Add && e.Path == "recipe":
 		return beginRecipe(j, shop, e.Text)
-	case e.Act == field.Step && e.Path == "card.thickness" && j.Card.Thickness == nil:
-		t := piece.Of(j, shop).Thick().Used // steps begin at the sum of the parts
+	case e.Act == field.Step && e.Path == "card.thickness":
+		t := piece.Of(j, shop).Thick().Used // steps begin at what the sums count with
 		j.Card.Thickness = &t
 	}
 	return j.Apply(shop, e)
@@ -83,12 +83,20 @@ func act(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 
 // noted keeps with a reading what the sums say of the piece that it is of.
 func noted(j job.Job, shop job.Shop, path string) job.Job {
-	t := &j.Post.Measured
-	switch {
-	case path == "post.measured.thickness" && t.Thickness > 0:
-		t.ThicknessOf, _ = Predicted(j, shop)
-	case path == "post.measured.grams" && t.Grams > 0:
-		_, t.GramsOf = Predicted(j, shop)
+	if path != "card.thickness" && !strings.HasPrefix(path, "post.measured.") {
+		return j
+	}
+	now := newMaker(j, shop).noting()
+	t, said := &j.Post.Measured, now.Post.Measured
+	switch path {
+	case "card.thickness":
+		j.Card.ThicknessOf = now.Card.ThicknessOf
+	case "post.measured.thickness":
+		t.ThicknessOf = said.ThicknessOf
+	case "post.measured.grams":
+		t.GramsOf = said.GramsOf
+	default:
+		t.Stiffer = said.Stiffer
 	}
 	return j
 }

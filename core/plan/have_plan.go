@@ -147,6 +147,9 @@ func (m maker) have() *HavePlan {
 	seen := map[string]bool{}
 	for _, f := range m.Shop().Formats() {
 		for _, size := range m.cardsOf(f) {
+			if m.Job().Holds(size) != nil {
+				continue // something would lie off its face
+			}
 			for _, fold := range []card.Fold{card.SideFold, card.TopFold, card.GateFold, card.RollFold, card.Accordion, card.FlatCard} {
 				row := m.haveRow(sheet, f, size, fold)
 				key := row.Size + row.Fold
@@ -166,7 +169,10 @@ func (m maker) have() *HavePlan {
 		p.Sentence = say.That("No card of the trade can be cut from %s.", sheet.Name)
 		return p
 	}
-	p.Sentence = say.That("%s gives these cards; the largest in one piece is [%s].", sheet.Name, p.Largest[0].Size)
+	p.Sentence = say.That("%s gives these cards.", sheet.Name)
+	if len(p.Largest) > 0 {
+		p.Sentence = say.That("%s gives these cards; the largest in one piece is [%s].", sheet.Name, p.Largest[0].Size)
+	}
 	return p
 }
 
@@ -234,12 +240,16 @@ func (m maker) postIn(j job.Job, f envelope.Format) string {
 // four at a time.
 func (m maker) largest(sheet paper.Sheet) (list []HaveRow) {
 	down := func(l measure.Length) measure.Length { return l.Down(m.Style().Tick) }
+	list = []HaveRow{}
 	for _, n := range []struct{ across, down measure.Length }{{1, 1}, {1, 2}, {2, 1}, {2, 2}} {
 		w, h := down(sheet.Width/n.across), down(sheet.Height/n.down)
 		for _, c := range []struct {
 			size card.Size
 			fold card.Fold
 		}{{card.Size{Width: down(w / 2), Height: h}, card.SideFold}, {card.Size{Width: w, Height: down(h / 2)}, card.TopFold}} {
+			if m.Job().Holds(c.size) != nil {
+				continue // something would lie off its face
+			}
 			list = append(list, HaveRow{
 				ID: fmt.Sprintf("%d:%d:%s", c.size.Width, c.size.Height, c.fold), Size: m.by(c.size.Width, c.size.Height), Fold: job.FoldName(c.fold),
 				Flat: m.by(w, h), Each: int(n.across * n.down), card: c.size, fold: c.fold,

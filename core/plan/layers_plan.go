@@ -19,9 +19,8 @@ type LayersPlan struct {
 	// Liners are the papers inside.
 	Liners []LayerRow `json:"liners"`
 	// Order are the places of the papers in the job's list of parts, from the top
-	// down, liners last; Full is set when no more parts can be added.
+	// down, liners last.
 	Order []int `json:"order"`
-	Full  bool  `json:"full"`
 	// Things are the embellishments that lie on the face; they are moved at the
 	// station Post.
 	Things []LayerThing `json:"things"`
@@ -94,7 +93,7 @@ type RungPlan struct {
 func (m maker) layers() LayersPlan {
 	face := m.Job().Face()
 	layers, eaten, ok := card.Stack(face, m.Job().Mounts())
-	p := LayersPlan{Notes: []Note{}, Liners: []LayerRow{}, Things: []LayerThing{}, Full: len(m.Job().Parts) >= job.MostParts}
+	p := LayersPlan{Notes: []Note{}, Liners: []LayerRow{}, Things: []LayerThing{}}
 	p.Order = append(append(slices.Clone(m.Job().LayerParts()), 0), m.Job().PartsOf(job.LinerPart)...)
 	slices.Reverse(p.Order[:len(m.Job().LayerParts())])
 	for _, at := range m.Job().PartsOf(job.ThingPart) {

@@ -106,7 +106,6 @@ func (m maker) without(id string, off mail.Removal) remedy {
 	return remedy{
 		id: id, title: "Leave off " + joinAnd(names), text: text, touched: len(off.Parts), area: off.Area, unproven: !off.Proven,
 		change: func(j *job.Job) {
-			j.Card.Thickness = nil
 			j.Parts = slices.DeleteFunc(j.Parts, func(p job.Part) bool { return p.Thing != nil && gone[p.ID] })
 		},
 	}

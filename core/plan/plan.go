@@ -59,6 +59,10 @@ type TicketLine struct {
 // Plan is everything that follows from a job in a shop.
 type Plan struct {
 	Unit measure.Unit `json:"unit" enum:"in,mm"`
+	// Tick is the smallest step of the shop, by which edges are dragged.
+	Tick measure.Length `json:"tick"`
+	// Full are the lists of the job to which nothing more can be added.
+	Full []string `json:"full"`
 	// Missing is what the job goes by and the shop has no longer.
 	Missing  []job.Missing `json:"missing"`
 	Fields   field.Inputs  `json:"fields"`
@@ -130,7 +134,7 @@ func MakeFor(ctx context.Context, j job.Job, shop job.Shop) (Plan, error) {
 func makeWith(e *effort, j job.Job, shop job.Shop) (Plan, error) {
 	m := newMaker(j, shop)
 	m.effort = e
-	p := Plan{Unit: shop.Unit, Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
+	p := Plan{Unit: shop.Unit, Tick: m.Style().Tick, Full: m.Job().Full(), Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
 	var (
 		diamond blank.Diamond
 		chosen  candidate

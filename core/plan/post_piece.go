@@ -2,6 +2,7 @@ package plan
 
 import (
 	"cmp"
+	"math"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
@@ -99,12 +100,21 @@ func (m maker) piece(e closed) mail.Piece {
 		Clasp: m.closure().Clasp, Plastic: e.stock.Surface == paper.Acetate, Bare: e.bare, Radius: m.Job().Post.Radius,
 		Folded: m.Job().Card.Fold != card.FlatCard, Odd: e.bare && len(m.Job().Card.Outline) > 0,
 	}
+	// What was measured counts, and what the sums say it changed by since.
 	measured := m.Job().Post.Measured
+	thick, weight := otherPiece(measured, e.thickness, grams)
 	if measured.Thickness > 0 {
 		p.Thickness, p.ThicknessError = measured.Thickness, caliperError
 	}
+	if thick {
+		p.Thickness, p.ThicknessError = max(caliperError, measured.Thickness+e.thickness-measured.ThicknessOf), m.thicknessError()
+	}
 	if measured.Grams > 0 {
 		p.Weight, p.WeightError = measured.Grams, scaleError
+	}
+	if weight {
+		p.Weight = max(scaleError, measured.Grams+grams-measured.GramsOf)
+		p.WeightError = scaleError + math.Abs(grams-measured.GramsOf)*weightError
 	}
 	const inch = 25.4
 	p.Lump = m.Rise()
@@ -146,6 +156,19 @@ func (m maker) thicknessError() measure.Length {
 // beam is the piece as it is bent along its length, scaled to what was measured
 // of its stiffness at home.
 func (m maker) beam(e closed, grams float64) (b mail.Beam, scaled bool) {
+	b = m.bare(e)
+	factor := m.Job().Post.Measured.Stiffer
+	if factor == 0 {
+		factor, _ = m.stiffer(b, grams)
+	}
+	if factor == 0 {
+		return b, false
+	}
+	return b.Scaled(factor, 1), true
+}
+
+// bare is the piece as it is bent along its length, by the sums alone.
+func (m maker) bare(e closed) mail.Beam {
 	wide := e.width >= e.height
 	panels := 1
 	if m.Job().Card.Fold != card.FlatCard {
@@ -155,19 +178,23 @@ func (m maker) beam(e closed, grams float64) (b mail.Beam, scaled bool) {
 	if e.bare {
 		length = 0
 	}
-	b = mail.NewBeam(m.Relief(), m.sheets(e, wide), length, wide, panels)
-	length = b.Length
+	return mail.NewBeam(m.Relief(), m.sheets(e, wide), length, wide, panels)
+}
+
+// stiffer is by how much the piece came out stiffer than the sums have it, when it
+// was bent at home; false where it was not, or not so that it tells anything.
+func (m maker) stiffer(b mail.Beam, grams float64) (float64, bool) {
 	t := m.Job().Post.Measured
 	if t.Grams > 0 {
 		grams = t.Grams
 	}
 	switch {
-	case t.Apart > 0 && t.Sag > 0 && t.Load > 0 && t.Apart.Millimetres() < length:
-		return b.Scaled(b.Sag(t.Apart.Millimetres(), t.Load), t.Sag.Millimetres()), true
-	case t.Overhang > 0 && droopOK(t, length):
-		return b.Scaled(b.Droop(t.Overhang.Millimetres(), grams), t.Droop.Millimetres()), true
+	case t.Apart > 0 && t.Sag > 0 && t.Load > 0 && t.Apart.Millimetres() < b.Length:
+		return b.Sag(t.Apart.Millimetres(), t.Load) / t.Sag.Millimetres(), true
+	case t.Overhang > 0 && droopOK(t, b.Length):
+		return b.Droop(t.Overhang.Millimetres(), grams) / t.Droop.Millimetres(), true
 	}
-	return b, false
+	return 0, false
 }
 
 // droopOK reports whether a droop can be used: between 1 mm and a quarter of the

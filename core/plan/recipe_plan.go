@@ -13,6 +13,8 @@ import (
 
 // RecipePlan says what a note really makes.
 type RecipePlan struct {
+	// Scores is the way in which it gives its scores.
+	Scores   string       `json:"scores"`
 	Sentence say.Sentence `json:"sentence"`
 	// Readings are the ways to read it: one, or two where its scores lie off the
 	// centre.
@@ -48,7 +50,7 @@ func (m maker) recipe() *RecipePlan {
 		return m.pocketRecipe(m.Job().Recipe.AsPocket())
 	}
 	r := m.Job().Recipe.Blank()
-	p := &RecipePlan{Readings: []RecipeReading{}, Notes: []Note{}, Rescaled: m.rescaled()}
+	p := &RecipePlan{Scores: m.Job().Recipe.Scores(), Readings: []RecipeReading{}, Notes: []Note{}, Rescaled: m.rescaled()}
 	if fault := r.Fault(); fault != "" {
 		p.Sentence = say.That("This makes no envelope: %s. Look at the note again.", fault)
 		p.Notes = append(p.Notes, Note{Trouble, say.Capital(fault) + ": change that number."})

@@ -13,7 +13,7 @@ import (
 
 // pocketRecipe works the note of a pocket backwards.
 func (m maker) pocketRecipe(r blank.PocketRecipe) *RecipePlan {
-	p := &RecipePlan{Readings: []RecipeReading{}, Notes: []Note{}}
+	p := &RecipePlan{Scores: m.Job().Recipe.Scores(), Readings: []RecipeReading{}, Notes: []Note{}}
 	if fault := r.Fault(); fault != "" {
 		p.Sentence = say.That("This makes no envelope: %s. Look at the note again.", fault)
 		p.Notes = append(p.Notes, Note{Trouble, say.Capital(fault) + ": change that number."})

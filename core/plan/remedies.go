@@ -62,7 +62,7 @@ func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 	}
 	list = append(list, m.otherwiseMade(c, all, now)...)
 	for i := range list {
-		m.measureAnew(&list[i])
+		m.countedOn(&list[i])
 	}
 	var tried sync.WaitGroup // none knows of another
 	for i := range list {
@@ -99,18 +99,19 @@ func (m maker) tryRemedy(r *remedy, c candidate) {
 	}
 }
 
-// measureAnew takes away, with a change, what was measured of the piece before it:
-// the sums decide until it is measured again.
-func (m maker) measureAnew(r *remedy) {
-	if t := m.Job().Post.Measured; r.same || t == (job.Measured{}) {
+// countedOn keeps, with a change, what was measured of the piece before it: what the
+// change does by the sums is counted on from the readings.
+func (m maker) countedOn(r *remedy) {
+	j := m.Job()
+	if r.same || j.Card.Thickness == nil && j.Post.Measured == (job.Measured{}) {
 		return
 	}
-	change := r.change
+	change, noted := r.change, m.noting()
 	r.change = func(j *job.Job) {
+		j.Card.ThicknessOf, j.Post.Measured = noted.Card.ThicknessOf, noted.Post.Measured
 		change(j)
-		j.Post.Measured = job.Measured{}
 	}
-	r.text += " By the sums: the readings are of the piece as it is, so measure again."
+	r.text += " Counted on from your readings: measure again."
 }
 
 // broken lists what of a class is broken, by measure.
@@ -152,7 +153,6 @@ func (m maker) flatter(_ candidate, _ mail.Verdict, _ posted) (list []remedy) {
 			for i := range j.Parts {
 				j.Parts[i].Foam = min(j.Parts[i].Foam, to)
 			}
-			j.Card.Thickness = nil
 		}
 	}
 	if thick > 0 {
@@ -190,7 +190,7 @@ func (m maker) lighter(_ candidate, v mail.Verdict, now posted) (list []remedy) 
 		}
 		list = append(list, remedy{
 			id: "stock:" + s.ID, title: "Take a lighter base: " + s.Name, text: fmt.Sprintf("In place of %s.", base.Name), touched: 1,
-			change: func(j *job.Job) { j.Parts[0].Stock, j.Card.Thickness = s.ID, nil },
+			change: func(j *job.Job) { j.Parts[0].Stock = s.ID },
 		})
 	}
 	return list
@@ -229,7 +229,6 @@ func (m maker) shielded(_ candidate, v mail.Verdict, now posted) (list []remedy)
 					Type: id, Width: j.Card.Width, Height: j.Card.Height, Caliper: kind.Caliper,
 					Grams: kind.Grams * float64(j.Card.Width) * float64(j.Card.Height) / float64(kind.Width) / float64(kind.Height), Over: true,
 				}})
-				j.Card.Thickness = nil
 			},
 		})
 	}

@@ -2,6 +2,7 @@ package plan
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/job"
@@ -59,6 +60,14 @@ func RulePages(shop job.Shop) []RulePage {
 	for _, f := range mail.Files() {
 		list = append(list, m.rulePage(f, -1, false))
 	}
+	// The posts whose prices stand in the shop are those that its maker goes to.
+	priced := func(p RulePage) int {
+		if slices.ContainsFunc(shop.Rates, func(c mail.RateCard) bool { return c.Rulebook == p.ID }) {
+			return 0
+		}
+		return 1
+	}
+	slices.SortStableFunc(list, func(a, b RulePage) int { return priced(a) - priced(b) })
 	for i, own := range shop.Rulebooks {
 		list = append(list, m.rulePage(own.File, i, own.Off))
 	}

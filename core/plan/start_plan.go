@@ -6,6 +6,7 @@ import (
 	"yellowparcel/core/card"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
 )
 
@@ -70,11 +71,16 @@ func (m maker) start() *StartPlan {
 			p.Schools = append(p.Schools, row)
 			continue
 		}
-		fit := m.sized(size).fit(f, stock.Caliper)
-		made := m.sized(size).Job()
-		base := card.NewBase(made.Spec(made.Card.Fold, m.Shop()))
+		if m.Job().Holds(card.Size(size)) != nil {
+			row.Why = "something would lie off its face: move it first"
+			p.Schools = append(p.Schools, row)
+			continue
+		}
+		made := m.sized(size)
+		fit := made.fit(f, stock.Caliper)
+		base := card.NewBase(made.Job().Spec(made.Job().Card.Fold, m.Shop()))
 		row.Size, row.Flat = m.by(size.Width, size.Height), m.by(base.Width, base.Height)
-		row.Verdict, row.Why = fit.Verdict, m.why(fit)
+		row.Verdict, row.Why = fit.Verdict, made.why(fit)
 		row.Current = size == envelope.Size{Width: m.Job().Card.Width, Height: m.Job().Card.Height}
 		p.Schools = append(p.Schools, row)
 	}
@@ -88,21 +94,39 @@ func (m maker) sized(s envelope.Size) maker {
 	return m.with(j)
 }
 
-// cardFor is the card of one school, turned as the job's card is.
+// mostTurns is how often a card is sized anew since its size changes how thick it is
+// and how far things stick out past its edges.
+const mostTurns = 8
+
+// cardFor is the card of one school, turned as the job's card is. It begins from no
+// thickness at all, whatever the job's card is, so that the card is the same when it
+// has been taken.
 func (m maker) cardFor(s envelope.School) (envelope.Size, bool) {
-	f, ok := m.Job().Start.In(m.Shop())
+	j := m.Job()
+	f, ok := j.Start.In(m.Shop())
 	if !ok {
 		return envelope.Size{}, false
 	}
-	size, ok := envelope.CardFor(s, f, m.Thick().Used, m.Job().Envelope.Ease, m.Style().Tick)
-	// What sticks out past the edges has to go in too.
-	over := envelope.Size{Width: m.Job().Card.OverWidth, Height: m.Job().Card.OverHeight}
-	if m.Job().Card.Height > m.Job().Card.Width {
-		over.Width, over.Height = over.Height, over.Width
+	thick, over := measure.Length(0), card.Size{Width: j.Card.OverWidth, Height: j.Card.OverHeight}
+	var size envelope.Size
+	for range mostTurns {
+		was := size
+		if size, ok = envelope.CardFor(s, f, thick, j.Envelope.Ease, m.Style().Tick); !ok {
+			return size, false
+		}
+		if j.Card.Height > j.Card.Width {
+			size.Width, size.Height = size.Height, size.Width
+		}
+		// What sticks out past the edges has to go in too.
+		size.Width, size.Height = size.Width-over.Width, size.Height-over.Height
+		if min(size.Width, size.Height) < job.LeastCard {
+			return size, false
+		}
+		if size == was {
+			break
+		}
+		made := m.sized(size)
+		thick, over = made.Thick().Used, made.Over()
 	}
-	size.Width, size.Height = size.Width-over.Width, size.Height-over.Height
-	if m.Job().Card.Height > m.Job().Card.Width {
-		size.Width, size.Height = size.Height, size.Width
-	}
-	return size, ok && min(size.Width, size.Height) >= job.LeastCard
+	return size, true
 }

@@ -13,7 +13,10 @@ export type Shown = Schemas['Shown']
 export type Sentence = Schemas['Sentence']
 export type Reading = Schemas['Reading']
 export type Note = Schemas['Note']
-export type Field = Schemas['Field']
+export type Input = Schemas['Input']
+export type CuttingLine = Schemas['CuttingLine']
+export type Instrument = Schemas['Instrument']
+export type Sketch = Schemas['Sketch']
 export type TicketLine = Schemas['TicketLine']
 export type ListedJob = Schemas['ListedJob']
 export type Net = Schemas['Net']
@@ -49,9 +52,8 @@ export type Trouble = Schemas['ErrorModel']
 export const api = createClient<paths>({ baseUrl: '/' })
 
 /** The sentence in a problem answer, or a plain one when there is none. */
-export function sentenceOf(error: unknown): string {
-  const detail = (error as Trouble | undefined)?.detail
-  return detail ?? 'The program gave an answer that makes no sense: reload the page.'
+export function sentenceOf(error: Pick<Trouble, 'detail'> | undefined): string {
+  return error?.detail ?? 'The program gave an answer that makes no sense: reload the page.'
 }
 
 /** What a request that got no answer comes to. */

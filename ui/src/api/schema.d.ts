@@ -4,6 +4,40 @@
  */
 
 export interface paths {
+    "/api/cutting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Search longer for how one paper is cut */
+        post: operations["searchCutting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The measuring devices at the table */
+        get: operations["listDevices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices/{device}/{act}": {
         parameters: {
             query?: never;
@@ -13,8 +47,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take a reading of the caliper or the scale, or set it to zero */
+        /** Take a reading of a device, or set it to zero */
         post: operations["takeReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What becomes of the shop and of the list of jobs */
+        get: operations["followShop"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -67,6 +118,23 @@ export interface paths {
         get: operations["getJob"];
         /** Save a job that was changed from a version; from version 0 it is a new one */
         put: operations["saveJob"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What becomes of a job and of the shop */
+        get: operations["followJob"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -135,8 +203,7 @@ export interface paths {
         /** Every rulebook as a page of rules */
         get: operations["getRules"];
         put?: never;
-        /** Read a rulebook from JSON; nothing is stored */
-        post: operations["readRulebook"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -150,15 +217,15 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The shop and what can be chosen in it */
+        /** The shop, its fields and what can be chosen in it */
         get: operations["getShop"];
-        /** Save the shop that was changed from a version, with what was typed; what other windows did meanwhile stays */
-        put: operations["saveShop"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
         head?: never;
-        patch?: never;
+        /** Edit the shop and store it; what other windows did meanwhile stays */
+        patch: operations["editShop"];
         trace?: never;
     };
 }
@@ -223,6 +290,7 @@ export interface components {
             liner: components["schemas"]["Point"][];
             net: components["schemas"]["Net"];
             notes: components["schemas"]["Note"][];
+            options: string[];
             overlap: components["schemas"]["Shown"];
             readings: components["schemas"]["Reading"][];
             scoreWays: components["schemas"]["ScoreWayPlan"][];
@@ -232,17 +300,11 @@ export interface components {
             sheet: components["schemas"]["Shown"];
             way: string;
             ways: components["schemas"]["WayPlan"][];
-            wishes: components["schemas"]["WishField"][];
+            wishes: string[];
         };
         BlankPlanClosedStruct: {
             height: components["schemas"]["Shown"];
             width: components["schemas"]["Shown"];
-        };
-        BorderChoice: {
-            id: string;
-            name: string;
-            /** Format: int64 */
-            width: number;
         };
         Card: {
             /** @enum {string} */
@@ -262,6 +324,8 @@ export interface components {
             spine?: number;
             /** Format: int64 */
             thickness?: number;
+            /** Format: int64 */
+            thicknessOf?: number;
             towards?: boolean;
             /** Format: int64 */
             width: number;
@@ -306,31 +370,6 @@ export interface components {
             id: string;
             name: string;
         };
-        Choices: {
-            adhesives: components["schemas"]["Choice"][];
-            borders: components["schemas"]["BorderChoice"][];
-            boxes: components["schemas"]["Choice"][];
-            closures: components["schemas"]["Choice"][];
-            contents: components["schemas"]["Choice"][];
-            destinations: components["schemas"]["Choice"][];
-            diamondFlaps: components["schemas"]["Choice"][];
-            flaps: components["schemas"]["Choice"][];
-            folds: components["schemas"]["Choice"][];
-            formats: components["schemas"]["Choice"][];
-            grains: components["schemas"]["Choice"][];
-            measures: components["schemas"]["Choice"][];
-            patterns: components["schemas"]["Choice"][];
-            pockets: components["schemas"]["Choice"][];
-            rooms: components["schemas"]["Choice"][];
-            schools: components["schemas"]["Choice"][];
-            sheets: components["schemas"]["Choice"][];
-            sorts: components["schemas"]["Choice"][];
-            stocks: components["schemas"]["Choice"][];
-            surfaces: components["schemas"]["Choice"][];
-            things: components["schemas"]["Choice"][];
-            ticks: components["schemas"]["TickChoice"][];
-            walls: components["schemas"]["Choice"][];
-        };
         ClassFile: {
             id: string;
             limits: components["schemas"]["LimitFile"][];
@@ -366,7 +405,7 @@ export interface components {
             /** @enum {string} */
             id: "diamond" | "pocket" | "gusset" | "box" | "tuck" | "cutdown";
             name: string;
-            net: components["schemas"]["Net"];
+            net: components["schemas"]["Sketch"];
             ok: boolean;
             paper: string;
             post: string;
@@ -394,6 +433,10 @@ export interface components {
             from: components["schemas"]["Rect"];
             /** Format: int64 */
             number: number;
+        };
+        CuttingLine: {
+            plan?: components["schemas"]["StockPlan"];
+            progress?: components["schemas"]["Progress"];
         };
         DestinationPlan: {
             chosen: boolean;
@@ -425,10 +468,17 @@ export interface components {
             top: number;
         };
         Edit: {
+            /** @enum {string} */
+            act: "type" | "step" | "set" | "add" | "remove" | "move" | "take";
             path: string;
             /** Format: int64 */
             steps?: number;
             text?: string;
+            was?: string;
+        };
+        EditShopRequest: {
+            act?: string;
+            edits: components["schemas"]["Edit"][];
         };
         EnvelopePlan: {
             blank: components["schemas"]["BlankPlan"];
@@ -518,9 +568,11 @@ export interface components {
              */
             type: string;
         };
-        Field: {
-            exact: string;
-            text: string;
+        Event: {
+            /** @enum {string} */
+            kind: "job" | "shop" | "jobs";
+            /** Format: int64 */
+            version: number;
         };
         File: {
             /** @description the classes, cheapest first */
@@ -634,6 +686,23 @@ export interface components {
             size: string;
             waste: string;
         };
+        Input: {
+            exact: string;
+            /** @enum {string} */
+            kind: "length" | "lengths" | "weight" | "grammage" | "count" | "word" | "choice" | "choices" | "flag" | "price" | "date";
+            label: string;
+            list: string;
+            none: boolean;
+            note: string;
+            text: string;
+            usual?: string;
+        };
+        Instrument: {
+            field: string;
+            id: string;
+            name: string;
+            tares: boolean;
+        };
         Item: {
             /** Format: int64 */
             height: number;
@@ -693,17 +762,24 @@ export interface components {
             swatches: components["schemas"]["Swatch"][];
         };
         LayerRow: {
+            edited: string[];
             /** Format: int64 */
             height: number;
             id: string;
+            mayRise: boolean;
+            maySink: boolean;
             mount: string;
             name: string;
+            onRung: boolean;
             paper: string;
             /** Format: int64 */
             part: number;
+            /** Format: int64 */
+            rung: number;
             rungs: components["schemas"]["RungPlan"][];
             share: string;
             size: string;
+            sizing: string;
             /** Format: int64 */
             width: number;
             window: string;
@@ -727,7 +803,6 @@ export interface components {
         };
         LayersPlan: {
             drawing: string;
-            full: boolean;
             items: components["schemas"]["ItemsPlan"];
             ladder: components["schemas"]["LadderPlan"];
             liners: components["schemas"]["LayerRow"][];
@@ -807,6 +882,8 @@ export interface components {
             overhang?: number;
             /** Format: int64 */
             sag?: number;
+            /** Format: double */
+            stiffer?: number;
             /** Format: int64 */
             thickness?: number;
             /** Format: int64 */
@@ -819,7 +896,7 @@ export interface components {
             off: string;
             predicted: string;
         };
-        MissingPlan: {
+        Missing: {
             choices: components["schemas"]["Choice"][];
             path: string;
             text: string;
@@ -956,14 +1033,17 @@ export interface components {
             card: components["schemas"]["CardPlan"];
             envelope: components["schemas"]["EnvelopePlan"];
             fields: {
-                [key: string]: components["schemas"]["Field"];
+                [key: string]: components["schemas"]["Input"];
             };
+            full: string[];
             layers: components["schemas"]["LayersPlan"];
-            missing: components["schemas"]["MissingPlan"][];
+            missing: components["schemas"]["Missing"][];
             paper: components["schemas"]["PaperPlan"];
             post: components["schemas"]["PostPlan"];
             recipe?: components["schemas"]["RecipePlan"];
             start?: components["schemas"]["StartPlan"];
+            /** Format: int64 */
+            tick: number;
             ticket: components["schemas"]["TicketLine"][];
             /** @enum {string} */
             unit: "in" | "mm";
@@ -1032,6 +1112,16 @@ export interface components {
             path: string;
             unfinished: boolean;
         };
+        Progress: {
+            /** Format: int64 */
+            bound: number;
+            /** Format: int64 */
+            of: number;
+            /** Format: int64 */
+            sheets: number;
+            /** Format: int64 */
+            steps: number;
+        };
         Rate: {
             /** Format: int64 */
             cents: number;
@@ -1050,9 +1140,6 @@ export interface components {
             rulebook: string;
         };
         ReadOutlineRequest: {
-            text: string;
-        };
-        ReadRulebookRequest: {
             text: string;
         };
         Reading: {
@@ -1084,6 +1171,7 @@ export interface components {
             notes: components["schemas"]["Note"][];
             readings: components["schemas"]["RecipeReading"][];
             rescaled: string;
+            scores: string;
             sentence: components["schemas"]["Sentence"];
         };
         RecipeReading: {
@@ -1198,25 +1286,20 @@ export interface components {
             off: boolean;
             /** Format: int64 */
             own: number;
+            path: string;
             published: string;
             source: string;
             title: string;
         };
         RungPlan: {
             border: components["schemas"]["Shown"];
+            id: string;
             share: string;
         };
         SaveJobRequest: {
             job: components["schemas"]["Job"];
             /** Format: int64 */
             version: number;
-        };
-        SaveShopRequest: {
-            edits: components["schemas"]["Edit"][];
-            shop: components["schemas"]["Shop"];
-            /** Format: int64 */
-            version: number;
-            was?: components["schemas"]["Shop"];
         };
         SchoolRow: {
             current: boolean;
@@ -1245,6 +1328,11 @@ export interface components {
             scores: components["schemas"]["ScoreText"][];
             seamRss: components["schemas"]["Shown"];
             seamWorst: components["schemas"]["Shown"];
+        };
+        SearchCuttingRequest: {
+            job: components["schemas"]["Job"];
+            sheet: string;
+            stock: string;
         };
         SectionPart: {
             foam: boolean;
@@ -1328,11 +1416,15 @@ export interface components {
             unit: "in" | "mm";
         };
         ShopBody: {
-            choices: components["schemas"]["Choices"];
-            fields: {
-                [key: string]: components["schemas"]["Field"];
+            choices: {
+                [key: string]: components["schemas"]["Choice"][];
             };
+            fields: {
+                [key: string]: components["schemas"]["Input"];
+            };
+            problems: components["schemas"]["Problem"][];
             shop: components["schemas"]["Shop"];
+            style: string;
             told: string[];
             /** Format: int64 */
             version: number;
@@ -1347,6 +1439,15 @@ export interface components {
             height: number;
             /** Format: int64 */
             width: number;
+        };
+        Sketch: {
+            creases: components["schemas"]["SketchLine"][];
+            outline: components["schemas"]["Point"][];
+            sheet: components["schemas"]["Point"][];
+        };
+        SketchLine: {
+            from: components["schemas"]["Point"];
+            to: components["schemas"]["Point"];
         };
         Span: {
             mark: boolean;
@@ -1458,13 +1559,6 @@ export interface components {
             /** Format: int64 */
             y: number;
         };
-        TickChoice: {
-            name: string;
-            /** Format: int64 */
-            tick: number;
-            /** @enum {string} */
-            unit: "in" | "mm";
-        };
         TicketLine: {
             id: string;
             label: string;
@@ -1509,11 +1603,6 @@ export interface components {
             measure: "length" | "height" | "sum" | "thickness" | "weight" | "aspect" | "addressAspect" | "radius" | "lump" | "uneven" | "pull" | "strain" | "odd" | "square" | "clasp" | "plastic" | "bare" | "folded";
             over: string;
         };
-        WishField: {
-            label: string;
-            note: string;
-            path: string;
-        };
     };
     responses: never;
     parameters: never;
@@ -1523,12 +1612,74 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    searchCutting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SearchCuttingRequest"];
+            };
+        };
+        responses: {
+            /** @description A stream; each of its messages is one of these */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["CuttingLine"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    listDevices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Instrument"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     takeReading: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                device: "caliper" | "scale";
+                device: string;
                 act: "read" | "tare";
             };
             cookie?: never;
@@ -1546,6 +1697,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakenBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    followShop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A stream; each of its messages is one of these */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["Event"];
                 };
             };
             /** @description Error */
@@ -1716,6 +1896,37 @@ export interface operations {
             };
         };
     };
+    followJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A stream; each of its messages is one of these */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["Event"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     setJobRemoved: {
         parameters: {
             query?: never;
@@ -1846,39 +2057,6 @@ export interface operations {
             };
         };
     };
-    readRulebook: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ReadRulebookRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["File"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
     getShop: {
         parameters: {
             query?: never;
@@ -1908,7 +2086,7 @@ export interface operations {
             };
         };
     };
-    saveShop: {
+    editShop: {
         parameters: {
             query?: never;
             header?: never;
@@ -1917,7 +2095,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SaveShopRequest"];
+                "application/json": components["schemas"]["EditShopRequest"];
             };
         };
         responses: {

@@ -6,12 +6,7 @@ const markAndNumber = /([≈<]) (?=\d)/g
  * between a whole and its fraction, or between a mark such as ≈ and its number.
  */
 export function unbroken<T>(value: T): T {
-  if (typeof value === 'string') {
-    return value.replace(wholeAndFraction, '$1\u00a0').replace(markAndNumber, '$1\u00a0') as T
-  }
-  if (Array.isArray(value)) return value.map(unbroken) as T
-  if (value !== null && typeof value === 'object') {
-    return Object.fromEntries(Object.entries(value).map(([key, part]) => [key, unbroken(part)])) as T
-  }
-  return value
+  return JSON.parse(
+    JSON.stringify(value).replace(wholeAndFraction, '$1\u00a0').replace(markAndNumber, '$1\u00a0'),
+  )
 }

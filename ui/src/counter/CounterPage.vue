@@ -17,13 +17,14 @@ import ConflictBar from './ConflictBar.vue'
 import MissingBar from './MissingBar.vue'
 import SaveLine from './SaveLine.vue'
 import ShortcutSheet from './ShortcutSheet.vue'
+import TypedField from '../fields/TypedField.vue'
 import TicketStrip from './TicketStrip.vue'
 import UnitSwitch from './UnitSwitch.vue'
 
 const props = defineProps<{ id: string; station: string }>()
 
 const job = useJob(props.id)
-const { shop, save: saveShop } = useShop()
+const { shop, choices, set: setShop } = useShop()
 const router = useRouter()
 const theme = useTheme()
 const sheet = ref(false)
@@ -52,13 +53,6 @@ watch(
   },
 )
 
-function rename(event: Event) {
-  const input = event.target as HTMLInputElement
-  const name = input.value.trim().slice(0, 120)
-  if (name) job.choose((j) => ({ ...j, name }))
-  else input.value = job.job.value?.name ?? ''
-}
-
 function lamp() {
   const next = theme.global.name.value === 'day' ? 'lamp' : 'day'
   theme.change(next)
@@ -74,15 +68,20 @@ function press(e: KeyboardEvent) {
     else job.undo()
     return
   }
-  const at = e.target as HTMLElement
-  if (e.ctrlKey || e.metaKey || e.altKey || at.closest('input, textarea, [role=combobox], [role=listbox]'))
+  const at = e.target
+  if (
+    e.ctrlKey ||
+    e.metaKey ||
+    e.altKey ||
+    (at instanceof Element && at.closest('input, textarea, [role=combobox], [role=listbox]'))
+  )
     return
   const n = Number(e.key)
   if (n >= 1 && n <= stations.length) void router.push(`/jobs/${props.id}/${stations[n - 1]}`)
   else if (e.key === '?') sheet.value = true
   else if (e.key.toLowerCase() === 'l') lamp()
   else if (e.key.toLowerCase() === 'm' && shop.value)
-    void saveShop({ unit: shop.value.shop.unit === 'in' ? 'mm' : 'in' })
+    setShop('unit', choices('units').find((u) => u.id !== shop.value?.shop.unit)?.id ?? '')
 }
 onMounted(() => window.addEventListener('keydown', press))
 onUnmounted(() => window.removeEventListener('keydown', press))
@@ -92,14 +91,14 @@ onUnmounted(() => window.removeEventListener('keydown', press))
   <div class="counter">
     <header>
       <BrandMark />
-      <input
+      <TypedField
         v-if="job.job.value"
+        :of="job"
+        path="name"
+        as="name"
         class="name"
-        aria-label="Name of this job"
-        maxlength="120"
-        :value="job.job.value.name"
-        data-test="name"
-        @change="rename"
+        label="Name of this job"
+        name="name"
       />
       <SaveLine v-if="job.ready.value" :state="job.state.value" />
       <span class="tools">
@@ -127,7 +126,7 @@ onUnmounted(() => window.removeEventListener('keydown', press))
     </header>
     <ConflictBar v-if="job.state.value === 'conflict'" @theirs="job.takeTheirs()" @mine="job.keepMine()" />
     <p v-if="job.refused.value && job.ready.value" class="refused" role="alert">{{ job.refused.value }}</p>
-    <MissingBar v-if="job.plan.value" :missing="job.plan.value.missing" @take="job.tell" />
+    <MissingBar v-if="job.plan.value" :missing="job.plan.value.missing" @take="job.set" />
     <p v-if="job.removed.value" class="refused" role="alert">
       This job was taken off the list. Put it back from the list of jobs to keep working on it.
     </p>

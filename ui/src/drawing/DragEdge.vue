@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keepPointer } from '../fields/events'
 import { ref } from 'vue'
 
 /** An edge of a drawing that moves a measure by ticks: dragged, or with the arrow keys. */
@@ -30,7 +31,7 @@ let moved = 0
 let going = false
 
 function start(e: PointerEvent) {
-  ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
+  keepPointer(e)
   from.value = across() ? e.clientY : e.clientX
   moved = 0
   going = false

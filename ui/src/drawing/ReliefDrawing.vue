@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keepPointer } from '../fields/events'
 import { computed, ref } from 'vue'
 
 import type { ReliefPlan } from '../api/client'
@@ -45,7 +46,7 @@ let moved = { x: 0, y: 0 }
 let going = false
 
 function start(part: number, e: PointerEvent) {
-  ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
+  keepPointer(e)
   emit('pick', part)
   held.value = { part, x: e.clientX, y: e.clientY }
   moved = { x: 0, y: 0 }

@@ -1,17 +1,11 @@
 import { ref } from 'vue'
 
-import type { Job, StockPlan } from '../api/client'
-
-export interface Progress {
-  steps: number
-  of: number
-  sheets: number
-  bound: number
-}
+import { api, sentenceOf, unreachable, type CuttingLine, type Job, type StockPlan } from '../api/client'
+import { linesOf } from '../api/streams'
 
 /** A longer search for the cutting of one paper, that tells how far it is and can be stopped. */
 export function useLongSearch() {
-  const progress = ref<Progress>()
+  const progress = ref<CuttingLine['progress']>()
   const failure = ref('')
   let running: AbortController | undefined
 
@@ -21,39 +15,23 @@ export function useLongSearch() {
     failure.value = ''
     progress.value = { steps: 0, of: 1, sheets: 0, bound: 0 }
     try {
-      const answer = await fetch('/api/cutting', {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ job, stock, sheet }),
-        signal: mine.signal,
-      })
-      if (!answer.ok || !answer.body) {
-        failure.value = ((await answer.json()) as { detail?: string }).detail ?? 'The search failed.'
+      const { data, error } = await api
+        .POST('/api/cutting', { body: { job, stock, sheet }, parseAs: 'stream', signal: mine.signal })
+        .catch(unreachable)
+      if (!data) {
+        if (!mine.signal.aborted) failure.value = sentenceOf(error)
         return undefined
       }
-      return await read(answer.body)
+      for await (const line of linesOf('/api/cutting', data)) {
+        if (line.plan) return line.plan
+        if (line.progress) progress.value = line.progress
+      }
+      return undefined
     } catch {
-      if (!mine.signal.aborted) failure.value = 'The program does not answer: is it still running?'
+      if (!mine.signal.aborted) failure.value = sentenceOf(unreachable().error)
       return undefined
     } finally {
       if (running === mine) progress.value = undefined
-    }
-  }
-
-  async function read(body: ReadableStream<Uint8Array>): Promise<StockPlan | undefined> {
-    const reader = body.getReader()
-    const decoder = new TextDecoder()
-    let rest = ''
-    for (;;) {
-      const { done, value } = await reader.read()
-      if (done) return undefined
-      const lines = (rest + decoder.decode(value, { stream: true })).split('\n')
-      rest = lines.pop() ?? ''
-      for (const line of lines) {
-        const said = JSON.parse(line) as { progress?: Progress; plan?: StockPlan }
-        if (said.plan) return said.plan
-        if (said.progress) progress.value = said.progress
-      }
     }
   }
 

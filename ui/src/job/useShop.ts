@@ -1,24 +1,37 @@
 import { computed, onScopeDispose, ref } from 'vue'
 
-import { api, kept, sentenceOf, unreachable, type Edit, type Shop, type ShopBody } from '../api/client'
-
-const tryAgainAfter = 1000
+import { api, kept, sentenceOf, unreachable, type Choice, type Edit, type ShopBody } from '../api/client'
+import { follow } from '../api/streams'
+import { useTrying } from '../api/trying'
+import { useFields } from '../fields/useFields'
 
 // One shop serves every page.
 const shop = ref<ShopBody>()
-const refused = ref<Record<string, string>>({})
-const failure = ref('')
+const failure = ref('') // the sentence, when the shop cannot be had or an act was refused
 const told = ref<string[]>([])
-const unsaved = ref(0) // changes that are on their way or wait
-const noAnswer = ref(false)
+const unsaved = ref(0) // acts that are on their way or wait
+const { noAnswer, ask } = useTrying()
+
+const { fields, typing } = useFields({
+  doc: () => shop.value?.shop,
+  inputs: () => shop.value?.fields,
+  awaiting: () => unsaved.value > 0,
+  whenLeft: true,
+  send: (edits) => void edit(edits),
+})
 
 const state = computed(() => {
   if (noAnswer.value) return 'unreachable'
   if (unsaved.value > 0) return 'saving'
-  return Object.keys(refused.value).length > 0 ? 'refused' : 'saved'
+  return failure.value || Object.keys(typing.problems.value).length > 0 ? 'refused' : 'saved'
 })
 
-const later = () => new Promise((done) => window.setTimeout(done, tryAgainAfter))
+let newest = 0 // the newest version heard of
+
+/** Takes the program's answer; one that was overtaken by a newer one is old. */
+function take(data: ShopBody) {
+  if (!shop.value || data.version >= shop.value.version) shop.value = data
+}
 
 let loading = false
 
@@ -27,30 +40,16 @@ async function load(): Promise<void> {
   if (loading) return
   loading = true
   const wanted = newest
-  while (!(await readOnce())) await later()
+  const { data, error } = await ask(() => api.GET('/api/shop').catch(unreachable))
+  if (data) take(data)
+  failure.value = data ? '' : sentenceOf(error)
   loading = false
   if (newest > wanted) catchUp() // another window saved while it was read
 }
 
-let newest = 0 // the newest version heard of
-
 /** Reads the shop again when another window has gone on meanwhile. */
 function catchUp() {
   if (shop.value && newest > shop.value.version && unsaved.value === 0) void load()
-}
-
-/** Reads the shop; false when there was no answer. */
-async function readOnce(): Promise<boolean> {
-  const { data, error, response } = await api.GET('/api/shop').catch(unreachable)
-  noAnswer.value = !response
-  if (data) {
-    // An answer that was overtaken by a newer one is old.
-    if (!shop.value || data.version >= shop.value.version) shop.value = data
-    failure.value = ''
-  } else {
-    failure.value = sentenceOf(error)
-  }
-  return response !== undefined
 }
 
 /** Another window saved the shop. */
@@ -61,57 +60,35 @@ function heard(version: number) {
 
 let last: Promise<unknown> = Promise.resolve()
 
-/**
- * Saves a change of the shop as it is shown now, one after the other; what other
- * windows did meanwhile stays. What cannot be used is told at its field.
- */
-function save(change: Partial<Shop>, edits: Edit[] = []): Promise<boolean> {
-  const seen = shop.value
-  if (!seen) return Promise.resolve(false)
+/** Carries out edits of the shop, one act after the other; they are stored at once. */
+function edit(edits: Edit[]): Promise<void> {
   unsaved.value++
-  const saved = last.then(() => send(seen, change, edits))
-  last = saved
-    .catch(() => false)
+  // Sent again, since its answer was lost, it is not done twice.
+  const body = { act: crypto.randomUUID(), edits }
+  const done = last.then(async () => {
+    const { data, error } = await ask(() =>
+      api.PATCH('/api/shop', { body, keepalive: kept(body) }).catch(unreachable),
+    )
+    if (data) take(data)
+    failure.value = data ? '' : sentenceOf(error)
+    told.value = data?.told ?? []
+    typing.answered(edits, data?.problems ?? [], false, () => false)
+  })
+  last = done
+    .catch(() => undefined)
     .finally(() => {
       unsaved.value--
       catchUp()
     })
-  return saved
-}
-
-async function send(seen: ShopBody, change: Partial<Shop>, edits: Edit[]): Promise<boolean> {
-  const body = { version: seen.version, was: seen.shop, shop: { ...seen.shop, ...change }, edits }
-  const { data, error, response } = await api
-    .PUT('/api/shop', { body, keepalive: kept(body) })
-    .catch(unreachable)
-  noAnswer.value = !response
-  if (!response) {
-    await later() // it is kept, and tried again
-    return send(seen, change, edits)
-  }
-  if (data) {
-    if (!shop.value || data.version >= shop.value.version) shop.value = data
-    refused.value = {}
-    told.value = data.told
-    return true
-  }
-  refused.value = Object.fromEntries(
-    (error?.errors ?? [{ location: 'body.shop.', message: sentenceOf(error) }]).map((e) => [
-      (e.location ?? '').replace('body.shop.', ''),
-      e.message ?? '',
-    ]),
-  )
-  return false
+  return done
 }
 
 /** The events of the pages that show no job: of the shop, and of the list. */
 function listen(onJobs?: () => void) {
-  const stream = new EventSource('/api/events')
-  stream.onmessage = (m: MessageEvent<string>) => {
-    const event = JSON.parse(m.data) as { kind: string; version: number }
+  const stream = follow('/api/events', '', (event) => {
     if (event.kind === 'shop') heard(event.version)
     if (event.kind === 'jobs') onJobs?.()
-  }
+  })
   stream.onopen = () => onJobs?.() // it may have missed something
   stream.onerror = () => {
     // The program is gone, or the way to it: both go on asking until it answers.
@@ -121,6 +98,37 @@ function listen(onJobs?: () => void) {
   onScopeDispose(() => stream.close())
 }
 
+const none: Choice[] = []
+
+/** What can be chosen from a list, as a select takes it. */
+function items(list: string): { value: string; title: string }[] {
+  return choices(list).map((c) => ({ value: c.id, title: c.name }))
+}
+
+function choices(list: string): Choice[] {
+  return shop.value?.choices[list] ?? none
+}
+
+/** What was refused, to be told at the top of a page. */
+const refusals = computed(() => [
+  ...(failure.value ? [failure.value] : []),
+  ...Object.values(typing.problems.value).flatMap((p) => (p.unfinished ? [] : [p.message])),
+])
+
 export function useShop() {
-  return { shop, refused, failure, told, state, load, save, heard, listen }
+  return {
+    ...fields,
+    /** Is done when everything that was sent is stored or refused. */
+    settled: () => last,
+    shop,
+    refusals,
+    failure,
+    told,
+    state,
+    choices,
+    items,
+    load,
+    heard,
+    listen,
+  }
 }

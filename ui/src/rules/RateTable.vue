@@ -2,35 +2,20 @@
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 
-import type { RateCard, RulebookFile } from '../api/client'
+import TypedField from '../fields/TypedField.vue'
 import { useShop } from '../job/useShop'
-import ShelfField from '../shelf/ShelfField.vue'
 
 /** What a post charges, as the maker wrote it down. */
-const props = defineProps<{ rulebook: string; classes: RulebookFile['classes'] }>()
+const props = defineProps<{ rulebook: string }>()
 
-const { shop, save } = useShop()
-const all = computed(() => shop.value?.shop.rates ?? [])
+const shelf = useShop()
+const { shop, choices } = shelf
 const card = computed(() => {
-  const at = all.value.findIndex((c) => c.rulebook === props.rulebook)
-  return at < 0 ? undefined : { at, card: all.value[at]! }
+  const all = shop.value?.shop.rates ?? []
+  const at = all.findIndex((c) => c.rulebook === props.rulebook)
+  const found = all[at]
+  return found && { path: `rates.${at}`, card: found }
 })
-const items = computed(() => props.classes.map((c) => ({ value: c.id, title: c.name })))
-
-function put(make: (card: RateCard) => RateCard) {
-  const at = card.value?.at ?? -1
-  void save({ rates: all.value.map((c, i) => (i === at ? make(c) : c)) })
-}
-
-function begin() {
-  const taken = new Set(all.value.map((c) => c.id))
-  let n = 1
-  while (taken.has(`rates-${n}`)) n++
-  const first = props.classes[0]?.id ?? ''
-  const dated = shop.value?.shop.today ?? ''
-  const fresh = { id: `rates-${n}`, name: 'My rate card', rulebook: props.rulebook, currency: '', dated }
-  void save({ rates: [...all.value, { ...fresh, rates: [{ class: first, upTo: 0, cents: 0 }] }] })
-}
 </script>
 
 <template>
@@ -41,16 +26,18 @@ function begin() {
         An example, its prices are made up: put your own in their place.
       </p>
       <p class="head">
-        <ShelfField :path="`rates.${card.at}.name`" label="Name of the rate card" class="wide" />
+        <TypedField :of="shelf" :path="`${card.path}.name`" as="cell" class="wide" />
         <label
-          >written down <ShelfField :path="`rates.${card.at}.dated`" label="Written down on" class="day"
+          >written down <TypedField :of="shelf" :path="`${card.path}.dated`" as="cell" class="day"
         /></label>
-        <label>currency <ShelfField :path="`rates.${card.at}.currency`" label="Currency" /></label>
+        <label
+          >currency <TypedField :of="shelf" :path="`${card.path}.currency`" as="cell" class="day"
+        /></label>
         <v-btn
           v-if="card.card.example"
           variant="outlined"
           size="small"
-          @click="put((c) => ({ ...c, example: false }))"
+          @click="shelf.set(`${card.path}.example`, 'no')"
           >These are my prices now</v-btn
         >
       </p>
@@ -66,35 +53,31 @@ function begin() {
         <tbody>
           <tr v-for="(r, k) in card.card.rates" :key="k" data-test="rate">
             <td class="words">
-              <v-select
-                :model-value="r.class"
-                :items="items"
-                :aria-label="`Class of price ${k + 1}`"
-                @update:model-value="
-                  put((c) => ({
-                    ...c,
-                    rates: c.rates.map((q, i) => (i === k ? { ...q, class: $event } : q)),
-                  }))
-                "
+              <TypedField
+                :of="shelf"
+                :path="`${card.path}.rates.${k}.class`"
+                as="cell"
+                :label="`Class of price ${k + 1}`"
               />
             </td>
             <td>
               <span v-if="r.surcharge" class="soft">surcharge</span>
-              <ShelfField
+              <TypedField
                 v-else
-                :path="`rates.${card.at}.rates.${k}.upTo`"
-                label="Up to weight"
+                :of="shelf"
+                :path="`${card.path}.rates.${k}.upTo`"
+                as="cell"
                 placeholder="any"
               />
             </td>
-            <td><ShelfField :path="`rates.${card.at}.rates.${k}.price`" label="Price" /></td>
+            <td><TypedField :of="shelf" :path="`${card.path}.rates.${k}.cents`" as="cell" /></td>
             <td>
               <v-btn
                 :icon="mdiClose"
                 size="x-small"
                 variant="text"
-                aria-label="Take this price off"
-                @click="put((c) => ({ ...c, rates: c.rates.filter((_, i) => i !== k) }))"
+                aria-label="Remove this price"
+                @click="shelf.remove(`${card.path}.rates.${k}`)"
               />
             </td>
           </tr>
@@ -102,29 +85,23 @@ function begin() {
       </table>
       <p class="head">
         <v-btn
+          v-for="k in choices('prices')"
+          :key="k.id"
           variant="outlined"
           size="small"
-          @click="
-            put((c) => ({ ...c, rates: [...c.rates, { class: classes[0]?.id ?? '', upTo: 0, cents: 0 }] }))
-          "
-          >Another price</v-btn
-        >
-        <v-btn
-          variant="outlined"
-          size="small"
-          @click="
-            put((c) => ({
-              ...c,
-              rates: [...c.rates, { class: classes[0]?.id ?? '', upTo: 0, cents: 0, surcharge: true }],
-            }))
-          "
-          >A surcharge</v-btn
+          @click="shelf.add(`${card.path}.rates`, k.id)"
+          >{{ k.name }}</v-btn
         >
       </p>
     </template>
     <template v-else>
       <p class="soft">No prices of this post are written down. They change, so none come with the program.</p>
-      <v-btn variant="outlined" size="small" class="start" data-test="begin-rates" @click="begin"
+      <v-btn
+        variant="outlined"
+        size="small"
+        class="start"
+        data-test="begin-rates"
+        @click="shelf.add('rates', rulebook)"
         >Write them down</v-btn
       >
     </template>

@@ -2,24 +2,23 @@
 import { mdiClose } from '@mdi/js'
 import { ref } from 'vue'
 
-import type { RulebookFile, RulePage } from '../api/client'
+import type { RulePage } from '../api/client'
 import PickRow from '../fields/PickRow.vue'
+import TypedField from '../fields/TypedField.vue'
 import { useShop } from '../job/useShop'
-import ShelfField from '../shelf/ShelfField.vue'
 
-type Limit = RulebookFile['classes'][number]['limits'][number]
+/** Limits to read, or to edit, add and remove where they are one's own, under their path. */
+const props = defineProps<{ lines: RulePage['classes'][number]['rows']; path: string; name: string }>()
 
-/** Limits to read, or to edit, add and take away where they are one's own. */
-defineProps<{ lines: RulePage['classes'][number]['rows']; own?: boolean; name: string }>()
-const emit = defineEmits<{ add: [limit: Limit]; remove: [at: number] }>()
-
-const { shop } = useShop()
-const measure = ref('length')
+const shelf = useShop()
+const { choices } = shelf
+const measure = ref(choices('measures')[0]?.id ?? '')
 const least = ref('')
 const most = ref('')
 
-function add() {
-  emit('add', { measure: measure.value as Limit['measure'], min: least.value, max: most.value })
+async function add() {
+  shelf.add(`${props.path}limits`, [measure.value, least.value, most.value].join(';'))
+  await shelf.settled()
   least.value = ''
   most.value = ''
 }
@@ -39,11 +38,17 @@ function add() {
       <tr v-for="(l, i) in lines" :key="i" data-test="rule">
         <th scope="row" class="words">{{ l.label }}</th>
         <template v-if="l.path && !l.flag">
-          <td><ShelfField :path="`${l.path}min`" :label="`Least ${l.label}`" placeholder="–" /></td>
-          <td><ShelfField :path="`${l.path}max`" :label="`Most ${l.label}`" placeholder="–" /></td>
+          <td><TypedField :of="shelf" :path="`${l.path}min`" as="cell" placeholder="–" /></td>
+          <td><TypedField :of="shelf" :path="`${l.path}max`" as="cell" placeholder="–" /></td>
         </template>
         <td v-else-if="l.flag" colspan="2">
-          <ShelfField v-if="l.path" :path="`${l.path}${l.min ? 'min' : 'max'}`" :label="l.label" />
+          <TypedField
+            v-if="l.path"
+            :of="shelf"
+            :path="`${l.path}${l.min ? 'min' : 'max'}`"
+            as="cell"
+            :label="l.label"
+          />
           <template v-else>must be: {{ l.min || l.max }}</template>
         </td>
         <template v-else>
@@ -53,26 +58,21 @@ function add() {
         <td class="words soft">
           {{ l.about }}
           <v-btn
-            v-if="own"
+            v-if="l.path"
             :icon="mdiClose"
             class="away"
             size="small"
             variant="text"
-            :aria-label="`Take the limit of ${l.label} away`"
+            :aria-label="`Remove the limit of ${l.label}`"
             :data-test="`remove-${name}-${i}`"
-            @click="emit('remove', i)"
+            @click="shelf.remove(l.path.slice(0, -1))"
           />
         </td>
       </tr>
     </tbody>
   </table>
-  <form v-if="own" class="add" @submit.prevent="add">
-    <PickRow
-      v-model="measure"
-      label="Add a limit"
-      :name="`measure-${name}`"
-      :choices="shop?.choices.measures ?? []"
-    />
+  <form v-if="path" class="add" @submit.prevent="add">
+    <PickRow v-model="measure" label="Add a limit" :name="`measure-${name}`" :choices="choices('measures')" />
     <input
       v-model="least"
       aria-label="Least"

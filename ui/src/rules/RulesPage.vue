@@ -1,62 +1,57 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
 
-import { api, sentenceOf, unreachable, type RulebookFile, type RulePage } from '../api/client'
+import { api, sentenceOf, unreachable, type RulePage } from '../api/client'
+import { useTrying } from '../api/trying'
 import BrandMark from '../counter/BrandMark.vue'
 import SaveLine from '../counter/SaveLine.vue'
 import UnitSwitch from '../counter/UnitSwitch.vue'
+import { fileAt } from '../fields/events'
 import NoteList from '../fields/NoteList.vue'
 import PickRow from '../fields/PickRow.vue'
+import TypedField from '../fields/TypedField.vue'
 import { useShop } from '../job/useShop'
-import ShelfField from '../shelf/ShelfField.vue'
 import RateTable from './RateTable.vue'
 import RuleTable from './RuleTable.vue'
 
 /** Every rulebook as a page to read; one's own can be edited, read in and written out. */
-const { shop, refused, told, state, load, save, listen } = useShop()
-listen()
+const shelf = useShop()
+const { shop, refusals, told, state } = shelf
+shelf.listen()
 const pages = ref<RulePage[]>([])
 const failure = ref('')
-const at = ref('us-domestic')
-const page = computed(() => pages.value.find((p) => p.id === at.value) ?? pages.value[0])
-const choices = computed(() =>
+const { ask } = useTrying()
+const chosen = ref('')
+const page = computed(() => pages.value.find((p) => p.id === chosen.value) ?? pages.value[0])
+const books = computed(() =>
   pages.value.map((p) => ({
     id: p.id,
     name: p.title + (p.own >= 0 ? ', your own' : '') + (p.off ? ', put away' : ''),
   })),
 )
-const path = (name: string) => `rulebooks.${page.value?.own ?? 0}.${name}`
+const about = ['region', 'service', 'source', 'published', 'lastChecked', 'confidence']
 
 async function read() {
-  const { data, error, response } = await api.GET('/api/rulebooks').catch(unreachable)
+  const { data, error } = await ask(() => api.GET('/api/rulebooks').catch(unreachable))
   if (data) pages.value = data
   failure.value = data ? '' : sentenceOf(error)
-  if (!response) window.setTimeout(() => void read(), 1000)
 }
 
 onMounted(async () => {
-  await load()
+  await shelf.load()
   await read()
 })
 watch(() => shop.value?.version, read)
 
-async function take(file: RulebookFile) {
+/** Adds a rulebook, a copy or one that was read, and opens it. */
+async function take(text: string): Promise<boolean> {
+  const before = shop.value?.shop.rulebooks?.length ?? 0
+  shelf.add('rulebooks', text)
+  await shelf.settled()
   const now = shop.value?.shop.rulebooks ?? []
-  const known = new Set(pages.value.map((p) => p.id))
-  let id = file.id
-  for (let n = 1; known.has(id); n++) id = `${file.id.replace(/-own-\d+$/, '')}-own-${n}`
-  if (await save({ rulebooks: [...now, { file: { ...file, id } }] })) at.value = id
-}
-
-function copy() {
-  const p = page.value
-  if (p) void take({ ...p.file, service: `${p.file.service}, my copy` })
-}
-
-function setOff(off: boolean) {
-  const own = page.value?.own ?? -1
-  const now = shop.value?.shop.rulebooks ?? []
-  void save({ rulebooks: now.map((b, i) => (i === own ? { ...b, off } : b)) })
+  const added = now.length > before ? now[now.length - 1] : undefined
+  if (added) chosen.value = added.file.id
+  return added !== undefined
 }
 
 function writeOut() {
@@ -72,58 +67,24 @@ function writeOut() {
   URL.revokeObjectURL(url)
 }
 
-type Class = RulebookFile['classes'][number]
-
-/** Saves the classes of one's own rulebook changed; what makes no sense is refused with the place. */
-function setClasses(change: (classes: Class[]) => Class[]) {
-  const own = page.value?.own ?? -1
-  const now = shop.value?.shop.rulebooks ?? []
-  return save({
-    rulebooks: now.map((b, i) =>
-      i === own ? { ...b, file: { ...b.file, classes: change(b.file.classes) } } : b,
-    ),
-  })
-}
-
-function setLimits(at: number, costly: boolean, change: (limits: Class['limits']) => Class['limits']) {
-  void setClasses((classes) =>
-    classes.map((c, i) => {
-      if (i !== at) return c
-      if (!costly) return { ...c, limits: change(c.limits) }
-      const limits = change(c.surcharge?.limits ?? [])
-      return { ...c, surcharge: c.surcharge && limits.length ? { ...c.surcharge, limits } : undefined }
-    }),
-  )
-}
-const without = (at: number) => (limits: Class['limits']) => limits.filter((_, i) => i !== at)
-
 const newClass = ref('')
-async function addClass() {
-  const begun = await setClasses((classes) => [
-    ...classes,
-    // Its limits begin as those of the class before it, to be changed.
-    { id: '', name: newClass.value, limits: classes[classes.length - 1]?.limits ?? [] },
-  ])
-  if (begun) newClass.value = ''
+async function addClass(path: string) {
+  shelf.add(`${path}classes`, newClass.value)
+  await shelf.settled()
+  if (!shelf.problemOf(`${path}classes`)) newClass.value = ''
 }
 
 const typed = ref('')
 const reading = ref(false)
 
 async function readIn(text: string) {
-  failure.value = ''
-  const { data, error } = await api.POST('/api/rulebooks', { body: { text } }).catch(unreachable)
-  if (!data) {
-    failure.value = ('errors' in error && error.errors?.[0]?.message) || sentenceOf(error)
-    return
-  }
+  if (!(await take(text))) return
   typed.value = ''
   reading.value = false
-  await take(data)
 }
 
 async function pickFile(event: Event) {
-  const file = (event.target as HTMLInputElement).files?.[0]
+  const file = fileAt(event)
   if (file) typed.value = await file.text()
 }
 </script>
@@ -145,17 +106,34 @@ async function pickFile(event: Event) {
       </p>
       <p v-if="failure" role="alert" class="tone-trouble" data-test="rules-refused">{{ failure }}</p>
       <p v-for="t in told" :key="t" class="tone-care" role="status" data-test="told">{{ t }}</p>
-      <p v-for="(message, p) in refused" :key="p" class="tone-trouble" role="alert" data-test="rules-refused">
+      <p
+        v-for="message in refusals"
+        :key="message"
+        class="tone-trouble"
+        role="alert"
+        data-test="rules-refused"
+      >
         {{ message }}
       </p>
       <div class="bar">
-        <PickRow v-model="at" label="Rulebook" name="rulebook" :choices="choices" class="which" />
-        <v-btn variant="outlined" data-test="copy-rules" @click="copy">Copy and edit</v-btn>
+        <PickRow
+          :model-value="page.id"
+          label="Rulebook"
+          name="rulebook"
+          :choices="books"
+          class="which"
+          @update:model-value="chosen = $event"
+        />
+        <v-btn variant="outlined" data-test="copy-rules" @click="take(page.id)">Copy and edit</v-btn>
         <v-btn variant="outlined" data-test="write-rules" @click="writeOut">Write to a file</v-btn>
         <v-btn variant="outlined" data-test="read-rules" @click="reading = !reading">Read from a file</v-btn>
-        <v-btn v-if="page.own >= 0" variant="outlined" data-test="rules-off" @click="setOff(!page.off)">{{
-          page.off ? 'Take it up again' : 'Put it away'
-        }}</v-btn>
+        <v-btn
+          v-if="page.own >= 0"
+          variant="outlined"
+          data-test="rules-off"
+          @click="shelf.set(`rulebooks.${page.own}.off`, page.off ? 'no' : 'yes')"
+          >{{ page.off ? 'Take it up again' : 'Put it away' }}</v-btn
+        >
       </div>
       <form v-if="reading" class="reading" @submit.prevent="readIn(typed)">
         <input
@@ -182,18 +160,10 @@ async function pickFile(event: Event) {
 
       <h2 data-test="rules-title">{{ page.title }}</h2>
       <dl v-if="page.own >= 0" class="about edit">
-        <dt>region</dt>
-        <dd><ShelfField :path="path('region')" label="Region" /></dd>
-        <dt>service</dt>
-        <dd><ShelfField :path="path('service')" label="Service" /></dd>
-        <dt>source</dt>
-        <dd><ShelfField :path="path('source')" label="Source" placeholder="not known" /></dd>
-        <dt>in effect</dt>
-        <dd><ShelfField :path="path('published')" label="In effect since" placeholder="not known" /></dd>
-        <dt>last checked</dt>
-        <dd><ShelfField :path="path('lastChecked')" label="Last checked" placeholder="as 2026-11-24" /></dd>
-        <dt>how sure</dt>
-        <dd><ShelfField :path="path('confidence')" label="How sure" /></dd>
+        <template v-for="a in about" :key="a">
+          <dt>{{ shelf.inputAt(`${page.path}${a}`)?.label }}</dt>
+          <dd><TypedField :of="shelf" :path="`${page.path}${a}`" as="cell" placeholder="not known" /></dd>
+        </template>
       </dl>
       <dl v-else class="about">
         <dt>source</dt>
@@ -208,7 +178,7 @@ async function pickFile(event: Event) {
       <NoteList :notes="page.notes" />
       <section v-for="c in page.classes" :key="c.name" class="class" :data-test="`rules-${c.name}`">
         <h3>
-          <ShelfField v-if="c.path" :path="`${c.path}name`" label="Name of the class" class="named" />
+          <TypedField v-if="c.path" :of="shelf" :path="`${c.path}name`" as="cell" class="named" />
           <template v-else>{{ c.name }}</template>
           <small v-if="c.over" class="soft over">{{ c.over }}</small>
           <v-btn
@@ -216,31 +186,19 @@ async function pickFile(event: Event) {
             class="away"
             variant="text"
             :data-test="`remove-class-${c.at}`"
-            @click="setClasses((list) => list.filter((_, i) => i !== c.at))"
-            >Take this class away</v-btn
+            @click="shelf.remove(c.path.slice(0, -1))"
+            >Remove this class</v-btn
           >
         </h3>
-        <RuleTable
-          :lines="c.rows"
-          :own="c.path !== ''"
-          :name="`${c.at}`"
-          @add="(l) => setLimits(c.at, false, (limits) => [...limits, l])"
-          @remove="(i) => setLimits(c.at, false, without(i))"
-        />
+        <RuleTable :lines="c.rows" :path="c.path" :name="`${c.at}`" />
         <template v-if="c.costly.length">
           <p>
             Pays <strong>{{ c.surcharge }}</strong> unless
           </p>
-          <RuleTable
-            :lines="c.costly"
-            :own="c.path !== ''"
-            :name="`${c.at}-costly`"
-            @add="(l) => setLimits(c.at, true, (limits) => [...limits, l])"
-            @remove="(i) => setLimits(c.at, true, without(i))"
-          />
+          <RuleTable :lines="c.costly" :path="c.path && `${c.path}surcharge.`" :name="`${c.at}-costly`" />
         </template>
       </section>
-      <form v-if="page.own >= 0" class="bar" @submit.prevent="addClass">
+      <form v-if="page.own >= 0" class="bar" @submit.prevent="addClass(page.path)">
         <label
           >Add a class
           <input
@@ -253,7 +211,7 @@ async function pickFile(event: Event) {
         <v-btn type="submit" variant="outlined" :disabled="!newClass" data-test="add-class">Add it</v-btn>
         <span class="soft">It begins with the limits of the last class, to be changed.</span>
       </form>
-      <RateTable :rulebook="page.id" :classes="page.file.classes" />
+      <RateTable :rulebook="page.id" />
     </main>
     <p v-else-if="failure" role="alert" class="tone-trouble">{{ failure }}</p>
     <p v-else class="soft" aria-busy="true">Opening the books…</p>

@@ -1,16 +1,24 @@
-<script setup lang="ts" generic="T extends Entry">
+<script setup lang="ts">
 import { computed } from 'vue'
 
-import { useShelf, type Entry, type ShelfList } from './useShelf'
+import TypedField from '../fields/TypedField.vue'
+import { useShop } from '../job/useShop'
 
-/** One list of the shelf: a row an entry, with its name first and a way to take it off last. */
+interface Entry {
+  id: string
+  name: string
+  off?: boolean
+}
+
+/** One list of the shelf: a row an entry, with its name first and a way to put it away last. */
 const props = defineProps<{
-  list: ShelfList
+  list: string
   title: string
-  entries: T[]
+  entries: Entry[]
   columns: string[]
-  /** What a new one begins with, and what the button that adds it says. */
-  fresh: object
+  /** The names of the fields in the columns. */
+  cells: string[]
+  /** What the button that adds an entry says. */
   enter: string
   /** What is said while there is none. */
   none?: string
@@ -18,17 +26,16 @@ const props = defineProps<{
   wide?: boolean
 }>()
 
-const { set, add } = useShelf()
+const shelf = useShop()
 
-/** The entries with their places, those taken off only when asked for. */
+/** What a cell says that holds nothing. */
+const empty = (cell: string) =>
+  cell === 'have' ? 'not counted' : cell === 'holds' ? 'anything, as far as is known' : ''
+
+/** The entries with their places, those put away only when asked for. */
 const rows = computed(() =>
   props.entries.map((entry, at) => ({ entry, at })).filter((e) => props.showOff || !e.entry.off),
 )
-
-function rename(at: number, event: Event) {
-  const name = (event.target as HTMLInputElement).value.trim()
-  if (name) set(props.list, at, { name })
-}
 </script>
 
 <template>
@@ -51,25 +58,27 @@ function rename(at: number, event: Event) {
           :data-test="`shelf-${list}-${at}`"
         >
           <td>
-            <input
+            <TypedField
+              :of="shelf"
+              :path="`${list}.${at}.name`"
+              as="name"
               class="name"
-              :value="entry.name"
-              maxlength="80"
-              aria-label="Name"
-              :data-test="`name-${list}-${at}`"
-              @change="rename(at, $event)"
+              label="Name"
+              :name="`name-${list}-${at}`"
             />
           </td>
-          <slot :entry="entry" :at="at" />
+          <td v-for="c in cells" :key="c" :class="c">
+            <TypedField :of="shelf" :path="`${list}.${at}.${c}`" as="cell" :placeholder="empty(c)" />
+          </td>
           <td>
-            <v-btn size="small" @click="set(list, at, { off: !entry.off })">{{
+            <v-btn size="small" @click="shelf.set(`${list}.${at}.off`, entry.off ? 'no' : 'yes')">{{
               entry.off ? 'Put back' : 'Take off'
             }}</v-btn>
           </td>
         </tr>
       </tbody>
     </table>
-    <v-btn variant="outlined" :data-test="`add-${list}`" @click="add(list, fresh)">{{ enter }}</v-btn>
+    <v-btn variant="outlined" :data-test="`add-${list}`" @click="shelf.add(list)">{{ enter }}</v-btn>
   </section>
 </template>
 
@@ -101,24 +110,15 @@ td,
   border-bottom: 1px solid var(--line);
   vertical-align: middle;
 }
+.holds {
+  width: 60%;
+}
 .off {
   opacity: 0.7;
 }
 .off .name {
-  text-decoration: line-through;
-}
-.name {
-  width: 100%;
   min-width: 130px;
   font: 600 16px var(--body);
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid transparent;
-}
-.name:hover,
-.name:focus {
-  border-bottom-color: var(--line);
 }
 .wide .name {
   min-width: 210px;

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 
-import type { Job } from '../../api/client'
 import BaseDrawing from '../../drawing/BaseDrawing.vue'
 import NestDrawing from '../../drawing/NestDrawing.vue'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
-import LengthField from '../../fields/LengthField.vue'
 import NoteList from '../../fields/NoteList.vue'
+import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 import StationLayout from '../StationLayout.vue'
@@ -18,7 +17,7 @@ import SheetList from './SheetList.vue'
 
 const props = defineProps<{ job: JobInHand }>()
 
-const { shop } = useShop()
+const { choices } = useShop()
 const plan = computed(() => props.job.plan.value!)
 const card = computed(() => plan.value.card)
 const wish = computed(() => props.job.job.value!)
@@ -46,18 +45,6 @@ const envelopes = computed(() =>
     title: `${f.name}: ${f.verdict}${f.owned ? ', on your shelf' : ''}`,
   })),
 )
-const tick = computed(() => {
-  const s = shop.value?.shop
-  return (s?.unit === 'mm' ? s.tickMillimetres : s?.tickInches) ?? 1
-})
-
-function set(change: Partial<Job['card']>) {
-  props.job.choose((j) => ({ ...j, card: { ...j.card, ...change } }))
-}
-
-function fold(id: string) {
-  props.job.choose((j) => ({ ...j, card: { ...j.card, fold: id as Job['card']['fold'] } }))
-}
 </script>
 
 <template>
@@ -87,7 +74,7 @@ function fold(id: string) {
           :height="wish.card.height"
           :size="card.room.outer"
           :unit="plan.unit"
-          :tick="tick"
+          :tick="plan.tick"
           :outline="wish.card.outline"
           @step="job.step"
         />
@@ -97,12 +84,11 @@ function fold(id: string) {
       </template>
       <p v-else class="soft">No envelope comes near this card: make one for it at the station Envelope.</p>
     </template>
-    <LengthField :job="job" path="card.width" label="Card, across" />
-    <LengthField :job="job" path="card.height" label="Card, down" />
-    <LengthField
-      :job="job"
+    <TypedField :of="job" path="card.width" />
+    <TypedField :of="job" path="card.height" />
+    <TypedField
+      :of="job"
       path="card.thickness"
-      label="Thickness over everything"
       :placeholder="card.predicted.text"
       :note="
         card.measured
@@ -110,57 +96,36 @@ function fold(id: string) {
           : `${card.predictedExact}, added up from the parts; type what you measure`
       "
     />
-    <LengthField :job="job" path="count" label="Cards to make" />
+    <TypedField :of="job" path="count" />
     <ChoiceRow
       label="Fold"
       name="fold"
-      :choices="shop?.choices.folds ?? []"
-      :model-value="wish.card.fold"
-      @update:model-value="fold"
+      :choices="choices('folds')"
+      :model-value="job.textOf('card.fold')"
+      @update:model-value="job.set('card.fold', $event)"
     />
     <template v-if="base.fold === 'accordion'">
-      <LengthField v-if="!wish.card.own?.length" :job="job" path="card.panels" label="Panels" />
-      <LengthField
-        :job="job"
-        path="card.own"
-        label="Panels one by one"
-        note="where they differ: 5, 5, 4 1/2; with their sum if the note gives it: = 14 1/2"
-      />
+      <TypedField v-if="!wish.card.own?.length" :of="job" path="card.panels" />
+      <TypedField :of="job" path="card.own" />
     </template>
-    <LengthField
-      v-if="base.fold === 'side' || base.fold === 'top'"
-      :job="job"
-      path="card.spine"
-      label="Between two scores"
-      note="0 for one score; as thick as what the card closes round"
-    />
+    <TypedField v-if="base.fold === 'side' || base.fold === 'top'" :of="job" path="card.spine" />
     <details
       :open="!!wish.card.overWidth || !!wish.card.overHeight || wish.card.room === 'heap'"
       data-test="more"
     >
-      <summary>Sticks out, raised in the middle, folded the other way</summary>
+      <summary>Overhang and options</summary>
       <div class="more">
-        <LengthField
-          :job="job"
-          path="card.overWidth"
-          label="Sticks out, across"
-          note="a bow or a tag, both edges together"
-        />
-        <LengthField :job="job" path="card.overHeight" label="Sticks out, down" />
+        <TypedField :of="job" path="card.overWidth" />
+        <TypedField :of="job" path="card.overHeight" />
         <ChoiceRow
           label="How thickness is counted"
           name="room"
-          :choices="shop?.choices.rooms ?? []"
-          :model-value="wish.card.room || 'block'"
-          @update:model-value="set({ room: $event as Job['card']['room'] })"
+          :choices="choices('rooms')"
+          :model-value="job.textOf('card.room')"
+          @update:model-value="job.set('card.room', $event)"
         />
         <p class="soft" data-test="room">{{ card.room.text }}</p>
-        <v-checkbox
-          :model-value="!!wish.card.towards"
-          label="Fold towards the groove, scored with the inside up"
-          data-test="towards"
-          @update:model-value="set({ towards: !!$event })"
-        />
+        <TypedField :of="job" path="card.towards" />
       </div>
     </details>
     <PartList :job="job" />

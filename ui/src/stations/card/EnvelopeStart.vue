@@ -1,16 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import LengthField from '../../fields/LengthField.vue'
+import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 
 const props = defineProps<{ job: JobInHand }>()
 
-const { shop } = useShop()
-const formats = computed(() =>
-  (shop.value?.choices.formats ?? []).map((c) => ({ value: c.id, title: c.name })),
-)
+const { items } = useShop()
 const start = computed(() => props.job.job.value?.start)
 const plan = computed(() => props.job.plan.value?.start)
 </script>
@@ -22,16 +19,16 @@ const plan = computed(() => props.job.plan.value?.start)
       <v-select
         class="format"
         :model-value="start?.format ?? null"
-        :items="formats"
+        :items="items('formats')"
         placeholder="which one?"
         aria-label="The envelope you have"
         clearable
         data-test="start-format"
-        @update:model-value="job.tell('start.format', $event ?? '')"
+        @update:model-value="$event ? job.add('start', $event) : job.remove('start')"
       />
       <template v-if="start?.format === 'own'">
-        <LengthField :job="job" path="start.width" label="outside, across" />
-        <LengthField :job="job" path="start.height" label="outside, down" />
+        <TypedField :of="job" path="start.width" />
+        <TypedField :of="job" path="start.height" />
       </template>
     </div>
     <template v-if="plan">
@@ -70,7 +67,7 @@ const plan = computed(() => props.job.plan.value?.start)
                 size="small"
                 :aria-label="`Make the card ${s.size}`"
                 :data-test="`take-${s.id}`"
-                @click="job.tell('start.school', s.id)"
+                @click="job.take('start.schools', s.id)"
               >
                 Make it this
               </v-btn>

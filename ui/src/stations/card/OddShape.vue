@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 
-import { api, sentenceOf, type OutlinePlan } from '../../api/client'
+import { api, sentenceOf, unreachable, type OutlinePlan } from '../../api/client'
+import { fileAt } from '../../fields/events'
 import type { JobInHand } from '../../job/useJob'
 
 const props = defineProps<{ job: JobInHand }>()
@@ -15,18 +16,13 @@ const problem = ref('')
 const kept = computed(() => (props.job.job.value?.card.outline?.length ?? 0) > 0)
 
 async function read(text: string) {
-  const { data, error } = await api.POST('/api/outline', { body: { text } }).catch(() => ({
-    data: undefined,
-    error: { detail: 'The program does not answer: is it still running?' },
-  }))
+  const { data, error } = await api.POST('/api/outline', { body: { text } }).catch(unreachable)
   found.value = data
   problem.value = data ? '' : sentenceOf(error)
 }
 
 async function choose(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
+  const file = fileAt(event)
   if (!file) return
   if (file.size > mostBytes) {
     found.value = undefined
@@ -36,13 +32,7 @@ async function choose(event: Event) {
   await read(await file.text())
 }
 
-function take(outline: OutlinePlan['outline'], width: number, height: number) {
-  props.job.choose((j) => ({ ...j, card: { ...j.card, outline, width, height } }))
-}
-
-function drop() {
-  props.job.choose((j) => ({ ...j, card: { ...j.card, outline: undefined } }))
-}
+const take = (outline: OutlinePlan['outline']) => props.job.add('card.outline', JSON.stringify(outline))
 
 const scale = (p: OutlinePlan) => small / Math.max(p.width, p.height, p.uprightWidth, p.uprightHeight)
 const path = (points: OutlinePlan['outline'], s: number) =>
@@ -54,7 +44,7 @@ const path = (points: OutlinePlan['outline'], s: number) =>
     <h2>The card is an odd shape</h2>
     <p v-if="kept">
       The envelope is made for the rectangle round it.
-      <v-btn variant="outlined" size="small" data-test="drop-outline" @click="drop"
+      <v-btn variant="outlined" size="small" data-test="drop-outline" @click="job.remove('card.outline')"
         >It is a rectangle after all</v-btn
       >
     </p>
@@ -90,11 +80,7 @@ const path = (points: OutlinePlan['outline'], s: number) =>
               <path class="drawn drawn-cut drawn-paper" :d="path(found.turned, scale(found))" />
             </g>
           </svg>
-          <v-btn
-            variant="outlined"
-            size="small"
-            data-test="take-smallest"
-            @click="take(found.turned, found.width, found.height)"
+          <v-btn variant="outlined" size="small" data-test="take-smallest" @click="take(found.turned)"
             >Smallest rectangle</v-btn
           >
         </figure>
@@ -109,11 +95,7 @@ const path = (points: OutlinePlan['outline'], s: number) =>
               <path class="drawn drawn-cut drawn-paper" :d="path(found.outline, scale(found))" />
             </g>
           </svg>
-          <v-btn
-            variant="outlined"
-            size="small"
-            data-test="take-upright"
-            @click="take(found.outline, found.uprightWidth, found.uprightHeight)"
+          <v-btn variant="outlined" size="small" data-test="take-upright" @click="take(found.outline)"
             >Keep it upright</v-btn
           >
         </figure>

@@ -10,8 +10,7 @@ const props = defineProps<{ job: JobInHand }>()
 const few = 12
 const all = ref(false)
 
-const { shop } = useShop()
-const sheets = computed(() => (shop.value?.choices.sheets ?? []).map((c) => ({ value: c.id, title: c.name })))
+const { items } = useShop()
 const have = computed(() => props.job.plan.value?.paper.have)
 const folds = computed(() => [
   { value: '', title: 'in every fold' },
@@ -21,9 +20,6 @@ const fold = ref('')
 const inFold = computed(() => (have.value?.rows ?? []).filter((r) => !fold.value || r.fold === fold.value))
 const rows = computed(() => inFold.value.filter((r, i) => all.value || i < few || r.current))
 
-function choose(id: string | null) {
-  props.job.choose((j) => ({ ...j, paper: { ...j.paper, have: id ?? '' } }))
-}
 const key = (r: HaveRow) => r.id + r.each
 </script>
 
@@ -34,12 +30,12 @@ const key = (r: HaveRow) => r.id + r.each
       <v-select
         class="sheet"
         :model-value="have?.sheet ?? null"
-        :items="sheets"
+        :items="items('sheets')"
         placeholder="which sheet?"
         aria-label="The sheet you have"
         clearable
         data-test="have-sheet"
-        @update:model-value="choose"
+        @update:model-value="job.set('paper.have', $event ?? '')"
       />
       <v-select
         v-if="have"
@@ -86,7 +82,7 @@ const key = (r: HaveRow) => r.id + r.each
                 variant="outlined"
                 size="small"
                 :aria-label="`Make the card ${r.size}, ${r.fold}`"
-                @click="job.tell('paper.take', r.id)"
+                @click="job.take('paper.have', r.id)"
                 >Make it this</v-btn
               >
             </td>
@@ -103,7 +99,7 @@ const key = (r: HaveRow) => r.id + r.each
             variant="outlined"
             :active="r.current"
             data-test="have-largest"
-            @click="job.tell('paper.take', r.id)"
+            @click="job.take('paper.have', r.id)"
           >
             <strong>{{ r.size }}</strong>&nbsp;{{ r.fold.toLowerCase() }},
             {{ r.each === 1 ? 'the whole sheet' : `${r.each} a sheet` }}

@@ -1,16 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
+import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
-import { useShop } from '../../job/useShop'
 
 const props = defineProps<{ job: JobInHand }>()
 
-const { shop } = useShop()
-const stocks = computed(() => (shop.value?.choices.stocks ?? []).map((c) => ({ value: c.id, title: c.name })))
 const papers = computed(() => (props.job.plan.value?.card.parts ?? []).filter((p) => !p.thing))
 const things = computed(() => (props.job.plan.value?.card.parts ?? []).filter((p) => p.thing))
-const stockOf = (at: number) => props.job.job.value?.parts[at]?.stock
 </script>
 
 <template>
@@ -25,12 +22,12 @@ const stockOf = (at: number) => props.job.job.value?.parts[at]?.stock
             <template v-if="part.layers > 1">in {{ part.layers }} layers</template>
           </small>
         </span>
-        <v-select
-          :model-value="stockOf(part.part)"
-          :items="stocks"
-          :aria-label="`Paper of ${part.name}`"
-          :data-test="`stock-${part.id}`"
-          @update:model-value="job.tell(`parts.${part.part}.stock`, $event)"
+        <TypedField
+          :of="job"
+          :path="`parts.${part.part}.stock`"
+          as="cell"
+          :label="`Paper of ${part.name}`"
+          :name="`stock-${part.id}`"
         />
       </li>
     </ul>

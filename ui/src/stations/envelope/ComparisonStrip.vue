@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import type { ComparisonPlan, Net } from '../../api/client'
+import type { ComparisonPlan, Sketch } from '../../api/client'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
 import { useShop } from '../../job/useShop'
 
 const props = defineProps<{ comparison: ComparisonPlan; mailable: boolean }>()
 const emit = defineEmits<{ choose: [id: string]; sort: [id: string]; mailable: [on: boolean] }>()
 
-const { shop } = useShop()
+const { choices } = useShop()
 
 const wide = 150 // pixels
 const tall = 120
@@ -21,7 +21,7 @@ const scale = computed(() =>
       .map((r) => Math.min(wide / right(r.net), tall / Math.max(...r.net.sheet.map((p) => p.y)))),
   ),
 )
-const right = (n: Net) => Math.max(...n.sheet.map((p) => p.x))
+const right = (n: Sketch) => Math.max(...n.sheet.map((p) => p.x))
 const path = (points: { x: number; y: number }[]) =>
   points.map((p, i) => `${i ? 'L' : 'M'}${p.x * scale.value} ${p.y * scale.value}`).join('') + 'Z'
 </script>
@@ -33,7 +33,7 @@ const path = (points: { x: number; y: number }[]) =>
       <ChoiceRow
         label="What matters"
         name="sort"
-        :choices="shop?.choices.sorts ?? []"
+        :choices="choices('sorts')"
         :model-value="comparison.sort"
         @update:model-value="emit('sort', $event)"
       />
@@ -53,7 +53,7 @@ const path = (points: { x: number; y: number }[]) =>
             <path class="drawn drawn-cut drawn-paper" :d="path(r.net.outline)" />
             <line
               v-for="c in r.net.creases"
-              :key="c.panel"
+              :key="`${c.from.x} ${c.from.y} ${c.to.x} ${c.to.y}`"
               class="drawn drawn-score"
               :x1="c.from.x * scale"
               :y1="c.from.y * scale"

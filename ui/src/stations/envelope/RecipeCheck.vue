@@ -4,46 +4,28 @@ import { useRoute } from 'vue-router'
 
 import NetDrawing from '../../drawing/NetDrawing.vue'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
-import LengthField from '../../fields/LengthField.vue'
+import TypedField from '../../fields/TypedField.vue'
 import NoteList from '../../fields/NoteList.vue'
 import type { JobInHand } from '../../job/useJob'
+import { useShop } from '../../job/useShop'
 
 const props = defineProps<{ job: JobInHand; card: { width: number; height: number }; unit: 'in' | 'mm' }>()
+
+const { choices } = useShop()
 
 // Somebody who came with a recipe finds a note begun, in sight.
 const route = useRoute()
 const section = ref<HTMLElement>()
 onMounted(() => {
   if (route.query.with !== 'recipe') return
-  if (!recipe.value) props.job.tell('recipe.scores', 'pair')
+  if (!recipe.value) begin()
   section.value?.scrollIntoView({ block: 'start' })
 })
 
 const recipe = computed(() => props.job.job.value?.recipe)
 const plan = computed(() => props.job.plan.value?.recipe)
-const ways = [
-  { id: 'pair', name: 'Both of a pair from one corner' },
-  { id: 'corners', name: 'Each from its own corner' },
-  { id: 'pocket', name: 'A pocket, each from its edge' },
-]
-const kind = computed(() => (recipe.value?.pocket ? 'pocket' : recipe.value?.paired ? 'pair' : 'corners'))
-const limits = [
-  { id: 'height', name: 'height' },
-  { id: 'length', name: 'length' },
-  { id: 'thickness', name: 'thickness' },
-]
-const labels = computed(() =>
-  recipe.value?.pocket
-    ? ['left tab', 'right tab', 'flap', 'back']
-    : recipe.value?.paired
-      ? ['sides, near', 'sides, far', 'top and bottom, near', 'top and bottom, far']
-      : ['left corner', 'right corner', 'top corner', 'bottom corner'],
-)
-const paths = ['left', 'right', 'top', 'bottom']
-
-function quote(of: string) {
-  props.job.choose((j) => ({ ...j, recipe: j.recipe && { ...j.recipe, quotedOf: of as 'height' } }))
-}
+const scores = ['left', 'right', 'top', 'bottom']
+const begin = () => props.job.add('recipe', choices('recipes')[0]?.id)
 </script>
 
 <template>
@@ -61,39 +43,16 @@ function quote(of: string) {
           <ChoiceRow
             label="How its scores are read"
             name="recipe"
-            :choices="ways"
-            :model-value="kind"
-            @update:model-value="job.tell('recipe.scores', $event)"
+            :choices="choices('recipes')"
+            :model-value="plan.scores"
+            @update:model-value="job.add('recipe', $event)"
           />
-          <LengthField :job="job" path="recipe.side1" label="Sheet" />
-          <LengthField
-            :job="job"
-            path="recipe.side2"
-            label="by"
-            note="type both when the note says both: 5 1/2 (140 mm)"
-          />
-          <LengthField
-            v-for="(p, i) in paths"
-            :key="p"
-            :job="job"
-            :path="`recipe.${p}`"
-            :label="labels[i]!"
-          />
-          <LengthField
-            :job="job"
-            path="recipe.quoted"
-            label="Limit it names"
-            note="a postal limit, to see whose it is; 0 for none"
-          />
-          <ChoiceRow
-            v-if="recipe.quoted"
-            label="which is a limit of"
-            name="quoted"
-            :choices="limits"
-            :model-value="recipe.quotedOf || 'height'"
-            @update:model-value="quote($event)"
-          />
-          <v-btn variant="outlined" size="small" class="away" @click="job.tell('recipe.scores', '')"
+          <TypedField :of="job" path="recipe.side1" />
+          <TypedField :of="job" path="recipe.side2" />
+          <TypedField v-for="p in scores" :key="p" :of="job" :path="`recipe.${p}`" />
+          <TypedField :of="job" path="recipe.quoted" />
+          <TypedField v-if="recipe.quoted" :of="job" path="recipe.quotedOf" />
+          <v-btn variant="outlined" size="small" class="away" @click="job.remove('recipe')"
             >Put the note away</v-btn
           >
         </div>
@@ -119,11 +78,7 @@ function quote(of: string) {
             </p>
           </article>
           <p data-test="rescaled">{{ plan.rescaled }}</p>
-          <v-btn
-            variant="outlined"
-            class="away"
-            data-test="take-recipe"
-            @click="job.tell('recipe.take', 'so')"
+          <v-btn variant="outlined" class="away" data-test="take-recipe" @click="job.take('recipe')"
             >Make mine so</v-btn
           >
         </div>
@@ -145,13 +100,7 @@ function quote(of: string) {
       <p class="soft">
         Type a sheet and its scores from somebody's note, and see the envelope it really makes.
       </p>
-      <v-btn
-        variant="outlined"
-        class="away"
-        data-test="check-recipe"
-        @click="job.tell('recipe.scores', 'pair')"
-        >Type a note</v-btn
-      >
+      <v-btn variant="outlined" class="away" data-test="check-recipe" @click="begin">Type a note</v-btn>
     </template>
   </section>
 </template>

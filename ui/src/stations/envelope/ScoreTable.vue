@@ -3,11 +3,13 @@ import { computed, ref } from 'vue'
 
 import type { ScoreText, ScoreWayPlan } from '../../api/client'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
-import GrooveField from './GrooveField.vue'
+import TypedField from '../../fields/TypedField.vue'
+import { useShop } from '../../job/useShop'
 
 /** The scores of a blank with straight edges, in each way of setting them. */
 const props = defineProps<{ scores: ScoreText[]; ways: ScoreWayPlan[] }>()
 
+const shelf = useShop()
 const chosen = ref('0')
 const choices = computed(() => props.ways.map((w, i) => ({ id: String(i), name: w.name })))
 const way = computed(() => props.ways[Number(chosen.value)])
@@ -32,7 +34,7 @@ const shown = computed(() => way.value?.scores ?? props.scores)
         >: the safer way</strong
       >.
     </p>
-    <GrooveField v-if="ways.length" />
+    <TypedField v-if="ways.length" :of="shelf" path="tools.groove" as="line" />
   </section>
 </template>
 

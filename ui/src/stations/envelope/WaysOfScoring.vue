@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import type { Job, WayPlan } from '../../api/client'
+import type { WayPlan } from '../../api/client'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
-import ShopLength from '../../fields/ShopLength.vue'
-import GrooveField from './GrooveField.vue'
-
-type Way = Job['envelope']['way']
+import TypedField from '../../fields/TypedField.vue'
+import { useShop } from '../../job/useShop'
 
 const props = defineProps<{ ways: WayPlan[]; way: string; school: string }>()
-const emit = defineEmits<{ choose: [way: Way] }>()
+const emit = defineEmits<{ choose: [way: string] }>()
 
+const shelf = useShop()
 const chosen = computed(() => props.ways.find((w) => w.id === props.way) ?? props.ways[0]!)
 const choices = computed(() => props.ways.map((w) => ({ id: w.id, name: w.name })))
 const guided = computed(() => chosen.value.id === 'pair' || chosen.value.id === 'corners')
@@ -26,7 +25,7 @@ const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).s
       name="way"
       :choices="choices"
       :model-value="chosen.id"
-      @update:model-value="emit('choose', $event as Way)"
+      @update:model-value="emit('choose', $event)"
     />
     <div class="set">
       <ul class="settings">
@@ -42,19 +41,9 @@ const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).s
         <li v-for="step in chosen.steps" :key="step">{{ step }}</li>
       </ol>
       <div class="board">
-        <ShopLength
-          v-if="guided"
-          path="tools.cornerAt"
-          label="Corner sits at"
-          note="what your guide reads at the sheet's corner; a minus when it lies before zero"
-        />
-        <GrooveField v-if="guided" />
-        <ShopLength
-          v-if="chosen.id === 'notch'"
-          path="tools.notchDepth"
-          label="Notch depth"
-          note="punch a scrap and measure how deep it notches"
-        />
+        <TypedField v-if="guided" :of="shelf" path="tools.cornerAt" as="line" />
+        <TypedField v-if="guided" :of="shelf" path="tools.groove" as="line" />
+        <TypedField v-if="chosen.id === 'notch'" :of="shelf" path="tools.notchDepth" as="line" />
       </div>
     </div>
     <table class="numbers-table">

@@ -3,37 +3,15 @@ import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 
 import type { ItemsPlan } from '../../api/client'
-import LengthField from '../../fields/LengthField.vue'
+import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
+import { useShop } from '../../job/useShop'
 
 const props = defineProps<{ job: JobInHand; items: ItemsPlan }>()
 
-const most = 8
+const { choices } = useShop()
 const list = computed(() => props.job.job.value!.items ?? [])
-
-const kinds = [
-  { name: 'Stamp', width: 76_200_000, height: 50_800_000 },
-  { name: 'Greeting', width: 76_200_000, height: 12_700_000 },
-  { name: 'Ribbon', width: 0, height: 12_700_000 },
-]
-
-function change(make: (items: typeof list.value) => typeof list.value) {
-  props.job.choose((j) => ({ ...j, items: make(j.items ?? []) }))
-}
-
-function add(kind: (typeof kinds)[number]) {
-  change((now) => {
-    const taken = new Set(now.map((i) => i.id))
-    let n = 1
-    while (taken.has(`item-${n}`)) n++
-    return [...now, { ...kind, id: `item-${n}` }]
-  })
-}
-
-function rename(at: number, event: Event) {
-  const name = (event.target as HTMLInputElement).value.trim()
-  if (name) change((now) => now.map((i, n) => (n === at ? { ...i, name } : i)))
-}
+const full = computed(() => props.job.plan.value!.full.includes('items'))
 </script>
 
 <template>
@@ -43,25 +21,14 @@ function rename(at: number, event: Event) {
     <p v-else class="soft">Type the sizes of stamps, greeting and ribbon: you see which paper takes them.</p>
     <ul v-if="list.length" class="list">
       <li v-for="(item, i) in list" :key="item.id" :data-test="`item-${i}`">
-        <input
-          class="name"
-          :value="item.name"
-          maxlength="80"
-          :aria-label="`Name of ${item.name}`"
-          @change="rename(i, $event)"
-        />
-        <LengthField
-          :job="job"
-          :path="`items.${i}.width`"
-          label="across"
-          :note="item.width === 0 ? 'right across' : ''"
-        />
-        <LengthField :job="job" :path="`items.${i}.height`" label="down" />
+        <TypedField :of="job" :path="`items.${i}.name`" as="name" :label="`Name of ${item.name}`" />
+        <TypedField :of="job" :path="`items.${i}.width`" />
+        <TypedField :of="job" :path="`items.${i}.height`" />
         <v-btn
           :icon="mdiClose"
           size="x-small"
-          :aria-label="`Take ${item.name} off`"
-          @click="change((now) => now.filter((_, n) => n !== i))"
+          :aria-label="`Remove ${item.name}`"
+          @click="job.remove(`items.${i}`)"
         />
       </li>
     </ul>
@@ -73,13 +40,13 @@ function rename(at: number, event: Event) {
     </ul>
     <div class="add">
       <v-btn
-        v-for="k in kinds"
-        :key="k.name"
+        v-for="k in choices('items')"
+        :key="k.id"
         variant="outlined"
         size="small"
-        :disabled="list.length >= most"
-        :data-test="`add-${k.name.toLowerCase()}`"
-        @click="add(k)"
+        :disabled="full"
+        :data-test="`add-${k.id}`"
+        @click="job.add('items', k.id)"
       >
         {{ k.name }}
       </v-btn>
@@ -105,14 +72,6 @@ ul {
   gap: 12px;
   align-items: baseline;
   --numbers: 84px;
-}
-.name {
-  min-width: 0;
-  font: 600 16px var(--body);
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--line);
 }
 .rungs {
   font-size: 15px;

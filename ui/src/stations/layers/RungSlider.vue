@@ -2,25 +2,17 @@
 import { computed } from 'vue'
 
 import type { LayerRow } from '../../api/client'
+import { textAt } from '../../fields/events'
 
 /** Shows more or less of a paper by moving the layer on it from rung to rung. */
-const props = defineProps<{ row: LayerRow; border: number }>()
-const emit = defineEmits<{ border: [nm: number] }>()
+const props = defineProps<{ row: LayerRow }>()
+const emit = defineEmits<{ take: [rung: string] }>()
 
-/** The rung that the border stands on, or the last one below it. */
-const at = computed(() => {
-  let found = 0
-  props.row.rungs.forEach((r, i) => {
-    if (r.border.nm <= props.border) found = i
-  })
-  return found
-})
-const rung = computed(() => props.row.rungs[at.value]!)
-const on = computed(() => rung.value.border.nm === props.border)
+const rung = computed(() => props.row.rungs[props.row.rung]!)
 
 function move(e: Event) {
-  const to = props.row.rungs[Number((e.target as HTMLInputElement).value)]
-  if (to) emit('border', to.border.nm)
+  const to = props.row.rungs[Number(textAt(e))]
+  if (to) emit('take', to.id)
 }
 </script>
 
@@ -32,12 +24,12 @@ function move(e: Event) {
       min="0"
       :max="row.rungs.length - 1"
       step="1"
-      :value="at"
+      :value="row.rung"
       :aria-valuetext="`border ${rung.border.text}, ${rung.share} of the face`"
       :data-test="`rungs-${row.part}`"
       @input="move"
     />
-    <output>{{ on ? `${rung.border.text} shows ${rung.share}` : 'between two rungs' }}</output>
+    <output>{{ row.onRung ? `${rung.border.text} shows ${rung.share}` : 'between two rungs' }}</output>
   </label>
 </template>
 

@@ -4,8 +4,8 @@ import { computed, onScopeDispose, ref, watch } from 'vue'
 import type { StockPlan } from '../../api/client'
 import CutDrawing from '../../drawing/CutDrawing.vue'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
-import LengthField from '../../fields/LengthField.vue'
 import NoteList from '../../fields/NoteList.vue'
+import TypedField from '../../fields/TypedField.vue'
 import { useLongSearch } from '../../job/longSearch'
 import type { JobInHand } from '../../job/useJob'
 import StationLayout from '../StationLayout.vue'
@@ -16,7 +16,6 @@ const props = defineProps<{ job: JobInHand }>()
 
 const plan = computed(() => props.job.plan.value!)
 const paper = computed(() => plan.value.paper)
-const wish = computed(() => props.job.job.value!.paper ?? {})
 
 const chosen = ref('')
 const better = ref<StockPlan>() // what a longer search found, as long as the job stays the same
@@ -42,13 +41,8 @@ watch(plan, () => {
 })
 onScopeDispose(stop)
 
-function set(change: Partial<typeof wish.value>) {
-  props.job.choose((j) => ({ ...j, paper: { ...j.paper, ...change } }))
-}
-
 function takeSheet(id: string) {
-  const s = stock.value
-  if (s) set({ sheets: { ...wish.value.sheets, [s.id]: id } })
+  if (stock.value) props.job.set(`paper.sheets.${stock.value.id}`, id)
 }
 
 async function longer() {
@@ -120,20 +114,9 @@ async function longer() {
       <p v-if="failure" class="tone-trouble" role="alert">{{ failure }}</p>
       <CutSteps v-if="layout" :stock="stock" :layout="layout" />
     </template>
-    <LengthField :job="job" path="count" label="Cards to make" />
-    <v-checkbox
-      :model-value="!!wish.alongGrain"
-      label="Keep folds along the grain"
-      data-test="along-grain"
-      @update:model-value="set({ alongGrain: !!$event })"
-    />
-    <v-checkbox
-      v-if="!job.job.value!.start"
-      :model-value="!wish.noBlanks"
-      label="Cut the envelopes too"
-      data-test="cut-blanks"
-      @update:model-value="set({ noBlanks: !$event })"
-    />
+    <TypedField :of="job" path="count" />
+    <TypedField :of="job" path="paper.alongGrain" />
+    <TypedField v-if="!job.job.value!.start" :of="job" path="paper.noBlanks" />
     <template #below><FoldTable :sheets="paper.folds" :fold="job.job.value!.card.fold" /></template>
   </StationLayout>
 </template>

@@ -2,7 +2,7 @@
 import { computed, onMounted } from 'vue'
 
 import TrueSizePage from '../../drawing/TrueSizePage.vue'
-import LengthField from '../../fields/LengthField.vue'
+import TypedField from '../../fields/TypedField.vue'
 import { useJob } from '../../job/useJob'
 
 /** The thickness gauge at its true size, for the piece of card at hand. */
@@ -31,13 +31,8 @@ const mm = (nm: number) => nm / 1e6
       <p class="text" :class="{ 'tone-care': !gauge.ok }" data-test="gauge-text">{{ gauge.text }}</p>
     </template>
     <template #fields>
-      <LengthField
-        :job="job"
-        path="post.gaugeWidth"
-        :placeholder="gauge.width.text"
-        label="length of the card at hand"
-      />
-      <LengthField :job="job" path="post.gaugeHeight" :placeholder="gauge.height.text" label="width of it" />
+      <TypedField :of="job" path="post.gaugeWidth" :placeholder="gauge.width.text" />
+      <TypedField :of="job" path="post.gaugeHeight" :placeholder="gauge.height.text" />
     </template>
     <rect class="true-line" x="0" y="0" :width="mm(gauge.width.nm)" :height="mm(gauge.height.nm)" />
     <rect

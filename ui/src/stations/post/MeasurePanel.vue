@@ -1,45 +1,49 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 
-import { api, sentenceOf, type PostPlan } from '../../api/client'
-import LengthField from '../../fields/LengthField.vue'
+import { api, sentenceOf, unreachable, type Instrument, type PostPlan } from '../../api/client'
+import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 
 /** What is measured of the finished piece: with the caliper and the scale at the table, or by hand. */
 const props = defineProps<{ job: JobInHand; measured: PostPlan['measured']; weights: PostPlan['weights'] }>()
 
-type Device = 'caliper' | 'scale'
-const busy = ref<Device>()
+const devices = ref<Instrument[]>([])
+const busy = ref('')
 const said = ref('')
-const last = ref<Record<Device, string>>({ caliper: '', scale: '' })
-const field: Record<Device, string> = { caliper: 'post.thickness', scale: 'post.grams' }
+const reads = ref(false) // what is said is a reading, and no trouble
 const rows = computed(() => props.measured)
 
-async function ask(device: Device, act: 'read' | 'tare') {
+onMounted(async () => {
+  const { data } = await api.GET('/api/devices').catch(unreachable)
+  devices.value = data ?? []
+})
+
+async function ask(device: Instrument, act: 'read' | 'tare') {
   const job = props.job.job.value
   if (!job) return
-  busy.value = device
+  busy.value = device.id
   said.value = ''
+  reads.value = false
   const { data, error } = await api
-    .POST('/api/devices/{device}/{act}', { params: { path: { device, act } }, body: { job } })
-    .catch(() => ({
-      data: undefined,
-      error: { detail: 'The program does not answer: is it still running?' },
-    }))
-  busy.value = undefined
+    .POST('/api/devices/{device}/{act}', { params: { path: { device: device.id, act } }, body: { job } })
+    .catch(unreachable)
+  busy.value = ''
   if (!data) {
     said.value = sentenceOf(error)
-    return
-  }
-  last.value[device] = data.last
-  if (data.message) {
+  } else if (data.message) {
     said.value = data.last ? `${data.message} The last good reading was ${data.last}.` : data.message
   } else if (act === 'read') {
-    props.job.tell(field[device], data.text)
+    props.job.type(device.field, data.text)
+    props.job.leave(device.field)
   } else {
-    said.value = `The ${device} reads ${data.text}.`
+    reads.value = true
+    said.value = `The ${device.name} reads ${data.text}.`
   }
 }
+
+const piece = ['thickness', 'grams']
+const stiffness = ['overhang', 'droop', 'apart', 'load', 'sag']
 </script>
 
 <template>
@@ -66,30 +70,21 @@ async function ask(device: Device, act: 'read' | 'tare') {
       </tbody>
     </table>
     <div class="taking">
-      <v-btn
-        variant="flat"
-        color="secondary"
-        :loading="busy === 'caliper'"
-        data-test="take-caliper"
-        @click="ask('caliper', 'read')"
-        >Take the caliper</v-btn
-      >
-      <v-btn
-        variant="flat"
-        color="secondary"
-        :loading="busy === 'scale'"
-        data-test="take-scale"
-        @click="ask('scale', 'read')"
-        >Take the scale</v-btn
-      >
-      <v-btn variant="outlined" data-test="tare" @click="ask('scale', 'tare')">Set the scale to zero</v-btn>
+      <template v-for="d in devices" :key="d.id">
+        <v-btn
+          variant="flat"
+          color="secondary"
+          :loading="busy === d.id"
+          :data-test="`take-${d.id}`"
+          @click="ask(d, 'read')"
+          >Take the {{ d.name }}</v-btn
+        >
+        <v-btn v-if="d.tares" variant="outlined" data-test="tare" @click="ask(d, 'tare')"
+          >Set the {{ d.name }} to zero</v-btn
+        >
+      </template>
     </div>
-    <p
-      v-if="said"
-      role="alert"
-      :class="said.startsWith('The scale reads') ? 'soft' : 'tone-care'"
-      data-test="device-said"
-    >
+    <p v-if="said" role="alert" :class="reads ? 'soft' : 'tone-care'" data-test="device-said">
       {{ said }}
     </p>
     <p class="soft small">
@@ -97,37 +92,12 @@ async function ask(device: Device, act: 'read' | 'tare') {
       little off.
     </p>
     <div class="fields">
-      <LengthField
-        :job="job"
-        path="post.thickness"
-        label="thickness of the closed piece"
-        note="empty for the sums"
-      />
-      <LengthField
-        :job="job"
-        path="post.grams"
-        label="weight of the closed piece"
-        note="empty for the sums"
-      />
+      <TypedField v-for="f in piece" :key="f" :of="job" :path="`post.measured.${f}`" />
     </div>
     <details>
       <summary>Stiffness by a droop, or by a weight in the middle</summary>
       <div class="fields">
-        <LengthField
-          :job="job"
-          path="post.overhang"
-          label="stands out over the table"
-          note="hold the rest down flat"
-        />
-        <LengthField
-          :job="job"
-          path="post.droop"
-          label="its end hangs"
-          note="1 mm to a quarter of what stands out"
-        />
-        <LengthField :job="job" path="post.apart" label="supports apart" note="two rulers on edge" />
-        <LengthField :job="job" path="post.load" label="weight in the middle" note="a few coins, weighed" />
-        <LengthField :job="job" path="post.sag" label="its middle sinks" />
+        <TypedField v-for="f in stiffness" :key="f" :of="job" :path="`post.measured.${f}`" />
       </div>
     </details>
     <details>

@@ -20,7 +20,7 @@ import ThingList from './ThingList.vue'
 
 const props = defineProps<{ job: JobInHand }>()
 
-const { shop } = useShop()
+const { choices } = useShop()
 const plan = computed(() => props.job.plan.value!)
 const post = computed(() => plan.value.post)
 
@@ -32,24 +32,17 @@ const views = [
 const view = ref('piece')
 const at = ref(-1) // the thing in hand, by its place among the parts
 
-const tick = computed(() => {
-  const s = shop.value?.shop
-  return (s?.unit === 'mm' ? s.tickMillimetres : s?.tickInches) ?? 1_587_500
-})
-
 // What the verdict rests on stands beside the drawing, the rest below.
 const first = computed(() => post.value.classes.find((c) => c.chosen) ?? post.value.classes[0])
 const others = computed(() => post.value.classes.filter((c) => c !== first.value))
 
-function send(destination: string) {
-  props.job.choose((j) => ({ ...j, post: { ...j.post, destination, class: '' } }))
-}
+const send = (destination: string) => props.job.set('post.destination', destination)
 
 function move(part: number, x: number, y: number, on: boolean) {
   props.job.stepAll(
     [
-      { path: `parts.${part}.x`, steps: x },
-      { path: `parts.${part}.y`, steps: y },
+      { path: `parts.${part}.thing.x`, steps: x },
+      { path: `parts.${part}.thing.y`, steps: y },
     ],
     on,
   )
@@ -67,7 +60,7 @@ const rows = computed(() => (view.value === 'belt' ? post.value.beam.rows : post
         v-else-if="view === 'relief'"
         :relief="post.relief"
         :unit="plan.unit"
-        :tick="tick"
+        :tick="plan.tick"
         :at="at"
         @pick="at = $event"
         @move="move"
@@ -77,7 +70,7 @@ const rows = computed(() => (view.value === 'belt' ? post.value.beam.rows : post
     <PickRow
       label="Where it goes"
       name="destination"
-      :choices="shop?.choices.destinations ?? []"
+      :choices="choices('destinations')"
       :model-value="post.destination"
       @update:model-value="send"
     />
@@ -105,12 +98,12 @@ const rows = computed(() => (view.value === 'belt' ? post.value.beam.rows : post
       <RemedyList
         v-if="post.remedies.length"
         :remedies="post.remedies"
-        @apply="job.tell('post.remedy', $event)"
+        @apply="job.take('post.remedies', $event)"
       />
       <EverywhereTable :places="post.everywhere" @choose="send" />
       <div class="two">
         <MeasurePanel :job="job" :measured="post.measured" :weights="post.weights" />
-        <PieceOptions :job="job" :cautions="post.cautions" :classes="post.classes" />
+        <PieceOptions :job="job" :cautions="post.cautions" />
       </div>
       <section v-if="post.gauge" class="gauge" aria-label="Thickness gauge">
         <h2>Thickness gauge for a {{ post.gauge.class }}</h2>

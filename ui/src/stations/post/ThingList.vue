@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 
-import type { Job } from '../../api/client'
-import LengthField from '../../fields/LengthField.vue'
+import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 
@@ -11,30 +10,19 @@ import { useShop } from '../../job/useShop'
 const props = defineProps<{ job: JobInHand; at: number }>()
 const emit = defineEmits<{ pick: [part: number] }>()
 
-type Part = Job['parts'][number]
-const { shop } = useShop()
+const { items } = useShop()
 const list = computed(() =>
   props.job.job.value!.parts.map((part, i) => ({ part, i })).filter((p) => p.part.thing),
 )
-const none = undefined as string | undefined
+const none = ref<string>() // what was added is not kept chosen
 const picked = computed(() => list.value.find((p) => p.i === props.at))
-const kinds = computed(() => (shop.value?.choices.things ?? []).map((c) => ({ value: c.id, title: c.name })))
 
-function change(at: number, make: (part: Part) => Part | undefined) {
-  props.job.choose((j) => ({
-    ...j,
-    parts: j.parts.flatMap((p, i) => (i === at ? (make(p) ?? []) : p)),
-  }))
-}
-
-function set(at: number, to: Partial<NonNullable<Part['thing']>>) {
-  change(at, (p) => ({ ...p, thing: p.thing && { ...p.thing, ...to } }))
-}
-
-function rename(at: number, event: Event) {
-  const name = (event.target as HTMLInputElement).value.trim()
-  if (name) change(at, (p) => ({ ...p, name }))
-}
+const edited = computed(() => {
+  const t = picked.value?.part.thing
+  const sizes = t?.disc ? ['width'] : ['width', 'height']
+  return ['x', 'y', ...sizes, 'caliper', 'grams'].map((name) => `parts.${picked.value?.i}.thing.${name}`)
+})
+const flags = ['draping', 'crushable', 'inside', 'keep']
 </script>
 
 <template>
@@ -51,72 +39,31 @@ function rename(at: number, event: Event) {
           variant="text"
           :aria-label="`Leave ${t.part.name} off`"
           :data-test="`thing-off-${t.i}`"
-          @click="change(t.i, () => undefined)"
+          @click="job.remove(`parts.${t.i}`)"
         />
       </li>
     </ul>
     <p v-else class="soft">Nothing but paper yet: add what is tied, glued or laid on, or put in.</p>
     <v-select
       :model-value="none"
-      :items="kinds"
+      :items="items('things')"
       label="Add a thing"
       aria-label="Add a thing"
       data-test="pick-thing"
       class="add"
-      @update:model-value="job.tell('things.add', $event)"
+      @update:model-value="$event && job.add('parts', $event)"
     />
     <div v-if="picked?.part.thing" :key="picked.part.id" class="fields">
-      <p class="named">
-        <input
-          class="rename"
-          :value="picked.part.name"
-          maxlength="80"
-          :aria-label="`Name of ${picked.part.name}`"
-          @change="rename(picked.i, $event)"
-        />
-      </p>
-      <LengthField
-        :job="job"
-        :path="`parts.${picked.i}.x`"
-        label="from the left"
-        note="below zero where it sticks out"
+      <TypedField
+        class="named"
+        :of="job"
+        :path="`parts.${picked.i}.name`"
+        as="name"
+        :label="`Name of ${picked.part.name}`"
       />
-      <LengthField :job="job" :path="`parts.${picked.i}.y`" label="from the top" />
-      <LengthField
-        :job="job"
-        :path="`parts.${picked.i}.thingWidth`"
-        :label="picked.part.thing.disc ? 'across, round' : 'wide'"
-      />
-      <LengthField
-        v-if="!picked.part.thing.disc"
-        :job="job"
-        :path="`parts.${picked.i}.thingHeight`"
-        label="high"
-      />
-      <LengthField :job="job" :path="`parts.${picked.i}.caliper`" label="thick" />
-      <LengthField :job="job" :path="`parts.${picked.i}.grams`" label="weight" note="g or oz" />
+      <TypedField v-for="p in edited" :key="p" :of="job" :path="p" />
       <div class="ticks">
-        <v-checkbox
-          :model-value="!!picked.part.thing.draping"
-          label="follows what lies under it"
-          @update:model-value="set(picked.i, { draping: !!$event })"
-        />
-        <v-checkbox
-          :model-value="!!picked.part.thing.crushable"
-          label="is crushed by pressure"
-          @update:model-value="set(picked.i, { crushable: !!$event })"
-        />
-        <v-checkbox
-          :model-value="!!picked.part.thing.inside"
-          label="lies loose in the card"
-          @update:model-value="set(picked.i, { inside: !!$event })"
-        />
-        <v-checkbox
-          :model-value="!!picked.part.thing.keep"
-          label="is not to be left off"
-          data-test="thing-keep"
-          @update:model-value="set(picked.i, { keep: !!$event })"
-        />
+        <TypedField v-for="f in flags" :key="f" :of="job" :path="`parts.${picked.i}.thing.${f}`" />
       </div>
     </div>
   </section>
@@ -171,11 +118,7 @@ function rename(at: number, event: Event) {
   flex-wrap: wrap;
   gap: 0 18px;
 }
-.rename {
+.named {
   font: 650 20px var(--body);
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 2px solid var(--kraft-deep);
 }
 </style>

@@ -61,9 +61,12 @@ export function useTyping() {
     }
   }
 
-  /** Something else was done than typing. */
+  /** Something else was done than typing: what was refused before, and stands in no field, is over. */
   function done() {
     last.value = ''
+    problems.value = Object.fromEntries(
+      Object.entries(problems.value).filter(([path]) => path in typed.value),
+    )
   }
 
   function clear() {

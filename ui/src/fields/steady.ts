@@ -1,0 +1,24 @@
+const plainID = /^[A-Za-z][\w-]*$/
+
+function isRecord(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null
+}
+
+/** The ID of an entry; a rulebook has it in its file. */
+function idOf(entry: unknown): string {
+  if (!isRecord(entry)) return ''
+  const id = isRecord(entry.file) ? entry.file.id : entry.id
+  return typeof id === 'string' && plainID.test(id) ? id : ''
+}
+
+/**
+ * A path with the entry of its list named by the ID that it has, so that it means the
+ * same entry when others come and go: "parts.2.border" as "parts.lining.border".
+ */
+export function steady(doc: unknown, path: string): string {
+  const [list, at, ...rest] = path.split('.')
+  if (!list || !at || !isRecord(doc)) return path
+  const entries = doc[list]
+  const id = Array.isArray(entries) && /^\d+$/.test(at) ? idOf(entries[Number(at)]) : ''
+  return id ? [list, id, ...rest].join('.') : path
+}

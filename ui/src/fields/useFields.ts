@@ -1,0 +1,104 @@
+import { computed } from 'vue'
+
+import type { Edit, Input } from '../api/client'
+import { steady } from './steady'
+import { useTyping } from './useTyping'
+
+/** What has fields: the job in hand, the shelf, the rules. */
+export interface FieldsInHand {
+  /** The field as the program has it; nothing where there is none. */
+  inputAt(path: string): Input | undefined
+  /** What a field shows: what stands typed in it, or the program's own text. */
+  textOf(path: string): string
+  /** What is wrong with what stands in a field. */
+  problemOf(path: string): string
+  type(path: string, text: string): void
+  /** The field is left: a text that was read shows as the program writes it. */
+  leave(path: string): void
+  /** Moves a field by its smallest steps; while a drag goes on its steps are one act to undo. */
+  step(path: string, steps: number, on?: boolean): void
+  /** Moves several fields at once, as when something is dragged about. */
+  stepAll(steps: { path: string; steps: number }[], on?: boolean): void
+  set(path: string, id: string): void
+  add(path: string, what?: string): void
+  remove(path: string): void
+  move(path: string, by: number): void
+  take(path: string, id?: string): void
+}
+
+interface Of {
+  /** What the paths are of. */
+  doc: () => unknown
+  inputs: () => Record<string, Input> | undefined
+  /** Carries out edits; a new act is one that can be undone by itself. */
+  send: (edits: Edit[], newAct: boolean) => void
+  /** Whether an answer is awaited. */
+  awaiting: () => boolean
+  /** What is typed is sent when the field is left, and not at every keystroke. */
+  whenLeft?: boolean
+  left?: () => void
+}
+
+/** Every way of changing what has fields, and what stands typed in them. */
+export function useFields(of: Of) {
+  const typing = useTyping()
+  const at = (path: string) => steady(of.doc(), path)
+  const inputAt = (path: string) => of.inputs()?.[path]
+
+  const before = new Map<string, string>() // what fields showed before something was typed
+
+  function act(edits: Edit[], on = false) {
+    typing.done()
+    of.send(
+      edits.map((e) => ({ ...e, path: at(e.path) })),
+      !on,
+    )
+  }
+
+  const fields: FieldsInHand = {
+    inputAt,
+    textOf: (path) => typing.typed.value[at(path)] ?? inputAt(path)?.text ?? '',
+    problemOf: (path) => {
+      const p = typing.problems.value[at(path)]
+      return p && !p.unfinished ? p.message : ''
+    },
+    type(path, text) {
+      if (!(at(path) in typing.typed.value)) before.set(at(path), inputAt(path)?.text ?? '')
+      typing.type(at(path), text)
+      if (!of.whenLeft) of.send([{ act: 'type', path: at(path), text }], false)
+    },
+    leave(path) {
+      const key = at(path)
+      const text = typing.typed.value[key]
+      if (of.whenLeft && text !== undefined && !(key in typing.problems.value)) {
+        of.send([{ act: 'type', path: key, text, was: before.get(key) }], true)
+        typing.leave(key, true)
+        return
+      }
+      of.left?.()
+      typing.leave(key, of.awaiting())
+    },
+    step(path, steps, on) {
+      if (!on) of.left?.()
+      act([{ act: 'step', path, steps }], on)
+    },
+    stepAll(steps, on) {
+      act(
+        steps.map((s) => ({ act: 'step', ...s })),
+        on,
+      )
+    },
+    set: (path, text) => act([{ act: 'set', path, text }]),
+    add: (path, text) => act([{ act: 'add', path, text }]),
+    remove: (path) => act([{ act: 'remove', path }]),
+    move: (path, steps) => act([{ act: 'move', path, steps }]),
+    take: (path, text) => act([{ act: 'take', path, text }]),
+  }
+  /** What was refused, where no field shows it. */
+  const refusals = computed(() => {
+    const shown = new Set(Object.keys(of.inputs() ?? {}).map(at))
+    return Object.values(typing.problems.value).filter((p) => !shown.has(p.path))
+  })
+
+  return { fields, typing, refusals }
+}

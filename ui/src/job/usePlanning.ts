@@ -1,0 +1,136 @@
+import { ref, shallowRef } from 'vue'
+
+import { api, sentenceOf, unreachable, type Edit, type Job, type Plan, type Problem } from '../api/client'
+import { later } from '../api/trying'
+import { unbroken } from '../api/unbroken'
+import { History } from './history'
+
+/** A job as it is stored, with its version. */
+export interface Stored {
+  id: string
+  version: number
+  removed: boolean
+  job: Job
+}
+
+/** One act on the job: edits, or a whole job put in its place; with its version when it comes from the store. */
+export type Act = { edits: Edit[] } | { put: Job; stored?: Stored }
+
+interface On {
+  /** A stored job is shown now; nothing was done to it since where it is as it was stored. */
+  adopted: (stored: Stored, shown: Job, asStored: boolean) => void
+  answered: (edits: Edit[], problems: Problem[], whole: boolean, awaited: (path: string) => boolean) => void
+  /** Nothing is on its way any more. */
+  settled: () => void
+}
+
+/**
+ * The job as it is edited: every act goes to the program, which answers with the job
+ * and its plan. While an answer is awaited acts gather and go together, in order; what
+ * the program does not answer is kept and tried again.
+ *
+ * The job that is shown and what is known to be stored change together, when the plan
+ * is there, or not at all.
+ */
+export function usePlanning(on: On) {
+  const job = shallowRef<Job>()
+  const plan = shallowRef<Plan>()
+  const shopVersion = ref(0)
+  const unanswered = ref(0) // acts that are on their way or wait
+  const noAnswer = ref(false)
+  const refused = ref('') // the sentence, when the job as a whole was refused
+  const undoable = ref({ undo: false, redo: false })
+  const history = new History()
+  const waiting: Act[] = []
+  let planning = false
+  let closed = false
+
+  function noteHistory() {
+    undoable.value = { undo: history.canUndo, redo: history.canRedo }
+  }
+
+  async function act(next: Act) {
+    waiting.push(next)
+    unanswered.value++
+    if (planning) return
+    planning = true
+    while (waiting.length > 0 && !closed) {
+      const acts = waiting.splice(0)
+      if (await answer(acts)) {
+        unanswered.value -= acts.length
+        continue
+      }
+      waiting.unshift(...acts)
+      await later()
+    }
+    planning = false
+    on.settled()
+  }
+
+  /** Sends acts; false when the program could not be reached. */
+  async function answer(acts: Act[]): Promise<boolean> {
+    const before = job.value
+    let from = before
+    let edits: Edit[] = []
+    let put = false
+    let stored: Stored | undefined
+    for (const a of acts) {
+      if ('put' in a) [from, edits, put, stored] = [a.put, [], true, a.stored]
+      else edits.push(...a.edits)
+    }
+    if (!from) return true
+    const { data, error, response } = await api
+      .POST('/api/plan', { body: { job: from, edits } })
+      .catch(unreachable)
+    noAnswer.value = !response
+    if (!response) return false
+    if (closed) return true
+    if (!data) {
+      refused.value = sentenceOf(error)
+      return true
+    }
+    refused.value = ''
+    // From here to the end nothing is awaited: job, version and what is stored
+    // change together.
+    if (stored) {
+      on.adopted(stored, data.job, edits.length === 0)
+      if (edits.length > 0) history.note(stored.job, '')
+    } else if (before && !put && JSON.stringify(before) !== JSON.stringify(data.job)) {
+      history.note(before, edits[edits.length - 1]?.path ?? '')
+    }
+    noteHistory()
+    job.value = data.job
+    plan.value = unbroken(data.plan)
+    shopVersion.value = data.shopVersion
+    on.answered(edits, data.problems, put, awaited)
+    return true
+  }
+
+  /** Whether something typed in a field is on its way or waits. */
+  const awaited = (path: string) => waiting.some((a) => 'edits' in a && a.edits.some((e) => e.path === path))
+
+  function travel(to: Job | undefined): boolean {
+    noteHistory()
+    if (to) void act({ put: to })
+    return to !== undefined
+  }
+
+  return {
+    job, plan, shopVersion, unanswered, noAnswer, refused, undoable, act,
+    /** Ends the current act, so that the next change is one of its own. */
+    seal: () => history.seal(),
+    /** Keeps a job one step back in undo. */
+    note(of: Job) {
+      history.note(of, '')
+      noteHistory()
+    },
+    undo: () => job.value !== undefined && travel(history.undo(job.value)),
+    redo: () => job.value !== undefined && travel(history.redo(job.value)),
+    get busy() {
+      return planning
+    },
+    close() {
+      closed = true
+    },
+  } // prettier-ignore
+}

@@ -1,0 +1,178 @@
+import { computed, ref } from 'vue'
+
+import { api, kept, sentenceOf, unreachable, type Job } from '../api/client'
+import { tryAgainAfter } from '../api/trying'
+import type { Stored } from './usePlanning'
+
+/** How long typing may pause before the job is saved, and the longest it waits. */
+const saveAfter = 200
+const saveWithin = 600
+
+interface Of {
+  job: () => Job | undefined
+  /** Whether acts are on their way, or a plan of them is. */
+  busy: () => boolean
+  /** Shows a stored job in place of the one in hand. */
+  show: (stored: Stored) => Promise<void>
+  /** Keeps a job one step back in undo. */
+  note: (job: Job) => void
+  /** The job is stored for the first time. */
+  began: (id: string) => void
+}
+
+/**
+ * Stores the job that is in hand by itself, with the version that it was changed
+ * from: so a window that only follows another one has nothing to save, and what two
+ * windows changed is asked about and never overwritten.
+ */
+export function useSaving(asked: string, of: Of) {
+  const id = ref(asked) // its own once it is known
+  const stored = ref(false) // whether there is a job of this ID in the store
+  const removed = ref(false)
+  const saving = ref(false)
+  const savedJob = ref('') // the job as stored, to know what is unsaved
+  const noSave = ref(false) // the program did not answer a save
+  const conflict = ref(false)
+  const refused = ref('')
+  const dirty = computed(() => of.job() !== undefined && JSON.stringify(of.job()) !== savedJob.value)
+
+  let version = 0
+  let newest = 0 // the newest version heard of
+  let timer = 0
+  let unsavedSince = 0
+  let closed = false
+
+  function adopt(now: Stored, shown: Job = now.job) {
+    version = now.version
+    newest = Math.max(newest, version)
+    removed.value = now.removed
+    id.value = now.id
+    savedJob.value = JSON.stringify(shown)
+    if (version > 0 && !stored.value) {
+      stored.value = true
+      if (!closed) of.began(now.id)
+    }
+  }
+
+  /** Nothing is on its way: what is unsaved is saved, and what was heard of is followed. */
+  function settled() {
+    if (dirty.value) soon()
+    if (newest > version && stored.value) void follow()
+  }
+
+  function soon() {
+    if (conflict.value) return
+    const now = Date.now()
+    if (!unsavedSince) unsavedSince = now
+    window.clearTimeout(timer)
+    timer = window.setTimeout(save, Math.max(0, Math.min(saveAfter, unsavedSince + saveWithin - now)))
+  }
+
+  async function save() {
+    window.clearTimeout(timer)
+    const job = of.job()
+    // While the maker is asked which version to keep, nothing is tried again.
+    if (saving.value || !job || conflict.value) return
+    unsavedSince = 0
+    if (!dirty.value) return
+    saving.value = true
+    const mine = JSON.stringify(job)
+    const body = { version, job }
+    const { data, error, response } = await api
+      .PUT('/api/jobs/{id}', { params: { path: { id: id.value } }, body, keepalive: kept(body) })
+      .catch(unreachable)
+    saving.value = false
+    noSave.value = !response
+    if (data) {
+      refused.value = ''
+      adopt(data)
+      // Another window may have saved upon this save already.
+      if (dirty.value) soon()
+      else if (newest > version) void follow()
+    } else if (response?.status === 409) {
+      await wasItMine(mine)
+    } else if (!response) {
+      timer = window.setTimeout(save, tryAgainAfter)
+    } else {
+      refused.value = sentenceOf(error)
+    }
+  }
+
+  /** A save was refused since the job has moved on: by this very save, when only its answer was lost. */
+  async function wasItMine(mine: string) {
+    const { data, response } = await get()
+    if (!response) {
+      noSave.value = true
+      timer = window.setTimeout(() => void wasItMine(mine), tryAgainAfter)
+      return
+    }
+    noSave.value = false
+    if (data && JSON.stringify(data.job) === mine) {
+      adopt(data)
+      if (dirty.value) soon()
+    } else {
+      conflict.value = true
+    }
+  }
+
+  const get = () => api.GET('/api/jobs/{id}', { params: { path: { id: id.value } } }).catch(unreachable)
+
+  /** Another window saved the job: this one follows, or asks when both have changed it. */
+  function heard(there: number) {
+    newest = Math.max(newest, there)
+    // What is being saved or planned is looked at again when it is done.
+    if (!saving.value && !of.busy()) void follow()
+  }
+
+  let following = false
+  async function follow() {
+    if (newest <= version || saving.value || following || conflict.value) return
+    if (dirty.value) {
+      conflict.value = true
+      return
+    }
+    following = true
+    const { data } = await get()
+    following = false
+    if (!data || closed) return
+    if (dirty.value || saving.value || of.busy()) {
+      // Changed here while it was fetched.
+      newest = Math.max(newest, data.version)
+      if (!of.busy() && !saving.value) void follow()
+      return
+    }
+    await show(data)
+  }
+
+  /** Puts the stored job in the place of this window's; its own stays one step back in undo. */
+  async function show(data: Stored) {
+    const mine = of.job()
+    if (mine) of.note(mine)
+    await of.show(data)
+  }
+
+  async function takeTheirs() {
+    const { data } = await get()
+    if (data) await show(data)
+  }
+
+  /** Keeps this window's version; the other one stays a step back in undo. */
+  async function keepMine() {
+    const mine = of.job()
+    const { data } = await get()
+    if (!data || !mine) return
+    adopt(data)
+    of.note(data.job)
+    conflict.value = false
+    await save()
+  }
+
+  return {
+    id, stored, removed, saving, noSave, conflict, refused, dirty,
+    adopt, settled, save, heard, takeTheirs, keepMine,
+    close() {
+      closed = true
+      void save()
+    },
+  } // prettier-ignore
+}
