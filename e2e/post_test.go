@@ -149,12 +149,12 @@ func TestRulesAndGauge(t *testing.T) {
 	w.see(test("rules-letter"), "6 1/8 in")
 	w.click(test("copy-rules"))
 	w.see(test("rules-title"), "United States, home post, my copy")
-	w.shopFill("rulebooks.0.classes.1.limits.0.max", "6")
+	w.shopFill("rulebooks.0.file.classes.1.limits.0.max", "6")
 	w.waitFor("the limit to have its unit", func() (string, bool) {
 		now := w.value("field-rulebooks.0.file.classes.1.limits.0.max")
 		return now, now == "6 in"
 	})
-	w.shopFill("rulebooks.0.classes.1.limits.0.max", "2 in")
+	w.shopFill("rulebooks.0.file.classes.1.limits.0.max", "2 in")
 	w.see(test("rules-refused"), "cannot be used: letter, length: the least, 5 in, is more than the most, 2 in")
 	// A limit is added to a class and taken away, a class added by its name alone.
 	w.choose("pick-measure-1", "length \\+ height")

@@ -62,7 +62,7 @@ func TestSearchEndsAndRefuses(t *testing.T) {
 		body any
 		want int
 	}{
-		{"nonsense", http.StatusBadRequest},
+		{"nonsense", http.StatusUnprocessableEntity},
 		{map[string]any{}, http.StatusUnprocessableEntity},
 		{map[string]any{"job": j}, http.StatusUnprocessableEntity},
 	} {

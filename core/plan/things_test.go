@@ -2,6 +2,7 @@ package plan_test
 
 import (
 	"math"
+	"slices"
 	"strings"
 	"testing"
 
@@ -124,7 +125,8 @@ func TestRulePages(t *testing.T) {
 	inches := plan.RulePages(shop)
 	shop.Unit = measure.Millimetres
 	metric := plan.RulePages(shop)
-	for i, f := range mail.Files() {
+	for _, f := range mail.Files() {
+		i := slices.IndexFunc(inches, func(p plan.RulePage) bool { return p.ID == f.ID })
 		lines := 0
 		for _, c := range inches[i].Classes {
 			lines += len(c.Rows) + len(c.Costly)
@@ -187,9 +189,8 @@ func TestVerdictsInBothUnits(t *testing.T) {
 	}
 }
 
-// A piece that was measured has remedies as well: worked out by the sums, with
-// what they said too little taken off, and its readings end with the piece that
-// they are of.
+// A piece that was measured has remedies as well: what they change by the sums is
+// counted on from the readings, and none of them is forgotten.
 func TestRemediesOfWhatWasMeasured(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	for _, k := range demo.Jobs() {
@@ -215,16 +216,23 @@ func TestRemediesOfWhatWasMeasured(t *testing.T) {
 		if q.Post.Short != r.Short {
 			t.Errorf("%s promises %q and leads to %q", r.ID, r.Short, q.Post.Short)
 		}
-		kept := changed.Post.Measured.Thickness > 0
-		if kept == strings.Contains(r.Text, "measure again") {
-			t.Errorf("%s: %q, and its reading is kept: %v", r.ID, r.Text, kept)
+		if got := changed.Post.Measured.Thickness; got != j.Post.Measured.Thickness {
+			t.Errorf("%s forgets the reading: %v", r.ID, got)
+		}
+		// Where the piece changes, what is counted on is said, with what to do.
+		before, after := notes(p.Post.Notes), notes(q.Post.Notes)
+		if moved := strings.Contains(after, "what it changed by is counted on"); moved && !strings.Contains(r.Text, "measure again") || strings.Contains(before, "counted on") {
+			t.Errorf("%s: %q, and then %q", r.ID, r.Text, after)
 		}
 		if strings.HasPrefix(r.ID, "leave:letter") {
 			found = true
-			// By as much as it was measured over the sums, more has to go.
+			// By as much as it was measured over the sums, more has to go: the reading is
+			// counted on.
 			sums, _ := plan.Predicted(j, shop)
-			if thick := q.Post.Thickness.Nm; thick > in/4-(32*in/100-sums) {
-				t.Errorf("left off what it says, the sums have it %v thick", thick)
+			less, _ := plan.Predicted(changed, shop)
+			want := j.Post.Measured.Thickness - (sums - less)
+			if thick := q.Post.Thickness.Nm; thick != want || thick > in/4 {
+				t.Errorf("left off what it says, it counts as %v thick, want %v", thick, want)
 			}
 		}
 	}
