@@ -20,6 +20,8 @@ type ShopBody struct {
 	Shop    job.Shop     `json:"shop"`
 	Fields  field.Inputs `json:"fields"`
 	Choices job.Choices  `json:"choices"`
+	// Adds is where something may be added to the shop, and what.
+	Adds []field.Addable `json:"adds"`
 	// Style is which of the styles it works in: its unit and its smallest step. Tick
 	// is that step.
 	Style string `json:"style"`
@@ -31,7 +33,7 @@ type ShopBody struct {
 
 func shopBody(s store.Shop) ShopBody {
 	return ShopBody{
-		Version: s.Version, Shop: s.Shop, Fields: s.Shop.Inputs(), Choices: job.ChoicesIn(s.Shop), Style: s.Shop.StyleID(),
+		Version: s.Version, Shop: s.Shop, Fields: s.Shop.Inputs(), Choices: job.ChoicesIn(s.Shop), Adds: s.Shop.Adds(), Style: s.Shop.StyleID(),
 		Problems: []field.Problem{}, Told: []string{},
 	}
 }

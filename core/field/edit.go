@@ -52,6 +52,16 @@ func (e Edit) Check() error {
 	return nil
 }
 
+// Addable is a place where something may be added.
+type Addable struct {
+	// Path is the list, or what may be there or not; Lists are the names of the lists of
+	// what may be added to it, none where there is no choice.
+	Path  string   `json:"path"`
+	Lists []string `json:"lists"`
+	// Full is set where it holds as much as can be planned.
+	Full bool `json:"full"`
+}
+
 // Lists are the IDs of the entries of lists, by the path of the list, in their
 // order.
 type Lists map[string][]string

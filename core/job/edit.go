@@ -29,14 +29,19 @@ func (j Job) lists() field.Lists {
 // Place is a path of the job with every entry named by its place.
 func (j Job) Place(path string) (string, error) { return j.lists().Place(path) }
 
-// Full are the lists of the job that hold as many as can be planned.
-func (j Job) Full() []string {
-	list := []string{}
-	if len(j.Parts) >= MostParts {
-		list = append(list, "parts")
+// Adds is where something may be added to the job, and what.
+func (j Job) Adds() []field.Addable {
+	list := []field.Addable{
+		{Path: "parts", Lists: []string{"papers", "things"}, Full: len(j.Parts) >= MostParts},
+		{Path: "items", Lists: []string{"items"}, Full: len(j.Items) >= MostItems},
+		{Path: "start", Lists: []string{"formats"}},
+		{Path: "recipe", Lists: []string{"recipes"}},
+		{Path: "card.outline", Lists: []string{}},
 	}
-	if len(j.Items) >= MostItems {
-		list = append(list, "items")
+	for i, p := range j.Parts {
+		if p.Kind == LayerPart || p.Kind == LinerPart {
+			list = append(list, field.Addable{Path: fmt.Sprintf("parts.%d.edges", i), Lists: []string{}}, field.Addable{Path: fmt.Sprintf("parts.%d.own", i), Lists: []string{}})
+		}
 	}
 	return list
 }

@@ -136,6 +136,39 @@ func (s *Shop) take(e field.Edit) error {
 	return say.Refuse("“%s” is nothing that a shop is offered.", say.Clip(e.Text))
 }
 
+// Adds is where something may be added to the shop, and what.
+func (s Shop) Adds() []field.Addable {
+	list := []field.Addable{
+		{Path: "sheets", Lists: []string{}, Full: len(s.Sheets) >= mostSheets},
+		{Path: "stocks", Lists: []string{}, Full: len(s.Stocks) >= mostStocks},
+		{Path: "envelopes", Lists: []string{}, Full: len(s.Envelopes) >= mostEnvelopes},
+		{Path: "adhesives", Lists: []string{}, Full: len(s.Adhesives) >= mostAdhesives},
+		{Path: "rulebooks", Lists: []string{"destinations"}, Full: len(s.Rulebooks) >= mostBooks},
+		{Path: "rates", Lists: []string{"destinations"}, Full: len(s.Rates) >= mostRates},
+	}
+	for i, c := range s.Rates {
+		list = append(list, field.Addable{Path: entryPath("rates", i) + ".rates", Lists: []string{"prices"}, Full: len(c.Rates) >= mostPrices})
+	}
+	for i := range s.Rulebooks {
+		f, path := s.Rulebooks[i].File, entryPath("rulebooks", i)+".file."
+		limits := func(path string, list []mail.LimitFile) field.Addable {
+			return field.Addable{Path: path + "limits", Lists: []string{"measures"}, Full: len(list) >= mostLimits}
+		}
+		list = append(list, field.Addable{Path: path + "classes", Lists: []string{}, Full: len(f.Classes) >= mostClasses})
+		if f.Floor != nil {
+			list = append(list, limits(path+"floor.", f.Floor.Limits))
+		}
+		for c, class := range f.Classes {
+			at := path + entryPath("classes", c) + "."
+			list = append(list, limits(at, class.Limits))
+			if class.Surcharge != nil {
+				list = append(list, limits(at+"surcharge.", class.Surcharge.Limits))
+			}
+		}
+	}
+	return list
+}
+
 // What is full is refused; the lists of a shop are bounded by what can be sent.
 const (
 	mostSheets, mostStocks, mostEnvelopes, mostAdhesives = 100, 200, 200, 50

@@ -46,7 +46,7 @@ func TestLayersOfACardWithThings(t *testing.T) {
 		j, _ = plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: layer}})
 	}
 	layer := "layer"
-	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: layer}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "60 parts") || len(plan.Make(j, shop).Full) != 1 {
+	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: layer}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "60 parts") || !plan.Make(j, shop).Adds[0].Full {
 		t.Errorf("the sixty-first part: %v", problems)
 	}
 	if _, problems := plan.Apply(demo.Jobs()[0], shop, []field.Edit{{Act: field.Add, Path: "parts", Text: j.Name}}); len(problems) != 1 {

@@ -61,8 +61,8 @@ type Plan struct {
 	Unit measure.Unit `json:"unit" enum:"in,mm"`
 	// Tick is the smallest step of the shop, by which edges are dragged.
 	Tick measure.Length `json:"tick"`
-	// Full are the lists of the job to which nothing more can be added.
-	Full []string `json:"full"`
+	// Adds is where something may be added to the job, and what.
+	Adds []field.Addable `json:"adds"`
 	// Missing is what the job goes by and the shop has no longer.
 	Missing  []job.Missing `json:"missing"`
 	Fields   field.Inputs  `json:"fields"`
@@ -134,7 +134,7 @@ func MakeFor(ctx context.Context, j job.Job, shop job.Shop) (Plan, error) {
 func makeWith(e *effort, j job.Job, shop job.Shop) (Plan, error) {
 	m := newMaker(j, shop)
 	m.effort = e
-	p := Plan{Unit: shop.Unit, Tick: m.Style().Tick, Full: m.Job().Full(), Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
+	p := Plan{Unit: shop.Unit, Tick: m.Style().Tick, Adds: m.Job().Adds(), Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
 	var (
 		diamond blank.Diamond
 		chosen  candidate

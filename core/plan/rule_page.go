@@ -97,7 +97,7 @@ func (m maker) rulePage(f mail.File, own int, off bool) RulePage {
 		return path + s
 	}
 	if len(b.Floor) > 0 {
-		p.Classes = append(p.Classes, RuleClass{At: -1, Name: "least for any mail", Rows: m.ruleLines(under("floor."), b.Floor), Over: "up to " + m.fine().ShowUnit(b.FloorThickness) + " thick", Costly: []RuleLine{}})
+		p.Classes = append(p.Classes, RuleClass{Path: under("floor."), At: -1, Name: "least for any mail", Rows: m.ruleLines(under("floor."), b.Floor), Over: "up to " + m.fine().ShowUnit(b.FloorThickness) + " thick", Costly: []RuleLine{}})
 	}
 	for i, c := range b.Classes {
 		at := under(fmt.Sprintf("classes.%d.", i))

@@ -235,6 +235,11 @@ export interface components {
         AddJobRequest: {
             copyOf: string;
         };
+        Addable: {
+            full: boolean;
+            lists: string[];
+            path: string;
+        };
         Adhesive: {
             holds?: string[];
             id: string;
@@ -1030,12 +1035,12 @@ export interface components {
             y: number;
         };
         Plan: {
+            adds: components["schemas"]["Addable"][];
             card: components["schemas"]["CardPlan"];
             envelope: components["schemas"]["EnvelopePlan"];
             fields: {
                 [key: string]: components["schemas"]["Input"];
             };
-            full: string[];
             layers: components["schemas"]["LayersPlan"];
             missing: components["schemas"]["Missing"][];
             paper: components["schemas"]["PaperPlan"];
@@ -1416,6 +1421,7 @@ export interface components {
             unit: "in" | "mm";
         };
         ShopBody: {
+            adds: components["schemas"]["Addable"][];
             choices: {
                 [key: string]: components["schemas"]["Choice"][];
             };

@@ -162,7 +162,7 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
 .line p {
   grid-column: 1 / -1;
 }
-input {
+:where(input) {
   color: inherit;
   background: none;
   border: 0;
@@ -175,17 +175,18 @@ input {
   text-align: right;
   padding: 2px 6px 2px 0;
 }
-.cell {
+/* Whatever holds the field may give it another size: so these count for little. */
+:where(.cell) {
   font: 650 18px var(--body);
   font-variant-numeric: tabular-nums;
   width: 100px;
   text-align: right;
 }
-.cell.word {
+:where(.cell.word) {
   width: 100%;
   text-align: left;
 }
-.name {
+:where(.name) {
   font: inherit;
   width: 100%;
   border-bottom-color: transparent;

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 
-import type { Edit, Input } from '../api/client'
+import type { Add, Edit, Input } from '../api/client'
 import { steady } from './steady'
 import { useTyping } from './useTyping'
 
@@ -8,6 +8,8 @@ import { useTyping } from './useTyping'
 export interface FieldsInHand {
   /** The field as the program has it; nothing where there is none. */
   inputAt(path: string): Input | undefined
+  /** Whether nothing more can be added to a list. */
+  full(path: string): boolean
   /** What a field shows: what stands typed in it, or the program's own text. */
   textOf(path: string): string
   /** What is wrong with what stands in a field. */
@@ -30,6 +32,7 @@ interface Of {
   /** What the paths are of. */
   doc: () => unknown
   inputs: () => Record<string, Input> | undefined
+  adds: () => Add[] | undefined
   /** Carries out edits; a new act is one that can be undone by itself. */
   send: (edits: Edit[], newAct: boolean) => void
   /** Whether an answer is awaited. */
@@ -57,6 +60,7 @@ export function useFields(of: Of) {
 
   const fields: FieldsInHand = {
     inputAt,
+    full: (path) => of.adds()?.find((a) => a.path === path)?.full ?? true,
     textOf: (path) => typing.typed.value[at(path)] ?? inputAt(path)?.text ?? '',
     problemOf: (path) => {
       const p = typing.problems.value[at(path)]

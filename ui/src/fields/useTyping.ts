@@ -51,7 +51,7 @@ export function useTyping() {
     const still = Object.entries(problems.value).filter(([path]) => !whole && !sent.has(path))
     const about = found
       .filter((p) => !(p.path in typed.value) || typed.value[p.path] === sent.get(p.path))
-      .map((p) => [p.path, p] as const)
+      .map((p): [string, Problem] => [p.path, p])
     problems.value = Object.fromEntries([...still, ...about])
     for (const path of [...left]) {
       if (sent.has(path) && !awaited(path)) {

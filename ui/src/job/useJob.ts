@@ -43,6 +43,7 @@ export function useJob(asked: string) {
   const { fields, typing, refusals } = useFields({
     doc: () => planning.job.value,
     inputs: () => planning.plan.value?.fields,
+    adds: () => planning.plan.value?.adds,
     awaiting: () => planning.busy,
     left: planning.seal,
     send(edits, newAct) {

@@ -15,6 +15,7 @@ const { noAnswer, ask } = useTrying()
 const { fields, typing } = useFields({
   doc: () => shop.value?.shop,
   inputs: () => shop.value?.fields,
+  adds: () => shop.value?.adds,
   awaiting: () => unsaved.value > 0,
   whenLeft: true,
   send: (edits) => void edit(edits),

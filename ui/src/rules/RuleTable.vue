@@ -107,6 +107,9 @@ th:nth-child(3) {
 td:not(.words) {
   font-weight: 650;
 }
+td:not(.words) :deep(input) {
+  text-align: right;
+}
 td.words {
   padding-left: 24px;
 }

@@ -78,7 +78,13 @@ const rows = computed(() =>
         </tr>
       </tbody>
     </table>
-    <v-btn variant="outlined" :data-test="`add-${list}`" @click="shelf.add(list)">{{ enter }}</v-btn>
+    <v-btn
+      variant="outlined"
+      :data-test="`add-${list}`"
+      :disabled="shelf.full(list)"
+      @click="shelf.add(list)"
+      >{{ enter }}</v-btn
+    >
   </section>
 </template>
 
@@ -116,9 +122,12 @@ td,
 .off {
   opacity: 0.7;
 }
-.off .name {
+.name {
   min-width: 130px;
   font: 600 16px var(--body);
+}
+.off .name {
+  text-decoration: line-through;
 }
 .wide .name {
   min-width: 210px;

@@ -11,7 +11,7 @@ const props = defineProps<{ job: JobInHand; items: ItemsPlan }>()
 
 const { choices } = useShop()
 const list = computed(() => props.job.job.value!.items ?? [])
-const full = computed(() => props.job.plan.value!.full.includes('items'))
+const full = computed(() => props.job.full('items'))
 </script>
 
 <template>
@@ -21,7 +21,13 @@ const full = computed(() => props.job.plan.value!.full.includes('items'))
     <p v-else class="soft">Type the sizes of stamps, greeting and ribbon: you see which paper takes them.</p>
     <ul v-if="list.length" class="list">
       <li v-for="(item, i) in list" :key="item.id" :data-test="`item-${i}`">
-        <TypedField :of="job" :path="`items.${i}.name`" as="name" :label="`Name of ${item.name}`" />
+        <TypedField
+          :of="job"
+          :path="`items.${i}.name`"
+          as="name"
+          class="called"
+          :label="`Name of ${item.name}`"
+        />
         <TypedField :of="job" :path="`items.${i}.width`" />
         <TypedField :of="job" :path="`items.${i}.height`" />
         <v-btn
@@ -72,6 +78,10 @@ ul {
   gap: 12px;
   align-items: baseline;
   --numbers: 84px;
+}
+.called {
+  min-width: 0;
+  font: 600 16px var(--body);
 }
 .rungs {
   font-size: 15px;

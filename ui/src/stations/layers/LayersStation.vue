@@ -18,7 +18,7 @@ const parts = computed(() => props.job.job.value!.parts)
 
 /** The papers from the top down, with their places in the list of parts; liners come last. */
 const order = computed(() => layers.value.order.filter((at) => at < parts.value.length))
-const full = computed(() => plan.value.full.includes('parts'))
+const full = computed(() => props.job.full('parts'))
 
 const row = (at: number) => [...layers.value.rows, ...layers.value.liners].find((r) => r.part === at)
 </script>

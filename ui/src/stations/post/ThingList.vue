@@ -47,6 +47,7 @@ const flags = ['draping', 'crushable', 'inside', 'keep']
     <v-select
       :model-value="none"
       :items="items('things')"
+      :disabled="job.full('parts')"
       label="Add a thing"
       aria-label="Add a thing"
       data-test="pick-thing"

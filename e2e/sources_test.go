@@ -1,0 +1,143 @@
+package e2e
+
+import (
+	"io/fs"
+	"os"
+	"regexp"
+	"slices"
+	"strings"
+	"testing"
+
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+)
+
+// sources are the texts of the front end, by their names, without what is made from
+// the API's document.
+func sources(t *testing.T) map[string]string {
+	t.Helper()
+	list := map[string]string{}
+	dir := os.DirFS("../ui/src")
+	err := fs.WalkDir(dir, ".", func(path string, d fs.DirEntry, err error) error {
+		if err != nil || d.IsDir() || path == "api/schema.d.ts" || !strings.HasSuffix(path, ".vue") && !strings.HasSuffix(path, ".ts") {
+			return err
+		}
+		raw, err := fs.ReadFile(dir, path)
+		list[path] = string(raw)
+		return err
+	})
+	if err != nil || len(list) < 40 {
+		t.Fatalf("%d sources, %v", len(list), err)
+	}
+	return list
+}
+
+// everyPath are the paths that the plan and the shop name: fields, places where
+// something may be added, entries, and offers; each numbered place as it stands in
+// some job or shop.
+func everyPath(t *testing.T) (list []string) {
+	t.Helper()
+	shop, problems, _ := job.ApplyToShop(demo.Shop(), []field.Edit{{Act: field.Add, Path: "rulebooks", Text: "us-domestic"}})
+	if len(problems) > 0 {
+		t.Fatal(problems)
+	}
+	put := func(fields []field.Field, adds []field.Addable) {
+		for _, f := range fields {
+			list = append(list, f.Path)
+		}
+		for _, a := range adds {
+			list = append(list, a.Path, a.Path+".0") // what is added can be removed
+		}
+	}
+	put(shop.Fields(), shop.Adds())
+	for i, j := range demo.Jobs() {
+		j, problems := plan.Apply(j, shop, []field.Edit{
+			{Act: field.Add, Path: "recipe", Text: []string{"pair", "pocket"}[i%2]}, {Act: field.Add, Path: "start", Text: "own"},
+			{Act: field.Add, Path: "items", Text: "stamp"}, {Act: field.Add, Path: "parts", Text: "layer"}, {Act: field.Add, Path: "parts", Text: "brad"},
+			{Act: field.Add, Path: "parts", Text: "knot"},
+		})
+		if len(problems) > 0 {
+			t.Fatal(problems)
+		}
+		for _, how := range []string{"parts.1.edges", "parts.1.own"} {
+			k, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: how}})
+			if len(problems) > 0 {
+				t.Fatal(problems)
+			}
+			put(k.Fields(shop), k.Adds())
+		}
+	}
+	list = append(append(list, plan.Offers()...), "style")
+	slices.Sort(list)
+	return slices.Compact(list)
+}
+
+// named is where a source names a path: as an attribute, as what an act is done at,
+// or as the path of an edit.
+var named = []*regexp.Regexp{
+	regexp.MustCompile(`\spath="([^"]+)"`),
+	regexp.MustCompile("\\s:path=\"`([^`]+)`\""),
+	regexp.MustCompile("\\bpath: [`']([^`']+)[`']"),
+	regexp.MustCompile("\\.(?:set|add|remove|move|take|type|step|textOf|inputAt|full)\\(\\s*[`']([^`']+)[`']"),
+	regexp.MustCompile("\\bsetShop\\(\\s*'([^']+)'"),
+	regexp.MustCompile("\\b(?:add|take)\\('([^']+)'"),
+}
+
+// Every path that the screen names is one that the plan or the shop names: what stands
+// in ${…} may be anything there.
+func TestScreenNamesPathsOfThePlan(t *testing.T) {
+	paths := everyPath(t)
+	slot := regexp.MustCompile(`\$\{[^}]*\}`)
+	found := 0
+	for name, text := range sources(t) {
+		for _, in := range named {
+			for _, m := range in.FindAllStringSubmatch(text, -1) {
+				path := m[1]
+				if strings.HasPrefix(path, "/") || strings.HasPrefix(path, "M") || strings.HasPrefix(path, "$") && !strings.Contains(path, ".") && path != "${props.path}limits" {
+					continue // an address, a drawing, or a path that the plan gave as it is
+				}
+				if slot.ReplaceAllString(path, "") == "" || !regexp.MustCompile(`^[\w.$ {}()'?&|/!-]+$`).MatchString(path) {
+					continue
+				}
+				found++
+				like := regexp.MustCompile("^" + slot.ReplaceAllString(regexp.QuoteMeta(slot.ReplaceAllString(path, "@@")), "") + "$")
+				like = regexp.MustCompile(strings.ReplaceAll(like.String(), "@@", ".+"))
+				if !slices.ContainsFunc(paths, like.MatchString) {
+					t.Errorf("%s names %q, which no plan and no shop does", name, path)
+				}
+			}
+		}
+	}
+	t.Logf("%d paths are named in the sources, %d by the plan", found, len(paths))
+	if found < 70 {
+		t.Errorf("only %d paths found in the sources", found)
+	}
+}
+
+// The screen builds and rewrites no job and no shop, invents no ID, casts nothing by
+// hand, and declares nothing that the API's document has.
+func TestScreenOnlyEdits(t *testing.T) {
+	for what, re := range map[string]*regexp.Regexp{
+		"is cast by hand":                 regexp.MustCompile(`[^\w*] as (?:unknown|any|const|[A-Z]\w*)\b`),
+		"is of any type":                  regexp.MustCompile(`: any\b|<any>`),
+		"rewrites a job or a shop":        regexp.MustCompile(`\.\.\.(?:j|job|shop|p\.thing|seen|wish)\b(?:\.\w+)*\s*,\s*\w+\s*[:,}]`),
+		"writes into a job or a shop":     regexp.MustCompile(`\b(?:job|shop)\.value[.?!\w]*\.\w+(?:\[[^\]]*\])?\s*=[^=>]`),
+		"invents an ID":                   regexp.MustCompile("id: `"),
+		"holds a length in nanometres":    regexp.MustCompile(`\b\d{1,3}_?\d{3}_?\d{3}\b|\b\d+_\d{3}_\d{3}\b`),
+		"declares an event of its own":    regexp.MustCompile(`kind: string`),
+		"sends a shop":                    regexp.MustCompile(`PUT\('/api/shop`),
+		"keeps a table of what things is": regexp.MustCompile(`const kinds = \[`),
+	} {
+		for name, text := range sources(t) {
+			if strings.HasPrefix(name, "drawing/") && what == "invents an ID" {
+				continue // lines of a drawing have names of their own
+			}
+			if at := re.FindStringIndex(text); at != nil {
+				line := strings.Count(text[:at[0]], "\n") + 1
+				t.Errorf("%s:%d %s: %s", name, line, what, strings.TrimSpace(text[at[0]:min(len(text), at[1]+30)]))
+			}
+		}
+	}
+}
