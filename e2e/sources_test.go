@@ -78,11 +78,11 @@ func everyPath(t *testing.T) (list []string) {
 // or as the path of an edit.
 var named = []*regexp.Regexp{
 	regexp.MustCompile(`\spath="([^"]+)"`),
-	regexp.MustCompile("\\s:path=\"`([^`]+)`\""),
-	regexp.MustCompile("\\bpath: [`']([^`']+)[`']"),
-	regexp.MustCompile("\\.(?:set|add|remove|move|take|type|step|textOf|inputAt|full)\\(\\s*[`']([^`']+)[`']"),
-	regexp.MustCompile("\\bsetShop\\(\\s*'([^']+)'"),
-	regexp.MustCompile("\\b(?:add|take)\\('([^']+)'"),
+	regexp.MustCompile(`\s:path="\x60([^\x60]+)\x60"`),
+	regexp.MustCompile(`\bpath: [\x60']([^\x60']+)[\x60']`),
+	regexp.MustCompile(`\.(?:set|add|remove|move|take|type|step|textOf|inputAt|full)\(\s*[\x60']([^\x60']+)[\x60']`),
+	regexp.MustCompile(`\bsetShop\(\s*'([^']+)'`),
+	regexp.MustCompile(`\b(?:add|take)\('([^']+)'`),
 }
 
 // Every path that the screen names is one that the plan or the shop names: what stands
@@ -124,7 +124,7 @@ func TestScreenOnlyEdits(t *testing.T) {
 		"is of any type":                  regexp.MustCompile(`: any\b|<any>`),
 		"rewrites a job or a shop":        regexp.MustCompile(`\.\.\.(?:j|job|shop|p\.thing|seen|wish)\b(?:\.\w+)*\s*,\s*\w+\s*[:,}]`),
 		"writes into a job or a shop":     regexp.MustCompile(`\b(?:job|shop)\.value[.?!\w]*\.\w+(?:\[[^\]]*\])?\s*=[^=>]`),
-		"invents an ID":                   regexp.MustCompile("id: `"),
+		"invents an ID":                   regexp.MustCompile(`id: \x60`),
 		"holds a length in nanometres":    regexp.MustCompile(`\b\d{1,3}_?\d{3}_?\d{3}\b|\b\d+_\d{3}_\d{3}\b`),
 		"declares an event of its own":    regexp.MustCompile(`kind: string`),
 		"sends a shop":                    regexp.MustCompile(`PUT\('/api/shop`),

@@ -9,7 +9,6 @@ import (
 
 // Length is a length with its bounds.
 type Length struct {
-	untyped
 	At          *measure.Length
 	Least, Most measure.Length
 	// Signed ones take a minus, for what lies before a zero.

@@ -19,6 +19,8 @@ const (
 	MostCard  = measure.Metre
 	MostCount = 10_000
 	MostParts = 60
+	// MostItems is how many things may be laid on a panel: every set of them is looked
+	// at.
 	MostItems = 8
 
 	mostName  = 80

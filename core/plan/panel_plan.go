@@ -40,10 +40,6 @@ type ItemRung struct {
 	All  bool   `json:"all"`
 }
 
-// mostItems is how many things may be laid on a panel: every set of them is looked
-// at.
-const mostItems = 8
-
 // itemClear is what stays clear round each thing on the panel.
 const itemClear = measure.Inch / 8
 

@@ -3,7 +3,6 @@ package plan_test
 import (
 	"encoding/json"
 	"math/rand/v2"
-	"os/exec"
 	"reflect"
 	"strings"
 	"testing"
@@ -286,39 +285,6 @@ func TestNotesForWhatGoesWrong(t *testing.T) {
 		}
 		if !found {
 			t.Errorf("%s: nothing is said of %q: %+v", tt.name, tt.says, plan.Make(j, shop).Envelope.Blank.Notes)
-		}
-	}
-}
-
-// The rooms import in one direction only, down this list: the trade knows
-// nothing of the web, the database or the screen.
-func TestRoomsImportInOneDirection(t *testing.T) {
-	rooms := []struct {
-		path    string
-		foreign []string
-	}{
-		{"core/measure", []string{"yellowparcel/"}},
-		{"core/...", []string{"net/http", "database/sql", "modernc.org", "github.com/jmoiron", "github.com/go-chi", "github.com/danielgtaylor", "yellowparcel/demo", "yellowparcel/store", "yellowparcel/server", "yellowparcel/cmd"}},
-		{"demo", []string{"net/http", "database/sql", "yellowparcel/store", "yellowparcel/server"}},
-		{"device", []string{"net/http", "database/sql", "yellowparcel/store", "yellowparcel/server", "yellowparcel/demo"}},
-		{"store", []string{"net/http", "yellowparcel/demo", "yellowparcel/server"}},
-		{"server", []string{"yellowparcel/cmd"}},
-	}
-	for _, room := range rooms {
-		out, err := exec.Command("go", "list", "-deps", "yellowparcel/"+room.path).Output()
-		if err != nil {
-			t.Fatal(err)
-		}
-		own := "yellowparcel/" + strings.TrimSuffix(room.path, "/...")
-		for _, dep := range strings.Fields(string(out)) {
-			for _, foreign := range room.foreign {
-				if dep == "database/sql/driver" {
-					continue // the polygons of the geometry library can be stored; ours are not
-				}
-				if strings.HasPrefix(dep, strings.TrimSuffix(foreign, "/")) && !strings.HasPrefix(dep, own) {
-					t.Errorf("%s imports %s", room.path, dep)
-				}
-			}
 		}
 	}
 }

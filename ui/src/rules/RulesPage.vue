@@ -178,7 +178,13 @@ async function pickFile(event: Event) {
       <NoteList :notes="page.notes" />
       <section v-for="c in page.classes" :key="c.name" class="class" :data-test="`rules-${c.name}`">
         <h3>
-          <TypedField v-if="c.path && c.at >= 0" :of="shelf" :path="`${c.path}name`" as="cell" class="named" />
+          <TypedField
+            v-if="c.path && c.at >= 0"
+            :of="shelf"
+            :path="`${c.path}name`"
+            as="cell"
+            class="named"
+          />
           <template v-else>{{ c.name }}</template>
           <small v-if="c.over" class="soft over">{{ c.over }}</small>
           <v-btn

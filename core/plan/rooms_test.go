@@ -1,0 +1,85 @@
+package plan_test
+
+import (
+	"os/exec"
+	"slices"
+	"strings"
+	"testing"
+)
+
+// arrows are what each room may import of the house: every arrow that there is.
+var arrows = map[string]string{
+	"core/measure":     "",
+	"core/say":         "",
+	"core/field":       "core/measure core/say",
+	"core/paper":       "core/measure",
+	"core/card":        "core/measure",
+	"core/envelope":    "core/measure",
+	"core/blank":       "core/measure",
+	"core/cutting":     "core/measure",
+	"core/mail":        "core/measure",
+	"core/job":         "core/blank core/card core/envelope core/field core/mail core/measure core/paper core/say",
+	"core/piece":       "core/card core/job core/mail core/measure core/paper core/say",
+	"core/plan":        "core/blank core/card core/cutting core/envelope core/field core/job core/mail core/measure core/paper core/piece core/say",
+	"format":           "core/blank core/measure",
+	"device":           "",
+	"demo":             "core/blank core/card core/job core/measure core/paper",
+	"store":            "core/job core/plan",
+	"server":           "core/cutting core/field core/job core/mail core/measure core/plan demo device format store",
+	"cmd/yellowparcel": "core/job demo device server store",
+	"e2e":              "",
+}
+
+// outside is what no room of core may reach, however far away: the web and the
+// database.
+var outside = []string{"net/http", "database/sql", "modernc.org", "github.com/jmoiron", "github.com/go-chi", "github.com/danielgtaylor"}
+
+func TestRoomsImportAlongTheArrows(t *testing.T) {
+	out, err := exec.Command("go", "list", "-f", "{{.ImportPath}} {{join .Imports \" \"}}", "yellowparcel/core/...", "yellowparcel/cmd/...", "yellowparcel/demo",
+		"yellowparcel/device", "yellowparcel/format", "yellowparcel/store", "yellowparcel/server", "yellowparcel/e2e").Output()
+	if err != nil {
+		t.Fatal(err)
+	}
+	seen := map[string]bool{}
+	for line := range strings.Lines(string(out)) {
+		imports := strings.Fields(line)
+		room := strings.TrimPrefix(imports[0], "yellowparcel/")
+		allowed, known := arrows[room]
+		if seen[room] = true; !known {
+			t.Errorf("%s is a room without arrows: say what it may import", room)
+			continue
+		}
+		var used []string
+		for _, to := range imports[1:] {
+			if to, own := strings.CutPrefix(to, "yellowparcel/"); own {
+				used = append(used, to)
+				if !slices.Contains(strings.Fields(allowed), to) {
+					t.Errorf("%s imports %s", room, to)
+				}
+			}
+		}
+		for _, to := range strings.Fields(allowed) {
+			if !slices.Contains(used, to) {
+				t.Errorf("%s may import %s, and does not: take the arrow away", room, to)
+			}
+		}
+	}
+	for room := range arrows {
+		if !seen[room] {
+			t.Errorf("there is no room %s", room)
+		}
+	}
+}
+
+func TestCoreKnowsNoWebAndNoDatabase(t *testing.T) {
+	out, err := exec.Command("go", "list", "-deps", "yellowparcel/core/...").Output()
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, dep := range strings.Fields(string(out)) {
+		// The polygons of the geometry library can be stored; ours are not.
+		if dep != "database/sql/driver" && slices.ContainsFunc(outside, func(o string) bool { return strings.HasPrefix(dep, o) }) {
+			t.Errorf("core reaches %s", dep)
+		}
+	}
+}
