@@ -65,7 +65,7 @@ types: $(STAMP)/npm ## make the front end's types anew from the server's documen
 unit: $(STAMP)/ui
 	@command -v gcc >/dev/null || { echo "gcc is missing; the race detector needs it: install gcc (Debian: apt-get install gcc libc6-dev)."; exit 1; }
 	CGO_ENABLED=1 go test -race $(foreach r,$(filter-out e2e tools,$(ROOMS)),./$(r)/...)
-	go test -run 'Bounded|Hair|Nobody' ./core/plan
+	go test -run 'Bounded|Hair|Nobody|EditsInAnyOrder|OffersAreKept|FieldsOf' ./core/plan
 
 chromium:
 	@if ! command -v chromium >/dev/null && [ -z "$$CHROMIUM" ]; then \
@@ -79,6 +79,8 @@ e2e: $(BIN) chromium
 
 soak: $(BIN) chromium ## what takes longer: tens of thousands of plans, many orders of saving and leaving, long fuzzing
 	SOAK=50000 go test -count=1 -v -timeout 90m -run TestSoakPlans ./core/plan
+	SOAK=20000 go test -count=1 -v -timeout 60m -run 'EditsInAnyOrder' ./core/plan ./core/job
+	SOAK=600 go test -count=1 -v -timeout 60m -run TestOffersAreKept ./core/plan
 	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=200 go test -count=1 -v -timeout 60m -run 'TestNothingAcknowledgedIsLost' ./e2e
 	go test -run '^$$' -fuzz FuzzReadOutline -fuzztime 3m ./format
 	go test -run '^$$' -fuzz FuzzSearch -fuzztime 3m ./core/cutting
