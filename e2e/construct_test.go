@@ -8,6 +8,7 @@ import (
 // Each construction chosen through the page: the sentence, the sheet, and the
 // drawn creases measured against the drawn ruler.
 func TestEveryConstructionIsDrawnTrue(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.station("Meteor-night thanks, square", "envelope")
@@ -41,6 +42,7 @@ func TestEveryConstructionIsDrawnTrue(t *testing.T) {
 
 // What matters sorts the constructions; the plain rectangle saves the surcharge.
 func TestCompareConstructions(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.station("Meteor-night thanks, square", "envelope")
@@ -60,6 +62,7 @@ func TestCompareConstructions(t *testing.T) {
 // A thick card in a metric shop: walls, the folds stage by stage, and what would
 // bring a blank onto the sheets that there are.
 func TestThickMetricCardFolds(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.station("Dome rota, holiday card", "card")
@@ -101,6 +104,7 @@ func TestThickMetricCardFolds(t *testing.T) {
 
 // Somebody's note: an 8 3/4 sheet scored at 3 and 8 3/8; what it really makes.
 func TestCheckARecipe(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.station("Meteor-night thanks, square", "envelope")
@@ -132,6 +136,7 @@ func TestCheckARecipe(t *testing.T) {
 
 // A note of a pocket, the limit that it names, and a diamond's options.
 func TestPocketRecipeAndDiamondOptions(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.station("Meteor-night thanks, square", "envelope")
@@ -159,6 +164,7 @@ func TestPocketRecipeAndDiamondOptions(t *testing.T) {
 
 // A pocket's scores in both ways of setting them, its options, and its liner.
 func TestPocketInDetail(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.station("Meteor-night thanks, square", "envelope")

@@ -4,6 +4,7 @@ import "testing"
 
 // Every fold, chosen and drawn: the panels measure what they say.
 func TestFolds(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.openJob("Meteor-night invitation")

@@ -10,6 +10,7 @@ import (
 // The maker bands a card with layers: puts one on, chooses its border, raises
 // it on foam, sees what each shows, and takes it off again.
 func TestLayers(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := strings.TrimSuffix(w.openJob("Meteor-night invitation"), "card")
@@ -52,6 +53,7 @@ func TestLayers(t *testing.T) {
 // A layer's own size, its edges, the slider that stops at rungs, the things on
 // the panel, a liner, and the printed ladder at its true size.
 func TestLayersInDetail(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.station("Meteor-night thanks, square", "layers")

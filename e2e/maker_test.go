@@ -21,6 +21,7 @@ func (w *window) numbers() numbers {
 // changes its card, reads everything that follows, closes the program and finds
 // the job as it was left.
 func TestMakerChangesTheSquareCard(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.see(test("job"), "Meteor-night thanks, square")
@@ -125,6 +126,7 @@ func (w *window) measured(line, ruler string, unitMm float64) float64 {
 // TestDrawingsAreToScale measures what is drawn against the ruler drawn beside
 // it; both must agree with the plan to 0.2 mm.
 func TestDrawingsAreToScale(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := strings.TrimSuffix(w.openJob("Meteor-night thanks, square"), "card")
@@ -168,6 +170,7 @@ func TestDrawingsAreToScale(t *testing.T) {
 
 // The steps, undo and redo, and the way of typing, all from the keyboard.
 func TestKeyboard(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.openJob("Meteor-night thanks, square")
@@ -225,6 +228,7 @@ func TestKeyboard(t *testing.T) {
 }
 
 func TestWordsFollowTheDrawing(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := strings.TrimSuffix(w.openJob("Supporter card, slim"), "card")

@@ -21,6 +21,7 @@ func (w *window) station(job, name string) string {
 // The cut plan: sheets to take, cuts in order with the trimmer's setting, drawn
 // to scale and numbered, what is left and what it still makes.
 func TestCutPlan(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.station("Meteor-night thanks, square", "paper")
@@ -68,6 +69,7 @@ func TestCutPlan(t *testing.T) {
 
 // The longer search shows how far it is, can be stopped, and leaves a plan.
 func TestLongSearch(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.station("Lens fund thank-you", "layers")
@@ -96,6 +98,7 @@ func TestLongSearch(t *testing.T) {
 
 // I have this paper: what the sheet gives, and one of it taken.
 func TestStartFromPaper(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.openJob("Meteor-night invitation")
@@ -114,6 +117,7 @@ func TestStartFromPaper(t *testing.T) {
 // The shelf: an envelope is entered, measured in the other unit, and offered
 // before any that is sold; a paper gets its grain; nothing wrong is taken.
 func TestShelf(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/shelf")
 	w.see("h1", "What is on your shelf?")
@@ -182,6 +186,7 @@ func (w *window) drag(selector string, dx, dy float64) {
 // The card in its envelope: drawn to scale, its edge dragged in ticks, one step
 // back in undo; the same with the keys, and in a metric shop.
 func TestDragTheCardInItsEnvelope(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.openJob("Meteor-night invitation")
@@ -215,6 +220,7 @@ func TestDragTheCardInItsEnvelope(t *testing.T) {
 // Counted as it lies, a raised card goes where as a block it does not; what
 // sticks out makes it larger.
 func TestRoomOfARaisedCard(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.station("Lens fund thank-you", "envelope")

@@ -11,6 +11,7 @@ import (
 // A plain letter, the square that pays a surcharge and is saved by a rectangle,
 // and a large letter in the United Kingdom.
 func TestPostOfPlainSquareAndLarge(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.station("Meteor-night invitation", "post")
@@ -48,6 +49,7 @@ func TestPostOfPlainSquareAndLarge(t *testing.T) {
 // A thick card: what makes it so is seen, left off with one act, and taken back
 // with one.
 func TestThickCardWithRemedies(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.station("Moon-watch invitation, brass and knot", "post")
@@ -102,6 +104,7 @@ func TestThickCardWithRemedies(t *testing.T) {
 // A reading of the caliper is taken into the job and decides; one that fails
 // leaves the last good one.
 func TestCaliperReading(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.station("Meteor-night invitation", "post")
@@ -130,6 +133,7 @@ func TestCaliperReading(t *testing.T) {
 // A rulebook is copied, a limit of it edited, refused with its line when it
 // makes no sense, and judged by; and the gauge is printed at its true size.
 func TestRulesAndGauge(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.station("Meteor-night invitation", "post")
@@ -188,6 +192,7 @@ func TestRulesAndGauge(t *testing.T) {
 // A price is written down and counted with; a droop at home scales the pull; a
 // bare card goes as a postcard; the heap goes back to the Card station.
 func TestPriceDroopBareAndHeap(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.goTo("/rules")
@@ -261,6 +266,7 @@ func (w *window) shopFill(path, text string) {
 
 // Every picture of the README is there.
 func TestPicturesAreThere(t *testing.T) {
+	t.Parallel()
 	readme, err := os.ReadFile(filepath.Join("..", "README.md"))
 	if err != nil {
 		t.Fatal(err)

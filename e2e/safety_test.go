@@ -19,6 +19,7 @@ import (
 )
 
 func TestErrorsStandAtTheirField(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.openJob("Meteor-night thanks, square")
@@ -58,6 +59,7 @@ func TestErrorsStandAtTheirField(t *testing.T) {
 }
 
 func TestTwoWindowsAgree(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	b := browser(t)
 	one := openIn(t, b, p, "/", 1280, 800)
@@ -111,6 +113,7 @@ func TestTwoWindowsAgree(t *testing.T) {
 
 // Kill -9 while typing: what was typed a second before is there again.
 func TestKillLosesAtMostASecond(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.openJob("Meteor-night thanks, square")
@@ -128,6 +131,7 @@ func TestKillLosesAtMostASecond(t *testing.T) {
 }
 
 func TestNothingIsFetchedFromOutside(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := strings.TrimSuffix(w.openJob("Dome rota, holiday card"), "card")
@@ -165,6 +169,7 @@ func TestNothingIsFetchedFromOutside(t *testing.T) {
 }
 
 func TestForeignCallersAreRefused(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	ask := func(method, path, host, origin, body string) (int, string) {
 		t.Helper()
@@ -218,6 +223,7 @@ func TestForeignCallersAreRefused(t *testing.T) {
 }
 
 func TestStartsThatCannotBe(t *testing.T) {
+	t.Parallel()
 	taken, err := net.Listen("tcp", "127.0.0.1:0")
 	if err != nil {
 		t.Fatal(err)
@@ -255,6 +261,7 @@ func TestStartsThatCannotBe(t *testing.T) {
 // At 800 pixels nothing runs off the page sideways, on any station and page, in
 // the unit that writes the longest sizes.
 func TestNothingRunsOffANarrowPage(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := openIn(t, browser(t), p, "/", 800, 1000)
 	w.see(test("job"), "Lens fund")

@@ -16,6 +16,7 @@ func (w *window) choose(list, name string) {
 // I have an envelope: a standard one, then one measured from a pile, and the
 // card made for it.
 func TestStartFromAnEnvelope(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.openJob("Meteor-night invitation")
@@ -55,6 +56,7 @@ func TestStartFromAnEnvelope(t *testing.T) {
 // The schools of the diamond: the punch board fixes the seam at twice its
 // notch, the card's diagonal plus an inch fixes the sheet.
 func TestSchoolsOfTheDiamond(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.openJob("Meteor-night thanks, square")

@@ -153,6 +153,7 @@ func through(t *testing.T, p *program, b *between, path string) *window {
 // A window that only follows another one writes nothing, when it is left or
 // reloaded while the plan of the other window's change is on its way.
 func TestFollowingWritesNothing(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	one := open(t, p, "/")
 	at := one.openJob("Meteor-night thanks, square")
@@ -192,6 +193,7 @@ func TestFollowingWritesNothing(t *testing.T) {
 // is ever replaced by a window that had not seen it: every save upon a version holds
 // the other window's field as that version has it.
 func TestNothingAcknowledgedIsLost(t *testing.T) {
+	t.Parallel()
 	runs := 8
 	if n, _ := strconv.Atoi(os.Getenv("SOAK")); n > 0 {
 		runs = n

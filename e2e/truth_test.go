@@ -19,6 +19,7 @@ import (
 // What cannot be used is never called saved, however late another save comes back,
 // and the drawing that is not of it says so.
 func TestSavedIsTrue(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	first := open(t, p, "/")
 	at := first.openJob("Meteor-night thanks, square")
@@ -63,6 +64,7 @@ func TestSavedIsTrue(t *testing.T) {
 // A number typed fast never keeps the error of its first half, also when the field
 // is left before the answer comes.
 func TestTypedFast(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	b := newBetween(t, p)
 	first := open(t, p, "/")
@@ -98,6 +100,7 @@ func TestTypedFast(t *testing.T) {
 // Two windows on the shelf each enter something at the same time: both entries are
 // there, in both windows; and what is entered while the program is stopped is kept.
 func TestTwoWindowsOnTheShelf(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	br := browser(t)
 	one := openIn(t, br, p, "/shelf", 1280, 800)
@@ -159,6 +162,7 @@ func (w *window) cutOff(path, method string) (stop func()) {
 // A start for one's own data is empty, and a card that is only looked at leaves
 // nothing behind; the first change keeps it.
 func TestNothingAppearsUnasked(t *testing.T) {
+	t.Parallel()
 	p := startPlain(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.see(test("empty"), "There are no jobs yet")
@@ -190,6 +194,7 @@ func TestNothingAppearsUnasked(t *testing.T) {
 // A job that cannot be read, one that cannot be planned and one whose paper is gone
 // stand in the list with what is wrong; the last one opens, and takes what is offered.
 func TestBadRowsAreShown(t *testing.T) {
+	t.Parallel()
 	data := t.TempDir()
 	p := start(t, data, "127.0.0.1:0")
 	w := open(t, p, "/")
@@ -238,6 +243,7 @@ func TestBadRowsAreShown(t *testing.T) {
 // On a card with gems, brads and ribbon the papers are papers and the things are
 // things, a layer can be put on it, and its border is a field.
 func TestLayersOfACardWithThings(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
@@ -263,6 +269,7 @@ func TestLayersOfACardWithThings(t *testing.T) {
 
 // With something sticking out, every drawing of the card shows it.
 func TestWhatSticksOutIsDrawn(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
@@ -290,6 +297,7 @@ func TestWhatSticksOutIsDrawn(t *testing.T) {
 
 // Every station of every demo job: no label, no value and no box in it is empty.
 func TestNothingIsEmpty(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	for _, j := range demo.Jobs() {

@@ -8,6 +8,7 @@ import (
 // what that does is said; one way is the safer one; folded round scrap nothing is
 // scored at all.
 func TestWaysOfScoring(t *testing.T) {
+	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.station("Meteor-night thanks, square", "envelope")

@@ -86,7 +86,8 @@ func noted(j job.Job, shop job.Shop, path string) job.Job {
 	if path != "card.thickness" && !strings.HasPrefix(path, "post.measured.") {
 		return j
 	}
-	now := newMaker(j, shop).noting()
+	m := newMaker(j, shop)
+	now := m.noting(m.closed(m.chosen()))
 	t, said := &j.Post.Measured, now.Post.Measured
 	switch path {
 	case "card.thickness":

@@ -61,8 +61,11 @@ func (m maker) remedies(c candidate, all []candidate, v mail.Verdict) []remedy {
 		list = append(list, find(c, v, now)...)
 	}
 	list = append(list, m.otherwiseMade(c, all, now)...)
-	for i := range list {
-		m.countedOn(&list[i])
+	if m.Job().Card.Thickness != nil || m.Job().Post.Measured != (job.Measured{}) {
+		noted := m.noting(m.closed(c))
+		for i := range list {
+			list[i].countedOn(noted)
+		}
 	}
 	var tried sync.WaitGroup // none knows of another
 	for i := range list {
@@ -99,14 +102,14 @@ func (m maker) tryRemedy(r *remedy, c candidate) {
 	}
 }
 
-// countedOn keeps, with a change, what was measured of the piece before it: what the
-// change does by the sums is counted on from the readings.
-func (m maker) countedOn(r *remedy) {
-	j := m.Job()
-	if r.same || j.Card.Thickness == nil && j.Post.Measured == (job.Measured{}) {
+// countedOn keeps, with a change, what was measured of the piece before it, as the job
+// that has it noted says: what the change does by the sums is counted on from the
+// readings.
+func (r *remedy) countedOn(noted job.Job) {
+	if r.same {
 		return
 	}
-	change, noted := r.change, m.noting()
+	change := r.change
 	r.change = func(j *job.Job) {
 		j.Card.ThicknessOf, j.Post.Measured = noted.Card.ThicknessOf, noted.Post.Measured
 		change(j)

@@ -14,10 +14,10 @@ const (
 	otherWeight    = 0.02 // of it
 )
 
-// noting is the job with what the sums say of the piece as it is, beside every
+// noting is the job of a closed piece with what the sums say of the piece as it is, beside every
 // reading of it that has none: so that a reading is never forgotten when the piece
 // changes, but counted on from.
-func (m maker) noting() job.Job {
+func (m maker) noting(e closed) job.Job {
 	j := m.Job()
 	if j.Card.Thickness != nil && j.Card.ThicknessOf == 0 {
 		j.Card.ThicknessOf = m.Thick().Predicted
@@ -26,7 +26,6 @@ func (m maker) noting() job.Job {
 	if *t == (job.Measured{}) {
 		return j
 	}
-	e := m.closed(m.chosen())
 	_, grams := m.weights(e)
 	if t.Thickness > 0 && t.ThicknessOf == 0 {
 		t.ThicknessOf = e.thickness
