@@ -12,6 +12,7 @@ import (
 	"testing"
 	"testing/fstest"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/demo"
 )
@@ -243,5 +244,37 @@ func TestOddDirectoryNames(t *testing.T) {
 		if _, err := os.Stat(filepath.Join(dir, fileName)); err != nil {
 			t.Errorf("%q: the database is not where it was put: %v", name, err)
 		}
+	}
+}
+
+// The shop is read once a version: as long as nobody saves it, the same one is handed
+// out, and a save is seen at once.
+func TestShopIsReadOnceAVersion(t *testing.T) {
+	s := open(t, t.TempDir())
+	ctx := t.Context()
+	if err := s.Seed(ctx, demo.Shop(), nil); err != nil {
+		t.Fatal(err)
+	}
+	read := func() Shop {
+		t.Helper()
+		shop, err := s.Shop(ctx)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return shop
+	}
+	first, again := read(), read()
+	if &first.Shop.Stocks[0] != &again.Shop.Stocks[0] {
+		t.Error("it is read anew though nobody saved it")
+	}
+	if _, err := s.ChangeShop(ctx, func(now Shop) (job.Shop, error) {
+		now.Shop = now.Shop.Clone()
+		now.Shop.Stocks[0].Have = 7
+		return now.Shop, nil
+	}); err != nil {
+		t.Fatal(err)
+	}
+	if now := read(); now.Version != first.Version+1 || now.Shop.Stocks[0].Have != 7 || first.Shop.Stocks[0].Have == 7 {
+		t.Errorf("version %d, %d sheets", now.Version, now.Shop.Stocks[0].Have)
 	}
 }

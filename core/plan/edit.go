@@ -212,11 +212,14 @@ func (m maker) takeRung(id string) (job.Job, error) {
 	return m.Job(), say.Refuse("That border is not among the stops any more: look at the slider again.")
 }
 
-// beginRecipe begins a recipe, in one of the ways of giving scores. A new one begins
-// as the job's own diamond or pocket.
+// beginRecipe begins a recipe, in one of the ways of giving scores: both of a pair from
+// one corner where none is named. A new one begins as the job's own diamond or pocket.
 func beginRecipe(j job.Job, shop job.Shop, scores string) (job.Job, error) {
 	if scores == job.PocketRecipe {
 		return beginPocketRecipe(j, shop), nil
+	}
+	if scores == "" {
+		scores = job.PairRecipe
 	}
 	if scores != job.PairRecipe && scores != job.CornersRecipe {
 		return j, say.Refuse("A recipe is of a square scored from one corner or from each, or of a pocket: choose one.")

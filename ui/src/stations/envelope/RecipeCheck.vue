@@ -25,7 +25,7 @@ onMounted(() => {
 const recipe = computed(() => props.job.job.value?.recipe)
 const plan = computed(() => props.job.plan.value?.recipe)
 const scores = ['left', 'right', 'top', 'bottom']
-const begin = () => props.job.add('recipe', choices('recipes')[0]?.id)
+const begin = () => props.job.add('recipe')
 </script>
 
 <template>
