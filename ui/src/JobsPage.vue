@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { api, sentenceOf, unreachable, type ListedJob } from './api/client'
+import { useTrying } from './api/trying'
 import BrandMark from './counter/BrandMark.vue'
 import SaveLine from './counter/SaveLine.vue'
 import { newJob } from './job/useJob'
@@ -10,17 +11,16 @@ import { useShop } from './job/useShop'
 
 defineProps<{ lost?: boolean }>()
 
-const tryAgainAfter = 1000
-
 const jobs = ref<ListedJob[]>()
 const failure = ref('')
 const gone = ref<{ id: string; name: string; version: number }>()
-const state = ref('saved')
+const busy = ref(false)
+const { noAnswer, ask } = useTrying()
+const state = computed(() => (noAnswer.value ? 'unreachable' : busy.value ? 'saving' : 'saved'))
 const router = useRouter()
 const { listen } = useShop()
 
-const later = () => new Promise((done) => window.setTimeout(done, tryAgainAfter))
-
+const listing = useTrying()
 let loading = false
 let again = false
 async function load() {
@@ -29,15 +29,21 @@ async function load() {
     return
   }
   loading = true
-  const { data, error, response } = await api.GET('/api/jobs').catch(unreachable)
+  const { data, error } = await listing.ask(() => api.GET('/api/jobs').catch(told))
   loading = false
   if (data) jobs.value = data
   failure.value = data ? '' : sentenceOf(error)
-  if (!response) await later()
-  if (!response || again) {
+  if (again) {
     again = false
     void load()
   }
+}
+
+/** What is said while the list cannot be had; what is shown stays. */
+function told() {
+  const none = unreachable()
+  failure.value = sentenceOf(none.error)
+  return none
 }
 
 async function copy(of: string) {
@@ -48,27 +54,20 @@ async function copy(of: string) {
 
 /** Takes a job off the list, or puts it back; kept and tried again while the program does not answer. */
 async function setRemoved(job: { id: string; name: string; version: number }, removed: boolean) {
-  for (;;) {
-    state.value = state.value === 'unreachable' ? state.value : 'saving'
-    const { data, error, response } = await api
+  busy.value = true
+  const { data, error } = await ask(() =>
+    api
       .PUT('/api/jobs/{id}/removed', {
         params: { path: { id: job.id } },
         body: { version: job.version, removed },
       })
-      .catch(unreachable)
-    if (!response) {
-      state.value = 'unreachable'
-      await later()
-      continue
-    }
-    state.value = 'saved'
-    if (data) gone.value = removed ? { id: job.id, name: job.name, version: data.version } : undefined
-    await load()
-    // Refused after an answer that was lost: it is done all the same.
-    if (!data && (jobs.value ?? []).some((j) => j.id === job.id) === removed)
-      failure.value = sentenceOf(error)
-    return
-  }
+      .catch(unreachable),
+  )
+  busy.value = false
+  if (data) gone.value = removed ? { id: job.id, name: job.name, version: data.version } : undefined
+  await load()
+  // Refused after an answer that was lost: it is done all the same.
+  if (!data && (jobs.value ?? []).some((j) => j.id === job.id) === removed) failure.value = sentenceOf(error)
 }
 
 // Every card is drawn to one scale, so that they can be told apart at a glance.
