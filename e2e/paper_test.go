@@ -228,7 +228,7 @@ func TestRoomOfARaisedCard(t *testing.T) {
 	w.goTo(at + "card")
 	w.click(test("more") + " summary")
 	w.see(test("room"), "≈ 3/16 of the envelope both ways counted as a block")
-	w.pick("room-heap")
+	w.choose("field-card.room", "Thick in places")
 	w.see(test("room"), "the sums go by how it lies")
 	w.fill("field-card.overWidth", "1/2")
 	w.pick("view-nest")

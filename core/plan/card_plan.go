@@ -30,6 +30,11 @@ type CardPlan struct {
 	// Drawing describes the drawing of the flat base in words.
 	Drawing string   `json:"drawing"`
 	Room    RoomPlan `json:"room"`
+	// Options are the paths of what else is asked of a card in its fold, More of what most
+	// cards leave alone; MoreSet says that some of that is set.
+	Options []string `json:"options"`
+	More    []string `json:"more"`
+	MoreSet bool     `json:"moreSet"`
 }
 
 // PartPlan is one part as the maker sees it.
@@ -37,14 +42,16 @@ type PartPlan struct {
 	ID string `json:"id"`
 	// Part is the place in the job's list of parts; Thing is set for what is no
 	// paper.
-	Part    int     `json:"part"`
-	Thing   bool    `json:"thing"`
-	Name    string  `json:"name"`
-	Stock   string  `json:"stock"`
-	Size    string  `json:"size"`
-	Caliper string  `json:"caliper"`
-	Layers  int     `json:"layers"`
-	Grams   float64 `json:"grams"`
+	Part  int  `json:"part"`
+	Thing bool `json:"thing"`
+	// Edited are the paths of what is typed and chosen of a thing.
+	Edited  []string `json:"edited"`
+	Name    string   `json:"name"`
+	Stock   string   `json:"stock"`
+	Size    string   `json:"size"`
+	Caliper string   `json:"caliper"`
+	Layers  int      `json:"layers"`
+	Grams   float64  `json:"grams"`
 }
 
 // BasePlan is the flat base of one fold.
@@ -130,7 +137,7 @@ func (m maker) card() CardPlan {
 		Width: m.shown(j.Card.Width), Height: m.shown(j.Card.Height),
 		Thickness: Shown{m.Thick().Used, m.fine().Show(m.Thick().Used)}, Predicted: Shown{m.Thick().Predicted, m.fine().Show(m.Thick().Predicted)},
 		PredictedExact: m.exact(m.Thick().Predicted), Measured: m.Thick().Measured,
-		Notes: []Note{}, Sheets: []SheetPlan{},
+		Notes: []Note{}, Sheets: []SheetPlan{}, Options: m.cardOptions(), More: cardMore, MoreSet: m.cardMoreSet(),
 	}
 	c.Parts = m.parts()
 	c.Room = m.roomPlan()
@@ -177,13 +184,13 @@ func (m maker) parts() []PartPlan {
 		}
 		p := m.Job().Parts[i]
 		if t := p.Thing; t != nil {
-			list = append(list, PartPlan{ID: p.ID, Part: i, Thing: true, Name: p.Name, Stock: "", Size: m.by(t.Width, t.Height), Caliper: measure.Decimal(t.Caliper, measure.Millimetre) + " mm", Layers: 1, Grams: t.Grams})
+			list = append(list, PartPlan{ID: p.ID, Part: i, Thing: true, Edited: thingOptions(i, *t), Name: p.Name, Stock: "", Size: m.by(t.Width, t.Height), Caliper: measure.Decimal(t.Caliper, measure.Millimetre) + " mm", Layers: 1, Grams: t.Grams})
 			continue
 		}
 		stock, _ := m.Shop().Stock(p.Stock)
 		n := job.LayersOf(m.Job(), p)
 		list = append(list, PartPlan{
-			ID: p.ID, Part: i, Name: p.Name, Stock: stock.Name, Size: m.by(size.Width, size.Height),
+			ID: p.ID, Part: i, Edited: []string{}, Name: p.Name, Stock: stock.Name, Size: m.by(size.Width, size.Height),
 			Caliper: measure.Decimal(stock.Caliper*measure.Length(n)+p.Foam, measure.Millimetre) + " mm",
 			Layers:  n, Grams: stock.Weight(size.Width, size.Height) * float64(n),
 		})

@@ -1,9 +1,72 @@
 package plan
 
 import (
+	"fmt"
+
 	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
 	"yellowparcel/core/job"
 )
+
+// cardOptions are the paths of what a fold asks for besides its size.
+func (m maker) cardOptions() []string {
+	switch c := m.Job().Card; c.Fold {
+	case card.SideFold, card.TopFold:
+		return []string{"card.spine"}
+	case card.Accordion:
+		if len(c.Own) > 0 {
+			return []string{"card.own"}
+		}
+		return []string{"card.panels", "card.own"}
+	}
+	return []string{}
+}
+
+// cardMore are the paths of what most cards leave alone.
+var cardMore = []string{"card.overWidth", "card.overHeight", "card.room", "card.towards"}
+
+// cardMoreSet says that some of it is set.
+func (m maker) cardMoreSet() bool {
+	c := m.Job().Card
+	return c.OverWidth > 0 || c.OverHeight > 0 || c.Room == job.AsHeap || c.Towards
+}
+
+// mailOptions are the paths of what is chosen for closing and addressing the piece.
+func (m maker) mailOptions() []string {
+	p := m.Job().Post
+	list := []string{"post.closure", "post.addressShort", "post.bare"}
+	if p.Bare {
+		list = []string{"post.addressShort", "post.bare", "post.radius"}
+	}
+	if p.HandCancel {
+		list = append(list, "post.handCancel")
+	}
+	if p.Class != "" {
+		list = append(list, "post.class")
+	}
+	return list
+}
+
+// paperOptions are the paths of what is chosen for the cutting; a card for an
+// envelope that there is has none to cut.
+func (m maker) paperOptions() []string {
+	list := []string{"count", "paper.alongGrain"}
+	if m.Job().Start == nil {
+		list = append(list, "paper.noBlanks")
+	}
+	return list
+}
+
+// wayTools are the paths of the shop's fields that a way of scoring goes by.
+func wayTools(id blank.WayID) []string {
+	switch id {
+	case blank.PairWay, blank.CornerWay:
+		return []string{"tools.cornerAt", "tools.groove"}
+	case blank.NotchWay:
+		return []string{"tools.notchDepth"}
+	}
+	return []string{}
+}
 
 // wishes are the paths of the lengths that count for a construction; what its school
 // sets by itself is not asked for.
@@ -46,6 +109,19 @@ func options(id job.Construction) []string {
 	list := make([]string, len(own))
 	for i, name := range own {
 		list[i] = "envelope." + name
+	}
+	return list
+}
+
+// thingOptions are the paths of what is typed and chosen of a thing; a disc has one
+// size.
+func thingOptions(at int, t job.Thing) []string {
+	names := []string{"x", "y", "width", "height", "caliper", "grams", "draping", "crushable", "inside", "keep"}
+	var list []string
+	for _, name := range names {
+		if name != "height" || !t.Disc {
+			list = append(list, fmt.Sprintf("parts.%d.thing.%s", at, name))
+		}
 	}
 	return list
 }

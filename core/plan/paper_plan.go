@@ -22,6 +22,8 @@ type PaperPlan struct {
 	Folds  []FoldSheet `json:"folds"`
 	Notes  []Note      `json:"notes"`
 	Have   *HavePlan   `json:"have,omitempty"`
+	// Options are the paths of what is chosen for the cutting.
+	Options []string `json:"options"`
 }
 
 // StockPlan is how everything of one stock is cut.
@@ -87,7 +89,7 @@ type SheetChoice struct {
 }
 
 func (m maker) paper(made candidate) PaperPlan {
-	p := PaperPlan{Notes: []Note{}, Stocks: []StockPlan{}, Tone: Fine}
+	p := PaperPlan{Notes: []Note{}, Stocks: []StockPlan{}, Tone: Fine, Options: m.paperOptions()}
 	p.Folds = m.foldSheets()
 	p.Have = m.have()
 	for i, orders := 0, m.orders(made); i < len(orders); i++ {

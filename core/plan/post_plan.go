@@ -41,7 +41,9 @@ type PostPlan struct {
 	Remedies []RemedyPlan   `json:"remedies"`
 	Postage  PostagePlan    `json:"postage"`
 	Cautions []CautionPlan  `json:"cautions"`
-	Gauge    *GaugePlan     `json:"gauge,omitempty"`
+	// Options are the paths of what is chosen for closing and addressing it.
+	Options []string   `json:"options"`
+	Gauge   *GaugePlan `json:"gauge,omitempty"`
 }
 
 // RectanglePlan is an envelope whose aspect passes.
@@ -98,7 +100,7 @@ func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
 	p := PostPlan{
 		Destination: m.Job().Post.Destination, Notes: []Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []Note{}},
 		Width: m.shown(e.width), Height: m.shown(e.height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
-		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(),
+		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(), Options: m.mailOptions(),
 		Readings: []Reading{
 			{"closed", "Closed size", m.by(e.width, e.height), "lying flat"},
 			{"thickness", "Thickness", m.fine().Show(piece.Thickness), about},

@@ -27,6 +27,8 @@ type WayPlan struct {
 	EaseRSS   Shown `json:"easeRss"`
 	// Safer marks the way that leaves more of what is scarcer.
 	Safer bool `json:"safer"`
+	// Tools are the paths of the shop's fields that it goes by.
+	Tools []string `json:"tools"`
 }
 
 // SettingPlan is one reading to set.
@@ -115,7 +117,7 @@ func (m maker) way(d blank.Diamond, w blank.Way) WayPlan {
 	e := d.Measure(w)
 	ease := min(e.EaseWidth, e.EaseHeight)
 	p := WayPlan{
-		ID: w.ID, Name: job.WayName(w.ID), Sheet: m.shown(w.Sheet), Ease: m.shown(ease), EaseWorst: m.shown(ease - w.Ease.Worst), EaseRSS: m.shown(ease - w.Ease.RSS),
+		ID: w.ID, Name: job.WayName(w.ID), Tools: wayTools(w.ID), Sheet: m.shown(w.Sheet), Ease: m.shown(ease), EaseWorst: m.shown(ease - w.Ease.Worst), EaseRSS: m.shown(ease - w.Ease.RSS),
 		Seam: m.shown(e.Seam), SeamWorst: m.shown(e.Seam - w.Seam.Worst), SeamRSS: m.shown(e.Seam - w.Seam.RSS),
 	}
 	square := d.CreaseWidth == d.CreaseHeight && w.ID != blank.NotchWay

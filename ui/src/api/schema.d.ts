@@ -340,7 +340,10 @@ export interface components {
             drawing: string;
             height: components["schemas"]["Shown"];
             measured: boolean;
+            more: string[];
+            moreSet: boolean;
             notes: components["schemas"]["Note"][];
+            options: string[];
             parts: components["schemas"]["PartPlan"][];
             predicted: components["schemas"]["Shown"];
             predictedExact: string;
@@ -971,6 +974,7 @@ export interface components {
             folds: components["schemas"]["FoldSheet"][];
             have?: components["schemas"]["HavePlan"];
             notes: components["schemas"]["Note"][];
+            options: string[];
             sentence: components["schemas"]["Sentence"];
             short: string;
             stocks: components["schemas"]["StockPlan"][];
@@ -1003,6 +1007,7 @@ export interface components {
         };
         PartPlan: {
             caliper: string;
+            edited: string[];
             /** Format: double */
             grams: number;
             id: string;
@@ -1077,6 +1082,7 @@ export interface components {
             height: components["schemas"]["Shown"];
             measured: components["schemas"]["MeasuredPlan"][];
             notes: components["schemas"]["Note"][];
+            options: string[];
             postage: components["schemas"]["PostagePlan"];
             readings: components["schemas"]["Reading"][];
             rectangle?: components["schemas"]["RectanglePlan"];
@@ -1598,6 +1604,7 @@ export interface components {
             settings: components["schemas"]["SettingPlan"][];
             sheet: components["schemas"]["Shown"];
             steps: string[];
+            tools: string[];
         };
         WeightPlan: {
             grams: string;

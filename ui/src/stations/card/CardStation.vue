@@ -104,28 +104,12 @@ const envelopes = computed(() =>
       :model-value="job.textOf('card.fold')"
       @update:model-value="job.set('card.fold', $event)"
     />
-    <template v-if="base.fold === 'accordion'">
-      <TypedField v-if="!wish.card.own?.length" :of="job" path="card.panels" />
-      <TypedField :of="job" path="card.own" />
-    </template>
-    <TypedField v-if="base.fold === 'side' || base.fold === 'top'" :of="job" path="card.spine" />
-    <details
-      :open="!!wish.card.overWidth || !!wish.card.overHeight || wish.card.room === 'heap'"
-      data-test="more"
-    >
+    <TypedField v-for="o in card.options" :key="o" :of="job" :path="o" />
+    <details :open="card.moreSet" data-test="more">
       <summary>Overhang and options</summary>
       <div class="more">
-        <TypedField :of="job" path="card.overWidth" />
-        <TypedField :of="job" path="card.overHeight" />
-        <ChoiceRow
-          label="How thickness is counted"
-          name="room"
-          :choices="choices('rooms')"
-          :model-value="job.textOf('card.room')"
-          @update:model-value="job.set('card.room', $event)"
-        />
+        <TypedField v-for="o in card.more" :key="o" :of="job" :path="o" />
         <p class="soft" data-test="room">{{ card.room.text }}</p>
-        <TypedField :of="job" path="card.towards" />
       </div>
     </details>
     <PartList :job="job" />

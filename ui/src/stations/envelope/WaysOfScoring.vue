@@ -12,7 +12,6 @@ const emit = defineEmits<{ choose: [way: string] }>()
 const shelf = useShop()
 const chosen = computed(() => props.ways.find((w) => w.id === props.way) ?? props.ways[0]!)
 const choices = computed(() => props.ways.map((w) => ({ id: w.id, name: w.name })))
-const guided = computed(() => chosen.value.id === 'pair' || chosen.value.id === 'corners')
 const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).size > 1)
 </script>
 
@@ -41,9 +40,7 @@ const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).s
         <li v-for="step in chosen.steps" :key="step">{{ step }}</li>
       </ol>
       <div class="board">
-        <TypedField v-if="guided" :of="shelf" path="tools.cornerAt" as="line" />
-        <TypedField v-if="guided" :of="shelf" path="tools.groove" as="line" />
-        <TypedField v-if="chosen.id === 'notch'" :of="shelf" path="tools.notchDepth" as="line" />
+        <TypedField v-for="t in chosen.tools" :key="t" :of="shelf" :path="t" as="line" />
       </div>
     </div>
     <table class="numbers-table">

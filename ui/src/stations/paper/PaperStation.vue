@@ -114,9 +114,7 @@ async function longer() {
       <p v-if="failure" class="tone-trouble" role="alert">{{ failure }}</p>
       <CutSteps v-if="layout" :stock="stock" :layout="layout" />
     </template>
-    <TypedField :of="job" path="count" />
-    <TypedField :of="job" path="paper.alongGrain" />
-    <TypedField v-if="!job.job.value!.start" :of="job" path="paper.noBlanks" />
+    <TypedField v-for="o in paper.options" :key="o" :of="job" :path="o" />
     <template #below><FoldTable :sheets="paper.folds" :fold="job.job.value!.card.fold" /></template>
   </StationLayout>
 </template>

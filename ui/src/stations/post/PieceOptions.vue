@@ -1,14 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-
 import type { PostPlan } from '../../api/client'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 
 /** How the piece is closed and addressed, and what is in it that may hurt. */
-const props = defineProps<{ job: JobInHand; cautions: PostPlan['cautions'] }>()
-
-const wish = computed(() => props.job.job.value!)
+const props = defineProps<{ job: JobInHand; cautions: PostPlan['cautions']; options: string[] }>()
 
 function tick(id: string, on: boolean) {
   const now = props.job.textOf('post.contents').split(',')
@@ -19,12 +15,7 @@ function tick(id: string, on: boolean) {
 <template>
   <section class="options" aria-label="How it is closed and addressed">
     <h2>Closed, addressed, filled</h2>
-    <TypedField v-if="!wish.post.bare" :of="job" path="post.closure" />
-    <TypedField :of="job" path="post.addressShort" />
-    <TypedField :of="job" path="post.bare" />
-    <TypedField v-if="wish.post.bare" :of="job" path="post.radius" />
-    <TypedField v-if="wish.post.handCancel" :of="job" path="post.handCancel" />
-    <TypedField v-if="wish.post.class" :of="job" path="post.class" />
+    <TypedField v-for="o in options" :key="o" :of="job" :path="o" />
     <h3>Is any of this in it?</h3>
     <div v-for="c in cautions" :key="c.id" class="caution">
       <v-checkbox

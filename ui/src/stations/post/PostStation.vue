@@ -103,7 +103,7 @@ const rows = computed(() => (view.value === 'belt' ? post.value.beam.rows : post
       <EverywhereTable :places="post.everywhere" @choose="send" />
       <div class="two">
         <MeasurePanel :job="job" :measured="post.measured" :weights="post.weights" />
-        <PieceOptions :job="job" :cautions="post.cautions" />
+        <PieceOptions :job="job" :cautions="post.cautions" :options="post.options" />
       </div>
       <section v-if="post.gauge" class="gauge" aria-label="Thickness gauge">
         <h2>Thickness gauge for a {{ post.gauge.class }}</h2>

@@ -17,12 +17,12 @@ const list = computed(() =>
 const none = ref<string>() // what was added is not kept chosen
 const picked = computed(() => list.value.find((p) => p.i === props.at))
 
-const edited = computed(() => {
-  const t = picked.value?.part.thing
-  const sizes = t?.disc ? ['width'] : ['width', 'height']
-  return ['x', 'y', ...sizes, 'caliper', 'grams'].map((name) => `parts.${picked.value?.i}.thing.${name}`)
-})
-const flags = ['draping', 'crushable', 'inside', 'keep']
+const asked = computed(
+  () => props.job.plan.value?.card.parts.find((p) => p.part === picked.value?.i)?.edited ?? [],
+)
+const isFlag = (path: string) => props.job.inputAt(path)?.kind === 'flag'
+const edited = computed(() => asked.value.filter((p) => !isFlag(p)))
+const flags = computed(() => asked.value.filter(isFlag))
 </script>
 
 <template>
@@ -64,7 +64,7 @@ const flags = ['draping', 'crushable', 'inside', 'keep']
       />
       <TypedField v-for="p in edited" :key="p" :of="job" :path="p" />
       <div class="ticks">
-        <TypedField v-for="f in flags" :key="f" :of="job" :path="`parts.${picked.i}.thing.${f}`" />
+        <TypedField v-for="f in flags" :key="f" :of="job" :path="f" />
       </div>
     </div>
   </section>
