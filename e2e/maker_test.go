@@ -206,6 +206,14 @@ func TestKeyboard(t *testing.T) {
 	// A run of typing in one field is one act to undo.
 	w.fill(field, "7")
 	w.see(test("ticket-card"), "7 × 5 3/8")
+	// A step goes on from what stands typed, and shows.
+	w.Keyboard.MustType(input.ArrowUp)
+	w.see(test("ticket-card"), "7 1/16 × 5 3/8")
+	if got := w.value(field); got != "7 1/16" {
+		t.Errorf("stepped from what was typed, the field shows %s", got)
+	}
+	undo()
+	w.see(test("ticket-card"), "7 × 5 3/8")
 	w.fill("field-card.height", "14 cm")
 	w.see(test("ticket-card"), "≈ 7 × 5 1/2")
 	w.MustElement(test("name")).MustFocus()

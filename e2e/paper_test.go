@@ -128,6 +128,12 @@ func TestShelf(t *testing.T) {
 		w.Keyboard.MustType(input.Tab)
 	}
 	w.waitFor("145 mm to be read", func() (string, bool) { v := w.value("field-envelopes.2.width"); return v, v == "≈ 5 11/16" })
+	// A step goes on from what stands typed.
+	w.fill("field-envelopes.2.width", "6")
+	w.Keyboard.MustType(input.ArrowUp)
+	w.waitFor("6 and a step to be read", func() (string, bool) { v := w.value("field-envelopes.2.width"); return v, v == "6 1/16" })
+	w.fill("field-envelopes.2.width", "145 mm")
+	w.Keyboard.MustType(input.Tab)
 	w.fill("field-stocks.0.caliper", "3 in")
 	w.Keyboard.MustType(input.Tab)
 	w.see(test("refused"), "The caliper of 3 in is larger than any sheet here allows")

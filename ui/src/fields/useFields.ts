@@ -83,7 +83,7 @@ export function useFields(of: Of) {
       typing.leave(key, of.awaiting())
     },
     step(path, steps, on) {
-      if (!on) of.left?.()
+      if (!on) fields.leave(path) // it steps from what was typed
       act([{ act: 'step', path, steps }], on)
     },
     stepAll(steps, on) {

@@ -96,7 +96,10 @@ function listen(onJobs?: () => void) {
     if (unsaved.value === 0) void load()
     onJobs?.()
   }
-  onScopeDispose(() => stream.close())
+  onScopeDispose(() => {
+    stream.close()
+    typing.clear() // what was left typed and wrong does not follow to the next page
+  })
 }
 
 const none: Choice[] = []
