@@ -32,8 +32,8 @@ type Edit struct {
 	Text string `json:"text,omitempty" maxLength:"400000"`
 	// Steps is by how many ticks or places.
 	Steps int `json:"steps,omitempty" minimum:"-1000" maximum:"1000"`
-	// Was is what the field showed before, where that is known: when it shows another
-	// text by now, another window has been there.
+	// Was is what the field showed before, or what is removed as JSON, where that is
+	// known: when it is another by now, another window has been there.
 	Was *string `json:"was,omitempty" maxLength:"400000"`
 }
 

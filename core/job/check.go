@@ -5,7 +5,15 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/field"
+	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
+)
+
+// What may be noted with a reading: more than any sum comes to.
+const (
+	mostNoted      = 100 * measure.Metre
+	mostNotedGrams = 1e6
+	mostStiffer    = 1e12
 )
 
 // Check refuses a job that no plan can be made of, naming each field: the bounds of
@@ -27,6 +35,20 @@ func (j Job) Check(shop Shop) []field.Problem {
 	}
 	if j.Envelope.ThumbGap > j.Card.Height/2 {
 		add("envelope.thumbGap", say.Refuse("The finger gap takes more than half of the card's height of %s: type less.", style.ShowUnit(j.Card.Height)))
+	}
+	m := j.Post.Measured
+	for _, noted := range []struct {
+		path string
+		ok   bool
+	}{
+		{"card.thicknessOf", j.Card.ThicknessOf >= 0 && j.Card.ThicknessOf <= mostNoted},
+		{"post.measured.thicknessOf", m.ThicknessOf >= 0 && m.ThicknessOf <= mostNoted},
+		{"post.measured.gramsOf", m.GramsOf >= 0 && m.GramsOf <= mostNotedGrams},
+		{"post.measured.stiffer", m.Stiffer >= 0 && m.Stiffer <= mostStiffer},
+	} {
+		if !noted.ok {
+			add(noted.path, say.Refuse("What was noted with a reading lies out of all bounds: type the reading again."))
+		}
 	}
 	if o := j.Card.Outline; len(o) > 0 {
 		if err := blank.CheckOutline(o); err != nil {

@@ -223,14 +223,18 @@ func TestWhatFollowsFromAField(t *testing.T) {
 func TestCheckBetweenFields(t *testing.T) {
 	shop := job.DefaultShop()
 	for path, change := range map[string]func(*job.Job){
-		"envelope.thumbGap": func(j *job.Job) { j.Envelope.ThumbGap = 5*in/2 + 1 },
-		"card.outline":      func(j *job.Job) { j.Card.Outline = blank.Polygon{{X: 1}, {X: 2}} },
-		"parts.1.kind":      func(j *job.Job) { j.Parts[1].Kind = job.BasePart },
-		"parts.0.kind":      func(j *job.Job) { j.Parts[0].Kind = job.LayerPart },
-		"parts.3.kind":      func(j *job.Job) { j.Parts[3].Kind = job.LayerPart },
-		"parts.3.thing.x":   func(j *job.Job) { j.Parts[3].Thing.X = 6 * in },
-		"parts":             func(j *job.Job) { j.Parts = nil },
-		"items":             func(j *job.Job) { j.Items = make([]job.Item, job.MostItems+1) },
+		"envelope.thumbGap":         func(j *job.Job) { j.Envelope.ThumbGap = 5*in/2 + 1 },
+		"card.outline":              func(j *job.Job) { j.Card.Outline = blank.Polygon{{X: 1}, {X: 2}} },
+		"parts.1.kind":              func(j *job.Job) { j.Parts[1].Kind = job.BasePart },
+		"parts.0.kind":              func(j *job.Job) { j.Parts[0].Kind = job.LayerPart },
+		"parts.3.kind":              func(j *job.Job) { j.Parts[3].Kind = job.LayerPart },
+		"parts.3.thing.x":           func(j *job.Job) { j.Parts[3].Thing.X = 6 * in },
+		"parts":                     func(j *job.Job) { j.Parts = nil },
+		"card.thicknessOf":          func(j *job.Job) { j.Card.ThicknessOf = -1 },
+		"post.measured.thicknessOf": func(j *job.Job) { j.Post.Measured.ThicknessOf = 101 * measure.Metre },
+		"post.measured.gramsOf":     func(j *job.Job) { j.Post.Measured.GramsOf = -1 },
+		"post.measured.stiffer":     func(j *job.Job) { j.Post.Measured.Stiffer = 1e13 },
+		"items":                     func(j *job.Job) { j.Items = make([]job.Item, job.MostItems+1) },
 	} {
 		j := sample().Clone()
 		change(&j)
@@ -316,6 +320,28 @@ func TestShopEditsInAnyOrder(t *testing.T) {
 	}
 	if done < steps/4 || refused < steps/20 {
 		t.Errorf("%d done, %d refused", done, refused)
+	}
+}
+
+// What lies in a list within an entry is known by its place alone: where another
+// window has moved it, nothing is removed and nothing typed into what stands there now.
+func TestNothingElseIsRemoved(t *testing.T) {
+	shop := job.DefaultShop()
+	price := text(t, shop.Rates[0].Rates[1])
+	remove := field.Edit{Act: field.Remove, Path: "rates.0.rates.1", Was: &price}
+	once, problems, _ := job.ApplyToShop(shop, []field.Edit{remove})
+	if len(problems) > 0 || len(once.Rates[0].Rates) != len(shop.Rates[0].Rates)-1 {
+		t.Fatal(problems)
+	}
+	was := shop.Inputs()["rates.0.rates.2.cents"].Text
+	for _, e := range []field.Edit{remove, {Act: field.Type, Path: "rates.0.rates.2.cents", Text: "7.77", Was: &was}} {
+		twice, problems, _ := job.ApplyToShop(once, []field.Edit{e})
+		if len(problems) != 1 || !strings.Contains(problems[0].Message, "list changed meanwhile") || text(t, twice) != text(t, once) {
+			t.Errorf("%s: %v", e.Act, problems)
+		}
+	}
+	if _, problems, _ = job.ApplyToShop(shop, []field.Edit{{Act: field.Type, Path: "rates.0.rates.2.cents", Text: "7.77", Was: &was}}); len(problems) > 0 {
+		t.Error(problems)
 	}
 }
 

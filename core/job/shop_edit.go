@@ -1,8 +1,12 @@
 package job
 
 import (
+	"encoding/json"
 	"errors"
+	"reflect"
+	"regexp"
 	"slices"
+	"strconv"
 	"strings"
 
 	"yellowparcel/core/field"
@@ -65,8 +69,9 @@ func ApplyToShop(shop Shop, edits []field.Edit) (_ Shop, problems []field.Proble
 		if err == nil {
 			at := e
 			at.Path = path
-			overtaken = shop.overtaken(at)
-			err = changed.apply(at)
+			if overtaken, err = shop.overtaken(at); err == nil {
+				err = changed.apply(at)
+			}
 		}
 		if err == nil {
 			// What the shop as a whole refuses is told at the field that was typed.
@@ -87,18 +92,67 @@ func ApplyToShop(shop Shop, edits []field.Edit) (_ Shop, problems []field.Proble
 }
 
 // overtaken says that a field shows something else by now than where it was edited.
-func (s Shop) overtaken(e field.Edit) string {
+// What lies in a list within an entry has no ID, so that another one may stand in its
+// place by now: there the edit is refused.
+func (s Shop) overtaken(e field.Edit) (told string, err error) {
 	if e.Was == nil {
-		return ""
+		return "", nil
+	}
+	moved := say.Refuse("This list changed meanwhile: look at it again, and do it anew where it is still wanted.")
+	if e.Act == field.Remove {
+		if !sameJSON(s.at(e.Path), *e.Was) {
+			return "", moved
+		}
+		return "", nil
 	}
 	f, ok := field.Find(s.Fields(), e.Path)
 	if !ok {
-		return ""
+		return "", nil
 	}
-	if now, _ := f.Show(s.Style()); now != *e.Was && now != e.Text {
-		return "Another window changed “" + f.Label + "” to “" + say.Clip(now) + "” meanwhile; what you entered here stands now."
+	now, _ := f.Show(s.Style())
+	switch {
+	case now == *e.Was || now == e.Text:
+		return "", nil
+	case within.MatchString(e.Path):
+		return "", moved
 	}
-	return ""
+	return "Another window changed “" + f.Label + "” to “" + say.Clip(now) + "” meanwhile; what you entered here stands now.", nil
+}
+
+// within matches the path of what lies in a list within an entry.
+var within = regexp.MustCompile(`^\w+\.\d+\..*\.\d+(\.|$)`)
+
+// at is what stands at a path, as JSON; null where nothing does.
+func (s Shop) at(path string) string {
+	var v any
+	raw, err := json.Marshal(s)
+	if err != nil || json.Unmarshal(raw, &v) != nil {
+		return "null"
+	}
+	for step := range strings.SplitSeq(path, ".") {
+		switch in := v.(type) {
+		case map[string]any:
+			v = in[step]
+		case []any:
+			i, err := strconv.Atoi(step)
+			if v = nil; err == nil && i >= 0 && i < len(in) {
+				v = in[i]
+			}
+		default:
+			v = nil
+		}
+	}
+	raw, err = json.Marshal(v)
+	if err != nil {
+		return "null"
+	}
+	return string(raw)
+}
+
+// sameJSON reports whether two texts of JSON say the same.
+func sameJSON(a, b string) bool {
+	var x, y any
+	return json.Unmarshal([]byte(a), &x) == nil && json.Unmarshal([]byte(b), &y) == nil && reflect.DeepEqual(x, y)
 }
 
 func (s *Shop) apply(e field.Edit) error {

@@ -11,6 +11,16 @@ function idOf(entry: unknown): string {
   return typeof id === 'string' && plainID.test(id) ? id : ''
 }
 
+/** What stands at a path; nothing where it leads nowhere. */
+export function valueAt(doc: unknown, path: string): unknown {
+  return path
+    .split('.')
+    .reduce<unknown>(
+      (v, step) => (Array.isArray(v) ? v[Number(step)] : isRecord(v) ? v[step] : undefined),
+      doc,
+    )
+}
+
 /**
  * A path with the entry of its list named by the ID that it has, so that it means the
  * same entry when others come and go: "parts.2.border" as "parts.lining.border".

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 
 import type { Add, Edit, Input } from '../api/client'
-import { steady } from './steady'
+import { steady, valueAt } from './steady'
 import { useTyping } from './useTyping'
 
 /** What has fields: the job in hand, the shelf, the rules. */
@@ -50,6 +50,9 @@ export function useFields(of: Of) {
 
   const before = new Map<string, string>() // what fields showed before something was typed
 
+  /** What an act is done to, where another window may have been there: a job comes with its edits. */
+  const seen = (text: string | undefined) => (of.whenLeft ? text : undefined)
+
   function act(edits: Edit[], on = false) {
     typing.done()
     of.send(
@@ -92,9 +95,10 @@ export function useFields(of: Of) {
         on,
       )
     },
-    set: (path, text) => act([{ act: 'set', path, text }]),
+    set: (path, text) => act([{ act: 'set', path, text, was: seen(inputAt(path)?.text) }]),
     add: (path, text) => act([{ act: 'add', path, text }]),
-    remove: (path) => act([{ act: 'remove', path }]),
+    remove: (path) =>
+      act([{ act: 'remove', path, was: seen(JSON.stringify(valueAt(of.doc(), path) ?? null)) }]),
     move: (path, steps) => act([{ act: 'move', path, steps }]),
     take: (path, text) => act([{ act: 'take', path, text }]),
   }
