@@ -15,7 +15,7 @@ func TestFoldingRoundACard(t *testing.T) {
 	round := 0
 	for range 20 {
 		s := boxSpec(rng)
-		for name, m := range constructions(s) {
+		for name, m := range everyMade(s) {
 			flat, thick := m.Net, (s.Thickness - m.Depth).Millimetres()
 			n := flat.Around(thick)
 			if len(n.Panels) == len(flat.Panels) {
@@ -55,7 +55,7 @@ func TestFoldingRoundACard(t *testing.T) {
 				}
 			}
 			for _, g := range flat.Glue {
-				if m.joins(g) {
+				if g.Joins {
 					continue
 				}
 				was, is := areas(flat.overlap(g.Panel, g.Onto, flat.poses(all))), areas(n.overlap(g.Panel, g.Onto, poses))
@@ -105,7 +105,7 @@ func TestNothingToGoRound(t *testing.T) {
 	s := boxSpec(rand.New(rand.NewPCG(83, 84)))
 	for _, m := range []Made{NewTuckBox(s), NewSquareBox(s)} {
 		if n := m.Net.Around(2); len(n.Panels) != len(m.Net.Panels) {
-			t.Errorf("%s: walls are put beside walls", m.Kind)
+			t.Errorf("%s: walls are put beside walls", m.ID)
 		}
 	}
 	m := NewDiamond(s).Made()

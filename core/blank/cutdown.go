@@ -1,13 +1,76 @@
 package blank
 
-import "yellowparcel/core/measure"
+import (
+	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
+)
+
+var cutDown = Construction{
+	ID: CutDownID, Bought: true,
+	Words: Words{
+		Name: "Cut down a bought one", Drawing: lyingFlat, Overlap: flapOverlap,
+		Sentence: []say.Clause{
+			say.Unless("cut left", "Take {from}, cut [{cut right}] off one side, and glue that side with a seam of [{seam}]."),
+			say.When("cut left", "Take {from}, cut [{cut left}] off either side, and glue both sides with a seam of [{seam}]."),
+		},
+		Roles: map[Role]string{cutLeft: "cut", cutRight: "cut"},
+		Seal:  "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+		Hint: []say.Clause{say.Always("Without sums: lay the card in the middle, mark {beyond} beyond each of its sides (one seam and half of ease and thickness), and cut on the marks.")},
+		Not:  "No envelope that is sold or on your shelf can be cut down to this card.",
+	},
+	Wishes:  always(easeWish, seamWish),
+	Options: []string{"oneSide", stockOption, adhesiveOption, linerOption},
+	Ways: []WayKind{{
+		ID: NextEdge, Name: "cut, and glued again",
+		Steps: []say.Clause{
+			say.When("cut left", "Cut {cut left} off the left side and {cut right} off the right."), say.Unless("cut left", "Cut {cut right} off the right side."),
+			say.Always("Glue what was cut with a seam of {seam}, and leave the throat open."),
+		},
+	}},
+	Make: fittest,
+}
+
+// What is cut off a bought envelope.
+const cutLeft, cutRight Role = "cut left", "cut right"
 
 // Bought is an envelope that is cut down: its outer size, throat along the width.
 type Bought struct {
+	// ID is that of its format, Owned set for one on the shelf.
+	ID            string
+	Owned         bool
 	Width, Height measure.Length
 	// Pointed is set when its flap is deep and pointed, so that cutting its sides
 	// cuts the flap's curve.
 	Pointed bool
+}
+
+// fittest cuts down the bought envelope of the spec that is left with the least to
+// spare: one on the shelf before one to buy. The paper of what is sold counts.
+func fittest(s Spec) (best Made, ok bool) {
+	s.Caliper, s.LeastWidth, s.LeastHeight = s.SoldCaliper, 0, 0
+	spare := func(m Made) measure.Length { return m.EaseHeight + m.From.Width - m.Width }
+	for _, b := range s.Bought {
+		s.LeastWidth = s.leastWidthAt(b.Height)
+		made, can := MeasureCutDown(s, b, s.OneSide)
+		if !can {
+			continue
+		}
+		if !ok || b.Owned && !best.From.Owned || b.Owned == best.From.Owned && spare(made) < spare(best) {
+			best, ok = made, true
+		}
+	}
+	if !ok {
+		return best, false
+	}
+	s.LeastWidth = s.leastWidthAt(best.From.Height)
+	return NewCutDown(s, best.From, s.OneSide)
+}
+
+func (s Spec) leastWidthAt(height measure.Length) measure.Length {
+	if s.LeastWidthAt == nil {
+		return 0
+	}
+	return s.LeastWidthAt(s.Width+s.Thickness+s.Ease, height)
 }
 
 // NewCutDown works out a bought envelope made narrower for the card, and draws
@@ -37,7 +100,7 @@ func MeasureCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
 	} else {
 		keep = b.Width - (b.Width - keep).Down(s.Style.Tick)
 	}
-	m := Made{Kind: CutDownKind, Width: keep, Height: b.Height, Seam: s.Seam}
+	m := Made{ID: CutDownID, Width: keep, Height: b.Height, Seam: s.Seam, From: b}
 	m.EaseWidth = keep - seams*s.Seam - s.Width - s.Thickness
 	if oneSide {
 		m.EaseWidth -= s.Caliper
@@ -47,12 +110,9 @@ func MeasureCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
 		return m, false
 	}
 	off := b.Width - keep
-	if oneSide {
-		m.Scores = []ScoreLine{{"cut", "right", off}}
-		m.Cuts = 1
-	} else {
-		m.Scores = []ScoreLine{{"cut", "left", off / 2}, {"cut", "right", off / 2}}
-		m.Cuts = 2
+	scores := []Setting{edgeScore(cutLeft, FromLeft, off/2), edgeScore(cutRight, FromRight, off/2)}
+	if m.Cuts = 2; oneSide {
+		scores, m.Cuts = []Setting{edgeScore(cutRight, FromRight, off)}, 1
 	}
 	m.Flap = measure.Round(0.4 * float64(b.Height))
 	m.Overlap = m.Flap
@@ -66,7 +126,7 @@ func MeasureCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
 		m.fault(TooHigh, m.EaseHeight, 0)
 	}
 	t := s.Style.Tick / 2
-	m.EaseError, m.SeamError = Loss{2*t + t, root(2, t)}, Loss{t, t}
+	m.choose(s.Way, m.way(NextEdge, scores, Loss{2*t + t, root(2, t)}, Loss{t, t}))
 	return m, true
 }
 
@@ -91,8 +151,8 @@ func cutDownNet(m Made, seam, off float64, oneSide bool) Net {
 	}
 	n.cutOut()
 	if !oneSide {
-		n.Glue = append(n.Glue, Glue{"back", "face", rectangle(x0, flap+h, x0+seam, flap+2*h)})
+		n.Glue = append(n.Glue, Glue{Panel: "back", Onto: "face", Zone: rectangle(x0, flap+h, x0+seam, flap+2*h), Joins: true})
 	}
-	n.Glue = append(n.Glue, Glue{"back", "face", rectangle(x1-seam, flap+h, x1, flap+2*h)})
+	n.Glue = append(n.Glue, Glue{Panel: "back", Onto: "face", Zone: rectangle(x1-seam, flap+h, x1, flap+2*h), Joins: true})
 	return n
 }

@@ -27,13 +27,13 @@ func TestWorkedSquare(t *testing.T) {
 		t.Errorf("sheet is %v, want 8 3/4 in", d.Sheet)
 	}
 	near(t, "diagonal", d.Diagonal()/float64(in), 12.374, 0.0005)
-	corner := d.Ways[1].Settings
+	corner := d.Ways[1].Scores
 	near(t, "side flap", corner[0].Exact.Inches(), 3.3745, 0.0005)
-	edge := d.Ways[3].Settings
+	edge := d.Ways[3].Scores
 	near(t, "edge mark", edge[0].Exact.Inches(), 4.7725, 0.0005)
 	near(t, "seam at the exact scores", math.Sqrt2*2*3.37445-8.75, .7945, 0.0005)
 	pair := d.Ways[0]
-	if got := []measure.Length{pair.Settings[0].At, pair.Settings[1].At}; got[0] != 3*in+3*in/8 || got[1] != 9*in {
+	if got := []measure.Length{pair.Scores[0].At, pair.Scores[1].At}; got[0] != 3*in+3*in/8 || got[1] != 9*in {
 		t.Errorf("the pair is set at %v and %v, want 3 3/8 and 9 in", got[0], got[1])
 	}
 	e := d.Build(pair)
@@ -51,8 +51,8 @@ func TestWorkedRectangle(t *testing.T) {
 	if d.Sheet != 10*in+in/4 {
 		t.Fatalf("sheet is %v, want 10 1/4 in", d.Sheet)
 	}
-	near(t, "sides", d.Ways[1].Settings[0].Exact.Inches(), 3.373, 0.001)
-	near(t, "ends", d.Ways[1].Settings[1].Exact.Inches(), 4.310, 0.001)
+	near(t, "sides", d.Ways[1].Scores[0].Exact.Inches(), 3.373, 0.001)
+	near(t, "ends", d.Ways[1].Scores[1].Exact.Inches(), 4.310, 0.001)
 }
 
 func TestDiagonalPlus(t *testing.T) {
@@ -103,12 +103,12 @@ func TestEveryWayKeepsItsPromises(t *testing.T) {
 			t.Fatalf("%+v: sheet %v for %v", s, d.Sheet, d.Exact)
 		}
 		for _, w := range d.Ways {
-			for _, set := range w.Settings {
+			for _, set := range w.Scores {
 				if set.At%s.Style.Tick != 0 {
 					t.Fatalf("%s: a setting of %v is no tick", w.ID, set.At)
 				}
 				if (set.At - set.Exact).Abs() > 2*s.Style.Tick {
-					t.Fatalf("%+v %s: %s %s is set at %v for %v", s, w.ID, set.Lines, set.Mark, set.At, set.Exact)
+					t.Fatalf("%+v %s: %s is set at %v for %v", s, w.ID, set.Role, set.At, set.Exact)
 				}
 			}
 			e := d.Build(w)
@@ -125,7 +125,7 @@ func TestEveryWayKeepsItsPromises(t *testing.T) {
 
 // checkNet folds the net by reflecting it here, apart from Fold, and looks at
 // it on a grid.
-func checkNet(t *testing.T, d Diamond, w Way, e Envelope) {
+func checkNet(t *testing.T, d Diamond, w DiamondWay, e Envelope) {
 	t.Helper()
 	sum := 0.0
 	for _, p := range e.Net.Panels {
@@ -332,8 +332,8 @@ func TestNotchBoardFixesTheSeam(t *testing.T) {
 	}
 	w := d.Ways[0]
 	p := float64(d.Sheet)/2 - float64(d.CreaseWidth-d.CreaseHeight)/(2*math.Sqrt2)
-	if math.Abs(float64(w.Settings[0].Exact)-p) > 2 || w.Settings[0].At+w.Settings[1].At != d.Sheet {
-		t.Errorf("punched at %v and %v, want %v from the side corners", w.Settings[0].At, w.Settings[1].At, measure.Round(p))
+	if math.Abs(float64(w.Scores[0].Exact)-p) > 2 || w.Scores[0].At+w.Scores[1].At != d.Sheet {
+		t.Errorf("punched at %v and %v, want %v from the side corners", w.Scores[0].At, w.Scores[1].At, measure.Round(p))
 	}
 }
 
@@ -347,8 +347,8 @@ func TestGuideOffsetMovesOnlyTheReadings(t *testing.T) {
 		if a.Width != b.Width || a.Seam != b.Seam {
 			t.Errorf("%s: the offset changes the envelope from %v to %v", plain.Ways[i].ID, a.Width, b.Width)
 		}
-		for j := range plain.Ways[i].Settings {
-			if got := plain.Ways[i].Settings[j].At - offset.Ways[i].Settings[j].At; got != in/2 {
+		for j := range plain.Ways[i].Scores {
+			if got := plain.Ways[i].Scores[j].At - offset.Ways[i].Scores[j].At; got != in/2 {
 				t.Errorf("%s: setting %d moves by %v", plain.Ways[i].ID, j, got)
 			}
 		}

@@ -176,7 +176,7 @@ func (n Net) glued(pairs ...[2]string) []Glue {
 	poses, list := n.poses(all), []Glue{}
 	for _, p := range pairs {
 		for _, zone := range n.overlap(p[0], p[1], poses) {
-			list = append(list, Glue{p[0], p[1], zone})
+			list = append(list, Glue{Panel: p[0], Onto: p[1], Zone: zone})
 		}
 	}
 	return list

@@ -31,12 +31,12 @@ func TestEveryScoreOfABoardIsInAGroove(t *testing.T) {
 			s.Way = id
 			d := NewDiamond(s)
 			w := d.Chosen()
-			if w.ID != id || d.Sheet != w.Sheet || d.Sheet%s.Style.Tick != 0 {
-				t.Fatalf("%+v %s: sheet %v, the way's %v", s, id, d.Sheet, w.Sheet)
+			if w.ID != id || d.Sheet != w.SheetWidth || d.Sheet%s.Style.Tick != 0 {
+				t.Fatalf("%+v %s: sheet %v, the way's %v", s, id, d.Sheet, w.SheetWidth)
 			}
-			for _, set := range w.Settings {
-				if set.Mark != "check" && set.At%groove != 0 {
-					t.Fatalf("%+v %s: %s %s is set at %v, which is no groove", s, id, set.Lines, set.Mark, set.At)
+			for _, set := range w.Scores {
+				if !set.Check && set.At%groove != 0 {
+					t.Fatalf("%+v %s: %s is set at %v, which is no groove", s, id, set.Role, set.At)
 				}
 			}
 			e := d.Build(w)
@@ -83,12 +83,12 @@ func TestNoGroovesAreNearer(t *testing.T) {
 			}
 			return math.Abs(width) + math.Abs(height) + math.Abs(seam-d.wantedSeam()), ok(width) && ok(height) && seam >= math.Min(d.wantedSeam(), float64(s.Adhesive))
 		}
-		got, _ := off(float64(d.Sheet), float64(w.Settings[0].At), float64(w.Settings[1].At))
+		got, _ := off(float64(d.Sheet), float64(w.Scores[0].At), float64(w.Scores[1].At))
 		for side := d.Exact.Up(in/16) - in/4; side <= d.Exact.Up(in/16)+in/4; side += in / 16 {
 			for a := in / 8; a < side/2; a += in / 8 {
 				for b := in / 8; b < side/2; b += in / 8 {
 					if better, ok := off(float64(side), float64(a), float64(b)); ok && better < got-1 {
-						t.Fatalf("%+v: %v with %v and %v is %.0f off, but %v with %v and %v only %.0f", s, d.Sheet, w.Settings[0].At, w.Settings[1].At, got, side, a, b, better)
+						t.Fatalf("%+v: %v with %v and %v is %.0f off, but %v with %v and %v only %.0f", s, d.Sheet, w.Scores[0].At, w.Scores[1].At, got, side, a, b, better)
 					}
 				}
 			}
@@ -112,15 +112,15 @@ func TestBlanksWithStraightEdgesUseGrooves(t *testing.T) {
 		hems.Walls = HemmedWalls
 		for _, m := range []Made{NewPocket(s), NewPocket(gusset), NewSquareBox(s), NewTuckBox(s), NewTuckBox(hems)} {
 			if err := m.Prove(); err != nil {
-				t.Fatalf("%s %+v: %v", m.Kind, s, err)
+				t.Fatalf("%s %+v: %v", m.ID, s, err)
 			}
-			for _, l := range m.Scores {
+			for _, l := range m.Way().Scores {
 				if l.At%groove != 0 {
-					t.Fatalf("%s %+v: %s is scored at %v, which is no groove", m.Kind, s, l.Name, l.At)
+					t.Fatalf("%s %+v: %s is scored at %v, which is no groove", m.ID, s, l.Role, l.At)
 				}
 			}
 			if m.EaseWidth < s.Ease-2*s.Caliper-2 && s.Pocket == ExactPocket || m.SheetWidth%s.Style.Tick != 0 && groove%s.Style.Tick == 0 {
-				t.Fatalf("%s %+v: ease %v, sheet %v", m.Kind, s, m.EaseWidth, m.SheetWidth)
+				t.Fatalf("%s %+v: ease %v, sheet %v", m.ID, s, m.EaseWidth, m.SheetWidth)
 			}
 		}
 	}
@@ -132,11 +132,11 @@ func TestRoundTheCard(t *testing.T) {
 	s := Spec{Width: 5*in + 3*in/8, Height: 5*in + 3*in/8, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Style: sixteenth, School: ExactSeam, Way: RoundWay}
 	d := NewDiamond(s)
 	w := d.Chosen()
-	if w.ID != RoundWay || w.Settings[0].At != 5*in+5*in/8 || w.Settings[1].At != 5*in+5*in/8 {
-		t.Fatalf("%s: scrap of %v x %v, want 5 5/8 square", w.ID, w.Settings[0].At, w.Settings[1].At)
+	if w.ID != RoundWay || w.Scores[0].At != 5*in+5*in/8 || w.Scores[1].At != 5*in+5*in/8 {
+		t.Fatalf("%s: scrap of %v x %v, want 5 5/8 square", w.ID, w.Scores[0].At, w.Scores[1].At)
 	}
 	// D 12.374 less 5.625, halved: the points stand out 3.375.
-	near(t, "how far the points stand out", w.Settings[2].Exact.Inches(), 3.3745, 0.0005)
+	near(t, "how far the points stand out", w.Scores[2].Exact.Inches(), 3.3745, 0.0005)
 	e := d.Build(w)
 	if e.Width != 5*in+5*in/8 || e.EaseWidth != in/4 {
 		t.Errorf("closed %v, ease %v", e.Width, e.EaseWidth)
@@ -145,7 +145,7 @@ func TestRoundTheCard(t *testing.T) {
 	s.Thickness, s.Double = in/4, true
 	d = NewDiamond(s)
 	w = d.Chosen()
-	if e := d.Build(w); e.Depth != in/4 || w.Settings[0].At != 5*in+5*in/8 || e.Width != w.Settings[0].At {
-		t.Errorf("scrap of %v, creases %v apart, %v deep", w.Settings[0].At, e.Width, e.Depth)
+	if e := d.Build(w); e.Depth != in/4 || w.Scores[0].At != 5*in+5*in/8 || e.Width != w.Scores[0].At {
+		t.Errorf("scrap of %v, creases %v apart, %v deep", w.Scores[0].At, e.Width, e.Depth)
 	}
 }

@@ -19,13 +19,13 @@ func (m *Made) line(s Spec) {
 	if glued0, glued1 := m.clear(); glued1 > glued0 {
 		x0, x1 = glued0, glued1
 	}
-	if s.TabsOnBack && m.Kind == PocketKind && m.Depth == 0 {
+	if m.inside {
 		x0, x1 = x0+m.Seam.Millimetres(), x1-m.Seam.Millimetres()
 	}
 	x0, x1, y1 = x0+clear, x1-clear, y1-clear
 	var flap Polygon
 	for _, c := range m.Net.Creases {
-		if c.Panel == "top" && m.Kind != SquareBoxKind {
+		if c.Panel == "top" && !m.floor {
 			crease = c.From
 			flap = m.Net.panel("top").inset(s.Adhesive.Millimetres()+clear, c.line()).keep(rightOf(x0), leftOf(x1))
 		}

@@ -7,26 +7,17 @@ import (
 	"yellowparcel/core/measure"
 )
 
-// Kind is a construction: a way of making an envelope.
-type Kind string
-
-// The constructions.
-const (
-	DiamondKind   Kind = "diamond" // a square on its point
-	PocketKind    Kind = "pocket"  // a rectangle with tabs at the sides
-	SquareBoxKind Kind = "box"     // a box mailer from a square on its point
-	TuckBoxKind   Kind = "tuck"    // a box mailer with lid and tuck
-	CutDownKind   Kind = "cutdown" // a bought envelope made narrower
-)
-
 // Made is an envelope of any construction: what to cut and score, what the
 // formulas promise, and what the engine found when it folded the net.
 type Made struct {
-	Kind Kind
+	ID ID
 	// SheetWidth and SheetHeight are the rectangle to cut.
 	SheetWidth, SheetHeight measure.Length
-	Net                     Net
-	Folded                  Folded
+	// Exact is the side of a square that the formula asks for before rounding; zero
+	// where no formula asks for one.
+	Exact  measure.Length
+	Net    Net
+	Folded Folded
 	// Width, Height and Depth are the closed size that the formulas promise.
 	Width, Height, Depth measure.Length
 	// EaseWidth and EaseHeight are the room round the card.
@@ -34,46 +25,47 @@ type Made struct {
 	// Seam is the narrowest seam that holds it together; Overlap how far the
 	// closing flap lies on what it closes.
 	Seam, Overlap measure.Length
+	// SeamMax is the widest seam, where scores off the centre make them differ.
+	SeamMax measure.Length
 	// Taken is what round corners and blunted flaps take of the seam that the
 	// formula gives, as far as the engine finds it.
 	Taken measure.Length
 	// Flap is the height of the closing flap, Shortest the least that leaves no hole,
 	// bare of adhesive; zero where any does.
 	Flap, Shortest measure.Length
-	Scores         []ScoreLine
-	// Ways are the ways of setting the scores; none where there is only one.
-	Ways []ScoreWay
+	// Blunts are the flaps whose tips are folded in or cut off.
+	Blunts []Blunt
+	// Ways are the ways of setting the scores, Chosen the place of the one that it is
+	// made by.
+	Ways   []Way
+	Chosen int
 	// Cuts and Folds count the work.
 	Cuts, Folds int
-	// Ease and SeamError say what is lost when cuts and scores are off.
-	EaseError, SeamError Loss
-	Faults               []Fault
+	Faults      []Fault
 	// Lining is the paper that lines front and flap, or a box's floor, clear of
 	// what is glued, on the flat sheet; Liner is the rectangle to cut it from.
 	Lining Polygon
 	Liner  Rectangle
 	// Gap is how wide an opening the construction means to leave in the back.
 	Gap measure.Length
+	// From is the bought envelope that it is made of.
+	From Bought
+
+	floor  bool // a liner lines its floor alone
+	inside bool // its tabs are glued inside the front, which keeps a liner off them
 }
 
-// ScoreWay is one way of setting the scores of a blank with straight edges, and
-// what is lost by it when cuts and scores are off.
-type ScoreWay struct {
-	Name       string
-	Scores     []ScoreLine
-	Ease, Seam Loss
-}
+// Construction is what it is one of.
+func (m Made) Construction() *Construction { return ByID(m.ID) }
+
+// Way is the way that it is made by.
+func (m Made) Way() Way { return m.Ways[m.Chosen] }
+
+// Ease is the tighter of the two.
+func (m Made) Ease() measure.Length { return min(m.EaseWidth, m.EaseHeight) }
 
 // Rectangle is the size of a piece of paper.
 type Rectangle struct{ Width, Height measure.Length }
-
-// ScoreLine is one score, from an edge of the sheet.
-type ScoreLine struct {
-	Name string
-	// Edge is the side of the sheet that it is measured from.
-	Edge string
-	At   measure.Length
-}
 
 // FaultID names what the trade knows to go wrong.
 type FaultID string
@@ -99,13 +91,25 @@ const (
 	FlapRaised        FaultID = "raised" // A the flap as wished, B what it has to be
 )
 
-// Fault is one thing that goes wrong, with the two lengths that say so.
-type Fault struct {
-	ID   FaultID
-	A, B measure.Length
+// FaultIDs lists every fault.
+func FaultIDs() []FaultID {
+	return []FaultID{
+		SeamUnderAdhesive, TabsMeet, FlapShort, FlapTooLong, OpenBack, WallTooLow, NoTuck, NoHem, Blunted, CurveCut, TooHigh, SlitCorners, GlueCorners,
+		SingleCrease, SeamRounded, NotchTooDeep, FlapRaised,
+	}
 }
 
-func (m *Made) fault(id FaultID, a, b measure.Length) { m.Faults = append(m.Faults, Fault{id, a, b}) }
+// Fault is one thing that goes wrong, with the two lengths that say so, and the
+// panel that it is of.
+type Fault struct {
+	ID    FaultID
+	A, B  measure.Length
+	Panel string
+}
+
+func (m *Made) fault(id FaultID, a, b measure.Length) {
+	m.Faults = append(m.Faults, Fault{ID: id, A: a, B: b})
+}
 
 // folded folds the net and holds it against the promises.
 func (m Made) folded(s Spec) Made {
@@ -126,7 +130,7 @@ func (m Made) folded(s Spec) Made {
 func (m *Made) takeSeam(s Spec) {
 	found := m.Seam
 	for _, seam := range m.Folded.Seams {
-		if g := (Glue{Panel: seam.Panel, Onto: seam.Onto}); !m.joins(g) && m.promised(g) == m.Seam {
+		if g := (Glue{Panel: seam.Panel, Onto: seam.Onto}); !g.Joins && m.promised(g) == m.Seam {
 			found = min(found, measure.Round(seam.Least*float64(measure.Millimetre)))
 		}
 	}
@@ -134,6 +138,9 @@ func (m *Made) takeSeam(s Spec) {
 		return
 	}
 	m.Taken, m.Seam = m.Seam-found, found
+	for i := range m.Ways {
+		m.Ways[i].Seam -= m.Taken
+	}
 	switch {
 	case m.Seam >= s.Adhesive || m.faulty(SeamUnderAdhesive):
 	case s.Corner > 0:
@@ -204,7 +211,7 @@ func (m Made) faulty(id FaultID) bool {
 func (m Made) proveSeams(off float64) error {
 	poses := m.Net.poses(all)
 	for _, g := range m.Net.Glue {
-		if m.joins(g) {
+		if g.Joins {
 			continue // laid out between front and back, not found by folding
 		}
 		zones := m.Net.overlap(g.Panel, g.Onto, poses)
@@ -220,10 +227,6 @@ func (m Made) proveSeams(off float64) error {
 	}
 	return nil
 }
-
-// joins reports whether a zone glues front and back to each other where nothing
-// lies between them.
-func (m Made) joins(g Glue) bool { return g.Panel == "strip" || m.Kind == CutDownKind }
 
 // promised is how wide a seam is promised to be: the closing flap's is not, and
 // the glue squares of a box are as wide as its walls when they are whole.
@@ -251,31 +254,4 @@ func (m Made) PaperUse() float64 {
 // rectangle is the outline of a rectangle on the sheet.
 func rectangle(x0, y0, x1, y1 float64) Polygon {
 	return Polygon{{x0, y0}, {x1, y0}, {x1, y1}, {x0, y1}}
-}
-
-// Wider is what creases are set apart because a folded crease eats paper of some
-// caliper: twice the caliper, where that is over 0.2 mm.
-func Wider(caliper measure.Length) measure.Length {
-	if 2*caliper > gainFrom {
-		return 2 * caliper
-	}
-	return 0
-}
-
-func (s Spec) wider() measure.Length { return Wider(s.Caliper) }
-
-// interior is the room wanted round the card, before a fold eats any of it; a
-// wall of depth d takes thickness off it.
-func (s Spec) interior(wall measure.Length) (w, h measure.Length) {
-	thick := max(0, s.Thickness-wall)
-	return max(s.LeastWidth, s.Width+thick+s.Ease), max(s.LeastHeight, s.Height+thick+s.Ease)
-}
-
-// WallOver is what walls stand higher than the card, tuck and hems lower than walls.
-const WallOver = measure.Inch / 16
-
-// Wall is the depth of walls that a card asks for: its thickness and 1/16, up to
-// a tick or a groove.
-func (s Spec) Wall() measure.Length {
-	return max(s.Depth, s.Thickness+WallOver).Up(s.step())
 }

@@ -16,8 +16,8 @@ func lengths(list ...measure.Length) (text string) {
 	return strings.TrimSpace(strings.ReplaceAll(text, "⁄", "/"))
 }
 
-// constructions makes every construction and school for a card.
-func constructions(s Spec) map[string]Made {
+// everyMade makes every construction and school for a card.
+func everyMade(s Spec) map[string]Made {
 	list := map[string]Made{"square box": NewSquareBox(s), "tuck box": NewTuckBox(s)}
 	for _, school := range PocketSchools() {
 		s.Pocket = school
@@ -72,7 +72,7 @@ func TestEveryConstructionKeepsItsPromises(t *testing.T) {
 	rng := rand.New(rand.NewPCG(11, 12))
 	for range 60 {
 		s := boxSpec(rng)
-		for name, m := range constructions(s) {
+		for name, m := range everyMade(s) {
 			if err := m.Prove(); err != nil {
 				t.Errorf("%s for %+v: %v", name, s, err)
 			}
@@ -86,17 +86,17 @@ func TestEveryConstructionKeepsItsPromises(t *testing.T) {
 			if m.Taken != 0 && !strings.Contains(name, "round") && !m.faulty(Blunted) {
 				t.Errorf("%s for %+v: the engine finds %v less of a seam than the formula", name, s, m.Taken)
 			}
-			if m.Kind != CutDownKind && (m.SheetWidth%s.Style.Tick != 0 || m.SheetHeight%s.Style.Tick != 0) {
+			if m.ID != CutDownID && (m.SheetWidth%s.Style.Tick != 0 || m.SheetHeight%s.Style.Tick != 0) {
 				t.Errorf("%s: the sheet %v x %v is no tick", name, m.SheetWidth, m.SheetHeight)
 			}
-			for _, score := range m.Scores {
+			for _, score := range m.Way().Scores {
 				// What is set on a tool is a tick; on the square box to a nanometre, since
 				// its diagonal is irrational.
-				if off := score.At - score.At.Near(s.Style.Tick); m.Kind != DiamondKind && m.Kind != CutDownKind && off.Abs() > 2 {
-					t.Errorf("%s: the score of the %s is %v, no tick", name, score.Name, score.At)
+				if off := score.At - score.At.Near(s.Style.Tick); m.ID != DiamondID && m.ID != CutDownID && off.Abs() > 2 {
+					t.Errorf("%s: the score of the %s is %v, no tick", name, score.Role, score.At)
 				}
 			}
-			if least := min(m.EaseWidth, m.EaseHeight); m.Kind != DiamondKind && m.Kind != CutDownKind && least < min(s.Ease, in/8)-2*s.Caliper {
+			if least := min(m.EaseWidth, m.EaseHeight); m.ID != DiamondID && m.ID != CutDownID && least < min(s.Ease, in/8)-2*s.Caliper {
 				t.Errorf("%s: ease %v, wished %v", name, least, s.Ease)
 			}
 		}
@@ -109,7 +109,7 @@ func TestEveryConstructionKeepsItsPromises(t *testing.T) {
 // A crease moved on purpose is noticed in every construction.
 func TestEveryMovedCreaseIsNoticed(t *testing.T) {
 	s := Spec{Width: 6 * in, Height: 4*in + in/2, Thickness: in / 4, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Board: Board{NotchDepth: 10 * measure.Millimetre}}
-	for name, m := range constructions(s) {
+	for name, m := range everyMade(s) {
 		if err := m.Prove(); err != nil {
 			t.Errorf("%s: %v", name, err)
 			continue
@@ -215,19 +215,19 @@ func TestPocketWays(t *testing.T) {
 	s := Spec{Width: 6 * in, Height: 4 * in, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Pocket: ExactPocket}
 	m := NewPocket(s)
 	own, one := m.Ways[0], m.Ways[1]
-	if one.Scores[1].At != m.SheetWidth-m.Scores[1].At || one.Scores[3].Edge != "top" || one.Scores[3].At != m.SheetHeight-m.Scores[3].At {
+	if one.Scores[1].At != m.SheetWidth-m.Way().Scores[1].At || one.Scores[3].From != "top" || one.Scores[3].At != m.SheetHeight-m.Way().Scores[3].At {
 		t.Errorf("all from one edge: %+v", one.Scores)
 	}
 	// The width between two scores: sheet, left and right each off by one, or from
 	// one edge the two scores alone.
 	half := float64(in / 32)
-	near(t, "ease, own edges", float64(own.Ease.Worst)/half, 3+1, 1e-6)
-	near(t, "ease, one edge", float64(one.Ease.Worst)/half, 2+1, 1e-6)
-	near(t, "ease, own edges, rss", float64(own.Ease.RSS)/half, math.Sqrt(3), 1e-6)
-	near(t, "ease, one edge, rss", float64(one.Ease.RSS)/half, math.Sqrt2, 1e-6)
-	near(t, "tab, own edges", float64(own.Seam.Worst)/half, 1, 1e-6)
-	near(t, "far tab, one edge", float64(one.Seam.Worst)/half, 2, 1e-6)
-	near(t, "far tab, one edge, rss", float64(one.Seam.RSS)/half, math.Sqrt2, 1e-6)
+	near(t, "ease, own edges", float64(own.EaseLoss.Worst)/half, 3+1, 1e-6)
+	near(t, "ease, one edge", float64(one.EaseLoss.Worst)/half, 2+1, 1e-6)
+	near(t, "ease, own edges, rss", float64(own.EaseLoss.RSS)/half, math.Sqrt(3), 1e-6)
+	near(t, "ease, one edge, rss", float64(one.EaseLoss.RSS)/half, math.Sqrt2, 1e-6)
+	near(t, "tab, own edges", float64(own.SeamLoss.Worst)/half, 1, 1e-6)
+	near(t, "far tab, one edge", float64(one.SeamLoss.Worst)/half, 2, 1e-6)
+	near(t, "far tab, one edge, rss", float64(one.SeamLoss.RSS)/half, math.Sqrt2, 1e-6)
 }
 
 // Two creases in place of each: the same sheet, the same room for the card, and
@@ -243,8 +243,8 @@ func TestTwoCreases(t *testing.T) {
 	if one.EaseWidth != two.EaseWidth || one.EaseHeight != two.EaseHeight {
 		t.Errorf("ease %v, plain %v", two.EaseWidth, one.EaseWidth)
 	}
-	if len(two.Scores) != 8 || two.Scores[4].At-two.Scores[0].At != two.Depth || two.Scores[0].At+two.Depth/2 != one.Scores[0].At {
-		t.Errorf("scores %+v", two.Scores)
+	if len(two.Way().Scores) != 8 || two.Way().Scores[4].At-two.Way().Scores[0].At != two.Depth || two.Way().Scores[0].At+two.Depth/2 != one.Way().Scores[0].At {
+		t.Errorf("scores %+v", two.Way().Scores)
 	}
 	if err := two.Prove(); err != nil {
 		t.Error(err)
@@ -278,7 +278,7 @@ func TestFlapShapes(t *testing.T) {
 func TestRegions(t *testing.T) {
 	rng := rand.New(rand.NewPCG(41, 42))
 	for range 12 {
-		for name, m := range constructions(boxSpec(rng)) {
+		for name, m := range everyMade(boxSpec(rng)) {
 			sum, open, most := 0.0, 0.0, 0
 			for _, r := range m.Net.Regions() {
 				sum += r.Outline.Area()
@@ -315,7 +315,7 @@ func BenchmarkSixConstructionsProved(b *testing.B) {
 func BenchmarkAllConstructions(b *testing.B) {
 	s := Spec{Width: 43 * in / 8, Height: 43 * in / 8, Thickness: in / 16, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Board: Board{NotchDepth: 10 * measure.Millimetre}}
 	for b.Loop() {
-		constructions(s)
+		everyMade(s)
 	}
 }
 

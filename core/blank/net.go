@@ -49,6 +49,9 @@ type Glue struct {
 	Panel string  `json:"panel"` // the panel that carries the glue
 	Onto  string  `json:"onto"`  // the panel that it holds
 	Zone  Polygon `json:"zone"`  // on the flat sheet
+	// Joins is set where it glues front and back to each other with nothing between
+	// them: laid out, not found by folding.
+	Joins bool `json:"-"`
 }
 
 // Area is the paper that is left of the sheet, in square millimetres.

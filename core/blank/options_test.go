@@ -15,7 +15,7 @@ func TestLinersStayClear(t *testing.T) {
 	lined := 0
 	for range 40 {
 		s := boxSpec(rng)
-		for name, m := range constructions(s) {
+		for name, m := range everyMade(s) {
 			if m.Lining == nil {
 				continue
 			}
@@ -24,7 +24,7 @@ func TestLinersStayClear(t *testing.T) {
 				t.Errorf("%s: the liner leaves the sheet or crosses itself", name)
 			}
 			for _, g := range m.Net.Glue {
-				if g.Panel == "top" || m.Kind == SquareBoxKind || m.Kind == TuckBoxKind {
+				if g.Panel == "top" || m.ID == BoxID || m.ID == TuckID {
 					continue
 				}
 				if both := areas(common(m.Lining, g.Zone)); both > sliver {
@@ -42,7 +42,7 @@ func TestLinersStayClear(t *testing.T) {
 				}
 			}
 			top := m.Net.panel("top")
-			if m.Kind == SquareBoxKind || top == nil {
+			if m.ID == BoxID || top == nil {
 				continue
 			}
 			var hinge Crease
@@ -196,7 +196,7 @@ func TestDiamondWithTwoCreases(t *testing.T) {
 		if two.Depth > in/4 || two.Depth < in/4-sixteenth.Tick*3/2 || (one.Width-two.Width-two.Depth).Abs() > 2 || (one.EaseWidth-two.EaseWidth).Abs() > 2 {
 			t.Errorf("%s: %v deep, width %v becomes %v, ease %v becomes %v", way, two.Depth, one.Width, two.Width, one.EaseWidth, two.EaseWidth)
 		}
-		if first := d.Chosen().Settings[0]; first.Beside == 0 || first.Beside%sixteenth.Tick != 0 {
+		if first := d.Chosen().Scores[0]; first.Beside == 0 || first.Beside%sixteenth.Tick != 0 {
 			t.Errorf("%s: the two creases lie %v to either side", way, first.Beside)
 		}
 	}
@@ -223,10 +223,10 @@ func TestWaysOfScoringABox(t *testing.T) {
 	x, deep, off := floor.From.X, m.Depth.Millimetres(), s.Board.CornerAt.Millimetres()
 	for i, want := range [][2]float64{{x - deep + off, x + off}, {x - deep + off, x + off}, {diag/2 - x + deep, diag/2 - x}, {(x - deep) * math.Sqrt2, x * math.Sqrt2}} {
 		w := m.Ways[i]
-		near(t, w.Name+", wall", w.Scores[0].At.Millimetres(), want[0], 1e-4)
-		near(t, w.Name+", floor", w.Scores[1].At.Millimetres(), want[1], 1e-4)
-		if w.Ease.Worst <= w.Ease.RSS || w.Seam.Worst <= w.Seam.RSS {
-			t.Errorf("%s: the worst case is no worse: %v, %v", w.Name, w.Ease, w.Seam)
+		near(t, string(w.ID)+", wall", w.Scores[0].At.Millimetres(), want[0], 1e-4)
+		near(t, string(w.ID)+", floor", w.Scores[1].At.Millimetres(), want[1], 1e-4)
+		if w.EaseLoss.Worst <= w.EaseLoss.RSS || w.SeamLoss.Worst <= w.SeamLoss.RSS {
+			t.Errorf("%s: the worst case is no worse: %v, %v", w.ID, w.EaseLoss, w.SeamLoss)
 		}
 	}
 	near(t, "far floor", m.Ways[1].Scores[5].At.Millimetres(), diag-x+off, 1e-4)

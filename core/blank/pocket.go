@@ -1,10 +1,81 @@
 package blank
 
 import (
-	"math"
-
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
+
+var pocket = Construction{
+	ID: PocketID, HasTop: true,
+	Words: Words{
+		Name: "Tabbed pocket", Sentence: []say.Clause{say.Always("Cut [{sheet size}].")}, Drawing: lyingFlat, Overlap: flapOverlap, Roles: pocketRoles,
+		Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+	},
+	Wishes:  func(s Spec) []string { return append(s.pocketWishes(), sliverWish) },
+	Options: []string{"pocket", stockOption, adhesiveOption, shapeOption, cornerOption, "notch", "tabsOnBack", doubleOption, linerOption, patternOption},
+	Ways:    []WayKind{nextEdgeWay, oneEdgeWay},
+	Make:    func(s Spec) (Made, bool) { s.Gusset = 0; return NewPocket(s), true },
+}
+
+// flapOverlap is what a closing flap covers of the back.
+var flapOverlap = []say.Clause{sealsOnSides, say.Unless("short", "of the closing flap")}
+
+// The scores of a pocket.
+const (
+	leftTab, rightTab, flapScore, backScore         Role = "left tab", "right tab", "flap", "back"
+	leftWall, rightWall, throatWall, bottomWallRole Role = "left wall", "right wall", "throat wall", "bottom wall"
+)
+
+var pocketRoles = map[Role]string{
+	leftTab: "left tab", rightTab: "right tab", flapScore: "flap", backScore: "back",
+	leftWall: "left wall", rightWall: "right wall", throatWall: "throat wall", bottomWallRole: "bottom wall",
+}
+
+// The ways of setting the scores of a blank with straight edges.
+const (
+	NextEdge WayID = "next" // each from the edge that it is next to
+	OneEdge  WayID = "one"  // all from one edge a direction
+)
+
+var nextEdgeWay = WayKind{
+	ID: NextEdge, Name: "each from the edge next to it", Tool: ScoreBoard, Asks: []string{"groove"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,
+	Sentence: []say.Clause{
+		say.Always(" Score [{left tab}] from both sides, [{flap}] from the flap's end and [{back}] from the other"),
+		say.When("depth", ", and each again [{depth}] further in."), say.Unless("depth", "."),
+	},
+	Steps: []say.Clause{
+		say.Always("With the left edge at the fence score at {left tab}; turn the sheet half round and score at {right tab}."),
+		say.Always("With the flap's end at the fence score at {flap}; turn it half round and score at {back}."),
+		say.When("depth", "Score each again {depth} further in."),
+	},
+}
+
+var oneEdgeWay = WayKind{
+	ID: OneEdge, Name: "all from one edge", Tool: ScoreBoard, Asks: []string{"groove"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,
+	Sentence: []say.Clause{
+		say.Always(" Score from the left at [{left tab}] and [{right tab}], from the flap's end at [{flap}] and [{back}]"),
+		say.When("depth", ", and each again [{depth}] further in."), say.Unless("depth", "."),
+	},
+	Steps: []say.Clause{
+		say.Always("With the left edge at the fence score at {left tab} and {right tab}."),
+		say.Always("With the flap's end at the fence score at {flap} and {back}."),
+		say.When("depth", "Score each again {depth} further in: from the left at {left wall} and {right wall}, from the flap's end at {throat wall} and {bottom wall}."),
+	},
+}
+
+var (
+	edgesInGrooves = []say.Clause{say.Always("Its sizes are chosen so that every score falls in a groove of your board, every {groove}.")}
+	edgesBeyond    = []say.Clause{say.Always("The score of the {role}, at {at}, lies further out than your board reaches, {reach}: measure it from the other edge, or mark both ends and score along a ruler.")}
+)
+
+// pocketWishes are the lengths that count for a pocket; what its school sets by
+// itself is not asked for.
+func (s Spec) pocketWishes() []string {
+	if s.Pocket != ExactPocket {
+		return []string{flapWish}
+	}
+	return []string{easeWish, seamWish, gapWish, flapWish}
+}
 
 // PocketSchool is a way of sizing a tabbed pocket.
 type PocketSchool string
@@ -113,7 +184,7 @@ func NewPocket(s Spec) Made {
 	p := s.pocketSizes()
 	// A flap or a tab that is longer than the front sticks out, tabs at either side,
 	// and makes the closed envelope as much larger.
-	m := Made{Kind: PocketKind, Width: p.width + 2*max(0, p.tab-p.width), Height: max(p.front, p.flap), Depth: p.wall, Flap: p.flap}
+	m := Made{ID: PocketID, Width: p.width + 2*max(0, p.tab-p.width), Height: max(p.front, p.flap), Depth: p.wall, Flap: p.flap}
 	m.SheetWidth, m.SheetHeight = p.width+2*p.tab+2*p.wall, p.flap+p.front+p.back+2*p.wall
 	thick := max(0, s.Thickness-p.wall)
 	m.EaseWidth, m.EaseHeight = p.width-2*s.Caliper-s.Width-thick, p.front-2*s.Caliper-s.Height-thick
@@ -126,7 +197,7 @@ func NewPocket(s Spec) Made {
 		m.fault(FlapRaised, s.Flap, p.flap)
 	}
 	m.Net = pocketNet(p, s)
-	m.Scores = []ScoreLine{{"left tab", "left", p.tab}, {"right tab", "right", p.tab}, {"flap", "top", p.flap}, {"back", "bottom", p.back}}
+	scores := []Setting{edgeScore(leftTab, FromLeft, p.tab), edgeScore(rightTab, FromRight, p.tab), edgeScore(flapScore, FromTop, p.flap), edgeScore(backScore, FromBottom, p.back)}
 	if s.Double && s.Thickness > 0 && p.wall == 0 {
 		m.fault(SingleCrease, s.Thickness, 0)
 	}
@@ -134,16 +205,14 @@ func NewPocket(s Spec) Made {
 		m.fault(SlitCorners, p.wall, 0)
 	}
 	if p.wall > 0 {
-		m.Scores = append(m.Scores, ScoreLine{"left wall", "left", p.tab + p.wall}, ScoreLine{"right wall", "right", p.tab + p.wall},
-			ScoreLine{"throat wall", "top", p.flap + p.wall}, ScoreLine{"bottom wall", "bottom", p.back + p.wall})
+		scores = append(scores, edgeScore(leftWall, FromLeft, p.tab+p.wall), edgeScore(rightWall, FromRight, p.tab+p.wall),
+			edgeScore(throatWall, FromTop, p.flap+p.wall), edgeScore(bottomWallRole, FromBottom, p.back+p.wall))
 	}
-	m.Cuts, m.Folds = 4+8, len(m.Scores) // the rectangle, two cuts to each corner
-	t := s.Style.Tick / 2
-	m.EaseError, m.SeamError = Loss{3*t + t, root(3, t)}, Loss{t, t}
-	m.Ways = m.edgeWays(s)
-	if s.TabsOnBack && p.wall == 0 {
+	m.Cuts, m.Folds = 4+8, len(scores) // the rectangle, two cuts to each corner
+	if m.inside = s.TabsOnBack && p.wall == 0; m.inside {
 		m.Seam = p.tab
 	}
+	m.choose(s.Way, m.edgeWays(s, scores)...)
 	m.pocketFaults(s, p)
 	return m.folded(s)
 }
@@ -168,85 +237,23 @@ func (m *Made) pocketFaults(s Spec, p pocketSizes) {
 // that it is next to, or all from one edge a direction, which spares the ease
 // the error of the sheet's own size and puts it into the far tab. On a board with
 // grooves the second is left out where its scores would fall between them.
-func (m Made) edgeWays(s Spec) []ScoreWay {
+func (m Made) edgeWays(s Spec, scores []Setting) []Way {
 	t := s.Style.Tick / 2
-	opposite := map[string]string{"right": "left", "bottom": "top"}
-	size := map[string]measure.Length{"right": m.SheetWidth, "bottom": m.SheetHeight}
-	one := make([]ScoreLine, len(m.Scores))
-	for i, l := range m.Scores {
-		if edge, far := opposite[l.Edge]; far {
-			l.At, l.Edge = size[l.Edge]-l.At, edge
+	opposite := map[From]From{FromRight: FromLeft, FromBottom: FromTop}
+	size := map[From]measure.Length{FromRight: m.SheetWidth, FromBottom: m.SheetHeight}
+	one := make([]Setting, len(scores))
+	for i, l := range scores {
+		if edge, far := opposite[l.From]; far {
+			l = edgeScore(l.Role, edge, size[l.From]-l.At)
 		}
 		one[i] = l
 	}
 	// One more t off the ease at worst is the card's own cut.
-	list := []ScoreWay{{"each from the edge next to it", m.Scores, Loss{3*t + t, root(3, t)}, Loss{t, t}}}
+	list := []Way{m.way(NextEdge, scores, Loss{3*t + t, root(3, t)}, Loss{t, t})}
 	for _, l := range one {
 		if s.Board.Groove > 0 && l.At%s.Board.Groove != 0 {
 			return list
 		}
 	}
-	return append(list, ScoreWay{"all from one edge", one, Loss{2*t + t, root(2, t)}, Loss{2 * t, root(2, t)}})
-}
-
-func root(n float64, t measure.Length) measure.Length {
-	return measure.Round(math.Sqrt(n) * float64(t))
-}
-
-// pocketNet draws the net; tabs, back and flap taper by a sliver at the free
-// edge, so that nothing peeks out.
-func pocketNet(p pocketSizes, s Spec) Net {
-	mm := measure.Length.Millimetres
-	tab, wall, w, sl := mm(p.tab), mm(p.wall), mm(p.width), mm(s.Sliver)
-	x0 := tab + wall
-	x1, far := x0+w, 2*tab+2*wall+w+mm(p.uneven)
-	y0 := mm(p.flap) + wall
-	y1 := y0 + mm(p.front)
-	end := y1 + wall + mm(p.back)
-	n := Net{Sheet: rectangle(0, 0, far, end)}
-	n.Panels = []Panel{{"front", "front", rectangle(x0, y0, x1, y1)}}
-	hang := func(id, name, on string, outline Polygon, from, to Point, order int) {
-		angle := 180.0
-		if wall > 0 {
-			angle = 90
-		}
-		n.Panels = append(n.Panels, Panel{id, name, outline})
-		n.Creases = append(n.Creases, Crease{Panel: id, On: on, From: from, To: to, Angle: angle, Order: order})
-	}
-	left, right, top, bottom := "front", "front", "front", "front"
-	if wall > 0 {
-		left, right, top, bottom = "left wall", "right wall", "throat wall", "bottom wall"
-		hang(left, "wall", "front", rectangle(x0-wall, y0, x0, y1), Point{x0, y0}, Point{x0, y1}, 1)
-		hang(right, "wall", "front", rectangle(x1, y0, x1+wall, y1), Point{x1, y0}, Point{x1, y1}, 1)
-		hang(bottom, "wall", "front", rectangle(x0, y1, x1, y1+wall), Point{x0, y1}, Point{x1, y1}, 3)
-		hang(top, "wall", "front", rectangle(x0, y0-wall, x1, y0), Point{x0, y0}, Point{x1, y0}, 5)
-	}
-	lx, rx, ty, by := x0-wall, x1+wall, y0-wall, y1+wall
-	back := Polygon{{x0, by}, {x1, by}, {x1 - sl, end}, {x0 + sl, end}}
-	if s.TabsOnBack && wall == 0 {
-		// The tabs fold in first, then the back brings them down on the front.
-		back = rectangle(x0, by, x1, end)
-		hang("back", "back", bottom, back.notched(mm(s.Notch), 2), Point{x0, by}, Point{x1, by}, 4)
-		hang("left", "tab", "back", Polygon{{lx, by}, {lx, end}, {0, end - sl}, {0, by + sl}}, Point{lx, by}, Point{lx, end}, 2)
-		hang("right", "tab", "back", Polygon{{rx, by}, {far, by + sl}, {far, end - sl}, {rx, end}}, Point{rx, by}, Point{rx, end}, 2)
-	} else {
-		hang("left", "tab", left, Polygon{{lx, y0}, {lx, y1}, {0, y1 - sl}, {0, y0 + sl}}, Point{lx, y0}, Point{lx, y1}, 2)
-		hang("right", "tab", right, Polygon{{rx, y0}, {far, y0 + sl}, {far, y1 - sl}, {rx, y1}}, Point{rx, y0}, Point{rx, y1}, 2)
-		hang("back", "back", bottom, back.notched(mm(s.Notch), 2).rounded(mm(s.Corner), freeCorners(back, s)...), Point{x0, by}, Point{x1, by}, 4)
-	}
-	hang("top", "closing flap", top, s.FlapShape.outline(x0, x1, ty, 0, sl, mm(s.Corner)), Point{x0, ty}, Point{x1, ty}, 6)
-	n.cutOut()
-	onto := "back"
-	if s.TabsOnBack && wall == 0 {
-		onto = "front"
-	}
-	n.Glue = n.glued([2]string{"left", onto}, [2]string{"right", onto}, [2]string{"top", "back"})
-	return n
-}
-
-// freeCorners are the corners of the back at the throat, by their place once it
-// has its notch.
-func freeCorners(back Polygon, s Spec) []int {
-	n := len(back.notched(s.Notch.Millimetres(), 2))
-	return []int{2, n - 1}
+	return append(list, m.way(OneEdge, one, Loss{2*t + t, root(2, t)}, Loss{2 * t, root(2, t)}))
 }

@@ -60,7 +60,7 @@ func (n Net) Drawn() Net {
 		d.CutAway[i] = p.to(drawnTicks)
 	}
 	for i, g := range n.Glue {
-		d.Glue[i] = Glue{g.Panel, g.Onto, g.Zone.to(drawnTicks)}
+		d.Glue[i] = Glue{g.Panel, g.Onto, g.Zone.to(drawnTicks), g.Joins}
 	}
 	return d
 }

@@ -15,7 +15,7 @@ func apart(a, b Vec) float64 { d := a.minus(b); return math.Sqrt(d.dot(d)) }
 func TestPosesAreRigid(t *testing.T) {
 	rng := rand.New(rand.NewPCG(71, 72))
 	for range 8 {
-		for name, m := range constructions(boxSpec(rng)) {
+		for name, m := range everyMade(boxSpec(rng)) {
 			n := m.Net
 			place := map[string]int{}
 			last := 0
@@ -97,7 +97,7 @@ func TestSeamWidths(t *testing.T) {
 func TestOutlineRoundPanels(t *testing.T) {
 	rng := rand.New(rand.NewPCG(77, 78))
 	for range 10 {
-		for name, m := range constructions(boxSpec(rng)) {
+		for name, m := range everyMade(boxSpec(rng)) {
 			if name == "square box" || m.faulty(GlueCorners) {
 				continue // cuts between glue square and wall may meet at a corner
 			}
@@ -114,7 +114,7 @@ func TestThroatTakesTheCard(t *testing.T) {
 	rng := rand.New(rand.NewPCG(79, 80))
 	for range 15 {
 		s := boxSpec(rng)
-		for name, m := range constructions(s) {
+		for name, m := range everyMade(s) {
 			if name == "diamond diagonal" || m.EaseWidth < 0 {
 				continue // has no room for thickness by itself
 			}

@@ -18,7 +18,7 @@ func (m *Made) HoldingStrips(s Spec) bool {
 		top = y0 + wide
 	}
 	for _, x := range []float64{middle - half - wide, middle + half} {
-		m.Net.Glue = append(m.Net.Glue, Glue{"strip", m.Net.Panels[0].ID, rectangle(x, top, x+wide, y1)})
+		m.Net.Glue = append(m.Net.Glue, Glue{Panel: "strip", Onto: m.Net.Panels[0].ID, Zone: rectangle(x, top, x+wide, y1), Joins: true})
 	}
 	m.line(s)
 	return true
@@ -37,7 +37,7 @@ func (m Made) clear() (x0, x1 float64) {
 	x0, _, x1, _ = m.Net.Panels[0].Outline.Box()
 	middle := (x0 + x1) / 2
 	for _, g := range m.Net.Glue {
-		if !m.joins(g) {
+		if !g.Joins {
 			continue
 		}
 		low, _, high, _ := g.Zone.Box()

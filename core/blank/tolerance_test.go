@@ -68,10 +68,10 @@ func TestToleranceCoefficients(t *testing.T) {
 				continue
 			}
 			half := float64(in / 32)
-			near(t, tt.name+" stated ease loss", float64(w.Ease.Worst)/half, tt.easeWorst+1, 1e-6)
-			near(t, tt.name+" stated ease rss", float64(w.Ease.RSS)/half, math.Hypot(tt.easeRSS, 1), 1e-6)
-			near(t, tt.name+" stated seam loss", float64(w.Seam.Worst)/half, tt.seamWorst, 1e-6)
-			near(t, tt.name+" stated seam rss", float64(w.Seam.RSS)/half, tt.seamRSS, 1e-6)
+			near(t, tt.name+" stated ease loss", float64(w.EaseLoss.Worst)/half, tt.easeWorst+1, 1e-6)
+			near(t, tt.name+" stated ease rss", float64(w.EaseLoss.RSS)/half, math.Hypot(tt.easeRSS, 1), 1e-6)
+			near(t, tt.name+" stated seam loss", float64(w.SeamLoss.Worst)/half, tt.seamWorst, 1e-6)
+			near(t, tt.name+" stated seam rss", float64(w.SeamLoss.RSS)/half, tt.seamRSS, 1e-6)
 		}
 	}
 }

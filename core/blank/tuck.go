@@ -1,6 +1,46 @@
 package blank
 
-import "yellowparcel/core/measure"
+import (
+	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
+)
+
+var tuck = Construction{
+	ID: TuckID, HasTop: true, Walled: true, Box: true,
+	Words: Words{
+		Name: "Box with lid and tuck", Drawing: lyingFlat,
+		Sentence: []say.Clause{say.Always("Cut [{sheet size}].")},
+		Overlap:  []say.Clause{say.When("no overlap", "no tuck: tape the lid"), say.Unless("no overlap", "of the tuck, behind the front wall")},
+		Roles: map[Role]string{
+			leftWall: "left wall", rightWall: "right wall", frontWall: "front wall", floorScore: "floor, lower wall", lidScore: "lid", tuckScore: "tuck",
+			leftHem: "left hem", rightHem: "right hem",
+		},
+		Seal: "For the post glue or tape the lid shut.", Thick: "or take a construction with walls", Flap: "Tuck", FlapNote: "as far as the walls are high; 0 for half an inch",
+		Tabs: []say.Clause{say.Always("The glue tabs are as high as the walls, {a}, and narrower than the {adhesive}, {b}. Make the walls deeper, or choose a narrower adhesive.")},
+	},
+	Wishes:  always(easeWish, depthWish, flapWish),
+	Options: []string{"walls", stockOption, adhesiveOption, cornerOption, linerOption, patternOption},
+	Ways: []WayKind{{
+		ID: NextEdge, Name: "sides, then all from the bottom", Tool: ScoreBoard, Asks: []string{"groove"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,
+		Sentence: []say.Clause{
+			say.Always(" Score [{left wall}] from both sides"), say.Always(" and [{right hem}] for the hems"),
+			say.Always(", then from the bottom at [{front wall}], [{floor}] and [{lid}]"), say.Always(", and at [{tuck}] for the tuck"), say.Always("."),
+		},
+		Steps: []say.Clause{
+			say.Always("With the left edge at the fence score at {left wall}; turn the sheet half round and score at {right wall}."),
+			say.Always("Score both sides again at {right hem}, for the hems."),
+			say.Always("With the bottom at the fence score at {front wall}, {floor} and {lid}."),
+			say.Always("Go on to {tuck}, for the tuck."),
+		},
+	}},
+	Make: func(s Spec) (Made, bool) { return NewTuckBox(s), true },
+}
+
+// The scores of a box with lid and tuck.
+const (
+	frontWall, floorScore, lidScore, tuckScore Role = "front wall", "floor", "lid", "tuck"
+	leftHem, rightHem                          Role = "left hem", "right hem"
+)
 
 // WallSchool is how the side walls of a box with lid and tuck are held.
 type WallSchool string
@@ -48,7 +88,7 @@ func NewTuckBox(s Spec) Made {
 	if tuck < leastFold {
 		tuck = 0
 	}
-	m := Made{Kind: TuckBoxKind, Width: w, Height: h, Depth: d, Gap: lidLess, Seam: min(tab, d-lidLess), Flap: h, Overlap: tuck}
+	m := Made{ID: TuckID, floor: true, Width: w, Height: h, Depth: d, Gap: lidLess, Seam: min(tab, d-lidLess), Flap: h, Overlap: tuck}
 	thick := max(0, s.Thickness-d)
 	m.EaseWidth, m.EaseHeight = w-2*s.Caliper-s.Width-thick, h-2*s.Caliper-s.Height-thick
 	if hem > 0 {
@@ -65,19 +105,19 @@ func NewTuckBox(s Spec) Made {
 	if m.Seam < s.Adhesive {
 		m.fault(SeamUnderAdhesive, m.Seam, s.Adhesive)
 	}
-	m.Scores = []ScoreLine{
-		{"left wall", "left", side}, {"right wall", "right", side},
-		{"front wall", "bottom", d}, {"floor, lower wall", "bottom", d + h}, {"lid", "bottom", 2*d + h},
+	scores := []Setting{
+		edgeScore(leftWall, FromLeft, side), edgeScore(rightWall, FromRight, side),
+		edgeScore(frontWall, FromBottom, d), edgeScore(floorScore, FromBottom, d+h), edgeScore(lidScore, FromBottom, 2*d+h),
 	}
 	if tuck > 0 {
-		m.Scores = append(m.Scores, ScoreLine{"tuck", "bottom", length})
+		scores = append(scores, edgeScore(tuckScore, FromBottom, length))
 	}
 	if hem > 0 {
-		m.Scores = append(m.Scores, ScoreLine{"left hem", "left", hem}, ScoreLine{"right hem", "right", hem})
+		scores = append(scores, edgeScore(leftHem, FromLeft, hem), edgeScore(rightHem, FromRight, hem))
 	}
-	m.Cuts, m.Folds = 4+4*3+4, len(m.Scores)+4
+	m.Cuts, m.Folds = 4+4*3+4, len(scores)+4
 	t := s.Style.Tick / 2
-	m.EaseError, m.SeamError = Loss{3 * t, root(3, t)}, Loss{t, t}
+	m.choose(s.Way, m.way(NextEdge, scores, Loss{3 * t, root(3, t)}, Loss{t, t}))
 	m.Net = tuckNet(tuckSizes{w, h, d, tab, hem, tuck, side}, m.SheetHeight, s.Corner)
 	return m.folded(s)
 }

@@ -11,12 +11,12 @@ import (
 func TestWorkedPockets(t *testing.T) {
 	s := Spec{Width: 6*in + in/4, Height: 4*in + in/2, Style: sixteenth, Pocket: ThumbGapPocket, Adhesive: in / 2}
 	m := NewPocket(s)
-	if got := lengths(m.SheetWidth, m.SheetHeight, m.Scores[0].At, m.Scores[1].At, m.Scores[2].At, m.Scores[3].At); got != "7 1/2 10 3/4 1/2 1/2 1 3/4 4 1/4" {
+	if got := lengths(m.SheetWidth, m.SheetHeight, m.Way().Scores[0].At, m.Way().Scores[1].At, m.Way().Scores[2].At, m.Way().Scores[3].At); got != "7 1/2 10 3/4 1/2 1/2 1 3/4 4 1/4" {
 		t.Errorf("thumb-gap: %s", got)
 	}
 	s = Spec{Width: 6 * in, Height: 4*in + in/2, Style: sixteenth, Pocket: ClosePocket, Adhesive: in / 2, SheetLength: 11 * in}
 	m = NewPocket(s)
-	if got := lengths(m.SheetWidth, m.SheetHeight, m.Scores[0].At, m.Scores[2].At, m.Scores[3].At); got != "8 1/8 11 1 1 7/8 4 1/2" {
+	if got := lengths(m.SheetWidth, m.SheetHeight, m.Way().Scores[0].At, m.Way().Scores[2].At, m.Way().Scores[3].At); got != "8 1/8 11 1 1 7/8 4 1/2" {
 		t.Errorf("close-ease: %s", got)
 	}
 	if len(m.Faults) > 0 {
@@ -109,10 +109,10 @@ func TestWorkedCutDown(t *testing.T) {
 	s := Spec{Width: 43 * in / 8, Height: 43 * in / 8, Ease: 3 * in / 8, Seam: 3 * in / 8, Adhesive: in / 4, Style: sixteenth}
 	b := Bought{Width: 37 * in / 4, Height: 47 * in / 8}
 	m, ok := NewCutDown(s, b, false)
-	if got := lengths(m.Scores[0].At, m.Scores[1].At, m.Width, m.Height, m.EaseHeight); !ok || got != "1 3/8 1 3/8 6 1/2 5 7/8 1/2" || !m.faulty(TooHigh) {
+	if got := lengths(m.Way().Scores[0].At, m.Way().Scores[1].At, m.Width, m.Height, m.EaseHeight); !ok || got != "1 3/8 1 3/8 6 1/2 5 7/8 1/2" || !m.faulty(TooHigh) {
 		t.Errorf("%s, %v", got, m.Faults)
 	}
-	if m, ok = NewCutDown(s, b, true); !ok || m.Width != 49*in/8 || len(m.Scores) != 1 {
+	if m, ok = NewCutDown(s, b, true); !ok || m.Width != 49*in/8 || len(m.Way().Scores) != 1 {
 		t.Errorf("one side: %v", m.Width)
 	}
 	if _, ok := NewCutDown(s, Bought{Width: 6 * in, Height: 6 * in}, false); ok {

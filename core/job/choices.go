@@ -3,6 +3,7 @@ package job
 import (
 	"cmp"
 	"fmt"
+	"slices"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
@@ -55,6 +56,22 @@ func classList(shop Shop, book string) field.List {
 func classesOf(book string) string { return "classes." + book }
 func leastOf(book string) string   { return "least." + book }
 
+// waysOf names the list of the ways of scoring a construction.
+func waysOf(id blank.ID) string { return "ways." + string(id) }
+
+// wayList are the ways of scoring a construction; what was chosen for another one is
+// let be.
+func wayList(of blank.ID) field.List {
+	return field.List{Name: waysOf(of), Knows: func(id string) bool {
+		for _, k := range blank.Constructions() {
+			if slices.ContainsFunc(k.Ways, func(w blank.WayKind) bool { return string(w.ID) == id }) {
+				return true
+			}
+		}
+		return false
+	}}
+}
+
 // leastList are the classes that a piece may be wanted to go as at least.
 func leastList(shop Shop, book string) field.List {
 	return field.List{Name: leastOf(book), Knows: classList(shop, book).Knows}
@@ -88,7 +105,7 @@ func words(pairs ...string) (list []field.Choice) {
 func ChoicesIn(shop Shop) Choices {
 	c := Choices{
 		"folds":         named(card.Folds(), FoldName),
-		"constructions": named(Constructions(), ConstructionName),
+		"constructions": named(blank.IDs(), func(id blank.ID) string { return blank.ByID(id).Words.Name }),
 		"contents":      named(paper.Cautions(), CautionName),
 		"measures":      named(mail.Measures(), MeasureName),
 		"limits":        named(quotable(), MeasureName),
@@ -100,7 +117,6 @@ func ChoicesIn(shop Shop) Choices {
 		"walls":         words(string(blank.TabbedWalls), "Single, held by tabs", string(blank.HemmedWalls), "Double, hemmed over the tabs"),
 		"flaps":         words(string(blank.SquareFlap), "Square", string(blank.PointedFlap), "Pointed", string(blank.BluntFlap), "Pointed, tip cut off", string(blank.RoundFlap), "Rounded"),
 		"diamondFlaps":  words(string(blank.SquareFlap), "As the square gives it", string(blank.BluntFlap), "Blunt", string(blank.RoundFlap), "Rounded"),
-		"ways":          named(blank.WayIDs(), WayName),
 		"tips":          words(field.No, "cut off", field.Yes, "folded in"),
 		"sides":         words(field.No, "outside", field.Yes, "inside"),
 		"addressSides":  words(field.No, "along the long edge", field.Yes, "along the short edge"),
@@ -111,6 +127,11 @@ func ChoicesIn(shop Shop) Choices {
 		"sizings":       words("", "the same border all round", "edges", "each edge its own border", "own", "a size of my own"),
 		"papers":        words(string(LayerPart), "Put a layer on top", string(LinerPart), "Put a liner inside"),
 		"prices":        words(addPrice, "Another price", addSurcharge, "A surcharge"),
+	}
+	for _, k := range blank.Constructions() {
+		for _, w := range k.Ways {
+			c[waysOf(k.ID)] = append(c[waysOf(k.ID)], field.Choice{ID: string(w.ID), Name: w.Name})
+		}
 	}
 	c["schools"] = named(blank.Schools(), func(s blank.School) string { return schoolName(s, shop.Unit) })
 	c.addShelf(shop)

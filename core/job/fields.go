@@ -129,19 +129,16 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 	pick := func(path, label string, v field.Value) field.Field {
 		return field.Field{Path: "envelope." + path, Label: label, Value: v}
 	}
-	flapLabel, flapNote := "Closing flap", "0 for what the sums ask for"
-	if j.Construction() == Tuck {
-		flapLabel, flapNote = "Tuck", "as far as the walls are high; 0 for half an inch"
-	}
+	k := blank.ByID(j.Construction())
 	flaps := field.ListOf("flaps", blank.FlapShapes())
-	if c := j.Construction(); c == Diamond || c == Box {
+	if k.OnPoint {
 		flaps.Name = "diamondFlaps"
 	}
-	return []field.Field{
-		pick("construction", "Envelope type", &field.One[Construction]{At: &e.Construction, List: field.ListOf("constructions", Constructions()), Or: Diamond}),
+	list := []field.Field{
+		pick("construction", "Envelope type", &field.One[blank.ID]{At: &e.Construction, List: field.ListOf("constructions", blank.IDs()), Or: blank.DiamondID}),
 		pick("sort", "Sort by", &field.One[CompareSort]{At: &e.Sort, List: field.ListOf("sorts", compareSorts()), Or: LeastPaper, Gone: true}),
 		pick("school", "Size by", &field.One[blank.School]{At: &e.School, List: field.ListOf("schools", blank.Schools())}),
-		pick("way", "Scoring", &field.One[blank.WayID]{At: &e.Way, List: field.ListOf("ways", blank.WayIDs())}),
+		pick("way", "Scoring", &field.One[blank.WayID]{At: &e.Way, List: wayList(k.ID)}),
 		pick("pocket", "Size by", &field.One[blank.PocketSchool]{At: &e.Pocket, List: field.ListOf("pockets", blank.PocketSchools()), Or: blank.ExactPocket}),
 		pick("box", "Square", &field.One[blank.BoxSchool]{At: &e.Box, List: field.ListOf("boxes", blank.BoxSchools()), Or: blank.FullSquares}),
 		pick("walls", "Side walls", &field.One[blank.WallSchool]{At: &e.Walls, List: field.ListOf("walls", blank.WallSchools()), Or: blank.TabbedWalls}),
@@ -159,11 +156,30 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 		length("envelope.ease", "Ease wanted", "room round the card, both sides together", &e.Ease, 2*measure.Inch),
 		{Path: "envelope.seam", Label: "Seam wanted", Note: "overlap to be glued", Value: &field.Length{At: &e.Seam, Least: measure.Millimetre, Most: 4 * measure.Inch}},
 		length("envelope.thumbGap", "Finger gap", "back stays below the throat", &e.ThumbGap, 4*measure.Inch),
-		length("envelope.flap", flapLabel, flapNote, &e.Flap, 12*measure.Inch),
+		length("envelope.flap", k.Words.Flap, k.Words.FlapNote, &e.Flap, 12*measure.Inch),
 		length("envelope.depth", "Depth of the walls", "at least; the card asks for its thickness and "+shop.Style().ShowUnit(blank.WallOver), &e.Depth, 8*measure.Inch),
 		length("envelope.corner", "Round corners", "radius, of flaps and back; 0 for none", &e.Corner, 3*measure.Inch),
 		length("envelope.notch", "Finger notch", "radius, in the back; 0 for none", &e.Notch, 2*measure.Inch),
 		{Path: "envelope.sliver", Label: "Taper", Note: "of tabs, back and flap at the free edge, so that nothing peeks out", Value: &field.Length{At: &e.Sliver, Least: measure.Inch / 128, Most: measure.Inch / 8, Fine: true, Or: UsualSliver}},
+	}
+	for _, own := range k.Own {
+		list = append(list, e.ownField(own))
+	}
+	return list
+}
+
+// ownField is a length that one construction alone asks for.
+func (e *EnvelopeWish) ownField(own blank.OwnLength) field.Field {
+	at := e.Own[own.Name]
+	return field.Field{
+		Path: "envelope.own." + own.Name, Label: own.Label, Note: own.Note, Value: &field.Length{At: &at, Least: own.Least, Most: own.Most, Or: own.Usual},
+		Then: func() {
+			e.Own = maps.Clone(e.Own)
+			if e.Own == nil {
+				e.Own = map[string]measure.Length{}
+			}
+			e.Own[own.Name] = at
+		},
 	}
 }
 

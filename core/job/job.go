@@ -162,14 +162,14 @@ type PaperWish struct {
 // EnvelopeWish is the envelope that is to be made.
 type EnvelopeWish struct {
 	School   blank.School   `json:"school" enum:"exact,diagonal,notch"`
-	Way      blank.WayID    `json:"way" enum:"pair,corners,centre,edges,round,notch"`
+	Way      blank.WayID    `json:"way" maxLength:"40"`
 	Ease     measure.Length `json:"ease"`
 	Seam     measure.Length `json:"seam"`
 	ThumbGap measure.Length `json:"thumbGap"`
 	Stock    string         `json:"stock" maxLength:"40"`
 	Adhesive string         `json:"adhesive" maxLength:"40"`
 	// Construction is how it is made; the diamond when empty.
-	Construction Construction `json:"construction,omitempty"`
+	Construction blank.ID `json:"construction,omitempty"`
 	// Sort is what matters when constructions are compared.
 	Sort CompareSort `json:"sort,omitempty"`
 	// Pocket is the school of a pocket, Depth the least depth of walls, Flap the
@@ -205,6 +205,8 @@ type EnvelopeWish struct {
 	// OneSide cuts it on one side only.
 	CutFrom string `json:"cutFrom,omitempty" maxLength:"40"`
 	OneSide bool   `json:"oneSide,omitempty"`
+	// Own are the lengths that one construction alone asks for, by their names.
+	Own map[string]measure.Length `json:"own,omitempty"`
 }
 
 // ByHand is the destination of a card that is not posted.

@@ -1,7 +1,6 @@
 package job
 
 import (
-	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/paper"
@@ -11,13 +10,6 @@ var foldNames = map[card.Fold]string{card.SideFold: "Side fold", card.TopFold: "
 
 // FoldName is what a fold is called.
 func FoldName(f card.Fold) string { return foldNames[f] }
-
-var constructionNames = map[Construction]string{
-	Diamond: "Diamond", Pocket: "Tabbed pocket", Gusset: "Pocket with walls", Box: "Box from a square", Tuck: "Box with lid and tuck", CutDown: "Cut down a bought one",
-}
-
-// ConstructionName is what a construction is called.
-func ConstructionName(c Construction) string { return constructionNames[c] }
 
 var measureNames = map[mail.Measure]string{
 	mail.Length: "length", mail.Height: "height", mail.Thickness: "thickness", mail.Weight: "weight", mail.Aspect: "length ÷ height",
@@ -37,11 +29,3 @@ var cautionNames = map[paper.Caution]string{
 
 // CautionName is what a caution about the contents is called.
 func CautionName(c paper.Caution) string { return cautionNames[c] }
-
-var wayNames = map[blank.WayID]string{
-	blank.PairWay: "one corner", blank.CornerWay: "each corner", blank.CentreWay: "from the centre",
-	blank.EdgeWay: "edge marks", blank.RoundWay: "round the card", blank.NotchWay: "punch board",
-}
-
-// WayName is what a way of setting scores is called.
-func WayName(w blank.WayID) string { return wayNames[w] }

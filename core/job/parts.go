@@ -114,7 +114,7 @@ func (j Job) Clone() Job {
 	}
 	j.Items = slices.Clone(j.Items)
 	j.Card.Own, j.Post.Contents = slices.Clone(j.Card.Own), slices.Clone(j.Post.Contents)
-	j.Paper.Sheets = maps.Clone(j.Paper.Sheets)
+	j.Paper.Sheets, j.Envelope.Own = maps.Clone(j.Paper.Sheets), maps.Clone(j.Envelope.Own)
 	if j.Card.Thickness != nil {
 		t := *j.Card.Thickness
 		j.Card.Thickness = &t

@@ -81,11 +81,11 @@ func anyJob(r *rand.Rand, shop job.Shop) job.Job {
 		j.Items = append(j.Items, job.Item{ID: fmt.Sprint(i), Name: "Thing", Width: measure.Length(r.IntN(80)) * in / 16, Height: side() / 4})
 	}
 	e := &j.Envelope
-	e.Construction, e.School, e.Pocket, e.FlapShape = pick(r, job.Constructions()...), pick(r, blank.Schools()...), pick(r, blank.PocketSchools()...), pick(r, blank.FlapShapes()...)
+	e.Construction, e.School, e.Pocket, e.FlapShape = pick(r, blank.IDs()...), pick(r, blank.Schools()...), pick(r, blank.PocketSchools()...), pick(r, blank.FlapShapes()...)
 	e.Sort, e.Mailable, e.OneSide, e.TabsOnBack, e.Double = pick(r, job.LeastPaper, job.Quickest, job.Neatest, job.Cheapest), r.IntN(3) == 0, r.IntN(2) == 0, r.IntN(2) == 0, r.IntN(2) == 0
 	e.FoldTips, e.PatternInside, e.Corner, e.Flap = r.IntN(2) == 0, r.IntN(2) == 0, measure.Length(r.IntN(8))*in/8, measure.Length(r.IntN(12))*in/4
 	e.Stock, e.Liner, e.Adhesive = stock(), pick(r, "", stock()), pick(r, "tape-1-2", "tape-1-4", "glue")
-	e.Way, e.Box, e.Walls = pick(r, blank.WayIDs()...), pick(r, blank.BoxSchools()...), pick(r, blank.WallSchools()...)
+	e.Way, e.Box, e.Walls = pick(r, diamondWays...), pick(r, blank.BoxSchools()...), pick(r, blank.WallSchools()...)
 	j.Post.Destination = pick(r, "us-domestic", "us-abroad", "uk-inland", "germany-home", "canada-home", "australia-home", "universal", job.ByHand)
 	j.Paper.AlongGrain, j.Paper.Have = r.IntN(2) == 0, pick(r, "", "letter", "a4")
 	if r.IntN(4) == 0 {
@@ -173,10 +173,10 @@ func checkCutting(t *testing.T, p plan.Plan) {
 // Every fold of every construction is told of, and its seams are told of once.
 func TestFoldsAreTold(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
-	want := map[job.Construction]string{
-		job.Diamond: "1 Fold the 2 sides. | 2 Fold the bottom. Glue bottom onto side. | 3 Fold the closing flap. Glue closing flap onto side and bottom.",
-		job.Pocket:  "1 Fold the 2 tabs. | 2 Fold the back. Glue tab onto back. | 3 Fold the closing flap. Glue closing flap onto back.",
-		job.Tuck:    "1 Fold the 4 tabs. | 2 Fold the 4 walls. Glue tab onto wall. | 3 Fold the tuck. | 4 Fold the lid.",
+	want := map[blank.ID]string{
+		blank.DiamondID: "1 Fold the 2 sides. | 2 Fold the bottom. Glue bottom onto side. | 3 Fold the closing flap. Glue closing flap onto side and bottom.",
+		blank.PocketID:  "1 Fold the 2 tabs. | 2 Fold the back. Glue tab onto back. | 3 Fold the closing flap. Glue closing flap onto back.",
+		blank.TuckID:    "1 Fold the 4 tabs. | 2 Fold the 4 walls. Glue tab onto wall. | 3 Fold the tuck. | 4 Fold the lid.",
 	}
 	for id, told := range want {
 		j.Envelope.Construction, j.Envelope.Depth = id, in/2 // high enough for a tuck

@@ -1,15 +1,16 @@
 package plan
 
 import (
+	"cmp"
 	"fmt"
+	"slices"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
 )
 
-// BlankPlan is the diamond made for the card.
+// BlankPlan is the envelope that is made for the card.
 type BlankPlan struct {
 	Sheet  Shown `json:"sheet"`
 	Exact  Shown `json:"exact"`
@@ -17,22 +18,18 @@ type BlankPlan struct {
 		Width  Shown `json:"width"`
 		Height Shown `json:"height"`
 	} `json:"closed"`
-	EaseWidth  Shown       `json:"easeWidth"`
-	EaseHeight Shown       `json:"easeHeight"`
-	Seam       Shown       `json:"seam"`
-	Overlap    Shown       `json:"overlap"`
-	Readings   []Reading   `json:"readings"`
-	Ways       []WayPlan   `json:"ways"`
-	Way        blank.WayID `json:"way"`
-	Net        blank.Net   `json:"net"`
-	Dimensions []Dimension `json:"dimensions"`
-	// Scores are those of a blank whose scores are measured from its edges.
-	Scores   []ScoreText  `json:"scores"`
-	Sentence say.Sentence `json:"sentence"`
-	Notes    []Note       `json:"notes"`
-	Drawing  string       `json:"drawing"`
-	// ScoreWays are the ways of setting them, where there are several.
-	ScoreWays []ScoreWayPlan `json:"scoreWays"`
+	EaseWidth  Shown        `json:"easeWidth"`
+	EaseHeight Shown        `json:"easeHeight"`
+	Seam       Shown        `json:"seam"`
+	Overlap    Shown        `json:"overlap"`
+	Readings   []Reading    `json:"readings"`
+	Ways       []WayPlan    `json:"ways"`
+	Way        blank.WayID  `json:"way"`
+	Net        blank.Net    `json:"net"`
+	Dimensions []Dimension  `json:"dimensions"`
+	Sentence   say.Sentence `json:"sentence"`
+	Notes      []Note       `json:"notes"`
+	Drawing    string       `json:"drawing"`
 	// Folds are the stages of folding it, Folding its net as it folds round the
 	// card.
 	Folds   []FoldStep `json:"folds"`
@@ -59,78 +56,72 @@ type Dimension struct {
 	Nm    measure.Length `json:"nm"`
 }
 
-// ScoreWayPlan is one way of setting the scores of a blank with straight edges.
-type ScoreWayPlan struct {
-	Name      string      `json:"name"`
-	Scores    []ScoreText `json:"scores"`
-	EaseRSS   Shown       `json:"easeRss"`
-	EaseWorst Shown       `json:"easeWorst"`
-	SeamRSS   Shown       `json:"seamRss"`
-	SeamWorst Shown       `json:"seamWorst"`
-	// Safer marks the way that leaves more of what is scarcer.
-	Safer bool `json:"safer"`
-}
-
-// ScoreText is one score of a blank that has its scores measured from its edges.
-type ScoreText struct {
-	Name string `json:"name"`
-	Edge string `json:"edge"`
-	At   Shown  `json:"at"`
-}
-
-func (m maker) diamond() (blank.Diamond, blank.Made) {
-	d := blank.NewDiamond(m.blankSpec())
-	return d, d.Made()
-}
-
-func (m maker) blank(c candidate, d blank.Diamond, all []candidate) BlankPlan {
-	if c.id != job.Diamond {
-		return m.madeBlank(c, all)
-	}
-	e := d.Measure(d.Chosen())
-	e.Net, e.Folded = c.made.Net, c.made.Folded
-	e.Seam -= c.made.Taken // by round corners
+// blank is the station's account of the envelope that is made.
+func (m maker) blank(c candidate, all []candidate) BlankPlan {
+	made, k := c.made, c.kind
+	slots := m.slots(c)
 	p := BlankPlan{
-		Sheet: m.shown(d.Sheet), Exact: m.shown(d.Exact),
-		EaseWidth: m.shown(e.EaseWidth), EaseHeight: m.shown(e.EaseHeight),
-		Seam: m.shown(e.Seam), Overlap: m.shown(e.Overlap), Way: d.Chosen().ID, Net: e.Net, Scores: []ScoreText{}, ScoreWays: []ScoreWayPlan{},
+		Sheet: m.shown(made.SheetWidth), Exact: m.shown(cmp.Or(made.Exact, made.SheetWidth)),
+		EaseWidth: m.shown(made.EaseWidth), EaseHeight: m.shown(made.EaseHeight), Seam: m.shown(made.Seam), Overlap: m.shown(made.Overlap),
+		Way: made.Way().ID, Ways: m.ways(c), Net: made.Net, Dimensions: m.dimensions(c), Liner: m.lining(c),
+		Sentence: m.waySlots(c, made.Way()).Sentence(slices.Concat(k.Words.Sentence, k.Way(made.Way().ID).Sentence)...),
+		Drawing:  slots.Text(k.Words.Drawing...),
+		Folds:    m.foldSteps(c), Folding: m.folding(c), Holes: holes(made), Wishes: m.wishes(k), Options: options(k),
 	}
-	p.Closed.Width, p.Closed.Height = m.shown(e.Width), m.shown(e.Height)
-	p.Ways = m.ways(d)
-	p.Sentence = m.blankSentence(d)
-	p.Readings = append(m.blankReadings(d, e), m.optionReadings(c)...)
-	p.Notes = append(m.blankNotes(d, e, c), m.whatWould(c, all)...)
-	p.Liner = m.lining(c)
-	p.Dimensions = m.dimensions(d, e)
-	p.Drawing = m.blankDrawing(d, e)
-	p.Folds, p.Folding, p.Holes, p.Wishes, p.Options = m.foldSteps(c), m.folding(c), holes(c.made), m.wishes(c.id), options(c.id)
+	p.Closed.Width, p.Closed.Height = m.shown(made.Width), m.shown(made.Height)
+	p.Readings = append(m.blankReadings(c), m.optionReadings(c)...)
+	p.Notes = m.blankNotes(c, all)
 	return p
 }
 
-func (m maker) blankReadings(d blank.Diamond, e blank.Envelope) []Reading {
-	show := m.Style().Show
+// slots are what the words of a construction are filled with.
+func (m maker) slots(c candidate) say.Slots {
+	made, show := c.made, m.Style().Show
+	s := say.Slots{
+		"name": c.kind.Words.Name, "unit": string(m.Style().Unit), "sheet": show(made.SheetWidth), "sheet size": m.by(made.SheetWidth, made.SheetHeight),
+		"closed": m.by(made.Width, made.Height), "card": m.by(m.Outer().Width, m.Outer().Height), "seam": show(made.Seam), "parts": m.partsWords(made),
+		"Corners": say.Capital(plural(len(made.Net.CutAway)-len(made.Blunts), "small triangle")),
+		"beyond":  show(made.Seam + (m.Job().Envelope.Ease+m.Thick().Used)/2),
+	}
+	if n := len(made.Blunts); n > 0 {
+		s["tips"] = plural(n, "tip")
+	}
+	if made.Depth > 0 {
+		s["depth"] = show(made.Depth)
+	}
+	if c.kind.Bought {
+		s["from"] = m.format(made.From.ID).Name
+	}
+	s.Flag("short", made.Overlap < 0)
+	s.Flag("no overlap", made.Overlap == 0)
+	return s
+}
+
+// blankReadings are the numbers of a blank.
+func (m maker) blankReadings(c candidate) []Reading {
+	made, show := c.made, m.Style().Show
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	w := m.way(d, d.Chosen())
-	seam := Reading{"seam", "Seam", show(e.Seam), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width))}
-	if show(e.SeamMax) != show(e.Seam) {
-		seam.Note = fmt.Sprintf("to %s; %s", show(e.SeamMax), seam.Note)
+	seam := Reading{"seam", "Seam", show(made.Seam), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width))}
+	if made.SeamMax > 0 && show(made.SeamMax) != show(made.Seam) {
+		seam.Note = fmt.Sprintf("to %s; %s", show(made.SeamMax), seam.Note)
 	}
 	closed := "lying flat"
-	if e.Depth > 0 {
-		closed = show(e.Depth) + " deep"
+	if made.Depth > 0 {
+		closed = show(made.Depth) + " deep"
 	}
+	loss := made.Way().EaseLoss
 	list := []Reading{
-		{"closed", "Closed size", m.by(e.Width, e.Height), closed},
-		{"ease", "Ease", m.by(e.EaseWidth, e.EaseHeight), "across × down, thickness taken off"},
+		{"closed", "Closed size", m.by(made.Width, made.Height), closed},
+		{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), "across × down, thickness taken off"},
 		seam,
-		{"overlap", "Flap overlap", show(e.Overlap), "over the bottom flap, at the centre"},
-		{"worst", "Worst case", show(measure.Length(w.EaseWorst.Nm)), fmt.Sprintf("ease left, if all is %s off", m.fine().Show(m.Style().Tick/2))},
-		m.layersReading(e.Net, e.Folded.Layers),
+		{"overlap", "Flap overlap", show(made.Overlap), m.slots(c).Text(c.kind.Words.Overlap...)},
+		{"worst", "Worst case", show(made.Ease() - loss.Worst), fmt.Sprintf("ease left, if all is %s off; %s at root-sum-square", m.fine().Show(m.Style().Tick/2), show(made.Ease()-loss.RSS))},
+		m.layersReading(made.Net, made.Folded.Layers),
 	}
-	if e.Overlap < 0 {
-		list[3].Note = sealsOnSides
+	if made.Shortest > 0 || c.kind.OnPoint {
+		list = append(list, m.flapReading(made.Flap, made.Shortest)...)
 	}
-	return append(list, m.flapReading(e.TopFlap, e.Shortest)...)
+	return list
 }
 
 // flapReading says how high a closing flap is and how short it may be, where that
@@ -141,4 +132,39 @@ func (m maker) flapReading(flap, shortest measure.Length) []Reading {
 	}
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	return []Reading{{"flap", "Closing flap", m.Style().Show(flap), fmt.Sprintf("at least %s, and %s for the adhesive, or a hole opens", m.Style().Show(shortest.Up(m.Style().Tick)), m.Style().Show(a.Width))}}
+}
+
+// optionReadings are those of what a maker may add to any construction.
+func (m maker) optionReadings(c candidate) (list []Reading) {
+	if c.strip {
+		list = append(list, Reading{"throat", "Between the strips", m.Style().Show(c.made.Throat()), "clear at the throat"})
+	}
+	if liner, ok := m.Shop().Stock(m.Job().Envelope.Liner); ok && c.made.Liner.Width > 0 {
+		where := "front and flap"
+		if c.kind.Box {
+			where = "the floor"
+		}
+		list = append(list, Reading{"liner", "Liner", m.by(c.made.Liner.Width.Down(m.Style().Tick), c.made.Liner.Height.Down(m.Style().Tick)), fmt.Sprintf("of %s for %s, clear of what is glued", say.Lower(liner.Name), where)})
+	}
+	return list
+}
+
+// lining is the liner as it is drawn, when there is one.
+func (m maker) lining(c candidate) blank.Polygon {
+	if m.Job().Envelope.Liner == "" || c.made.Lining == nil {
+		return blank.Polygon{}
+	}
+	return c.made.Lining
+}
+
+// layersReading says how many layers of paper lie on each other, and over how
+// much of the face.
+func (m maker) layersReading(n blank.Net, most int) Reading {
+	face, thick := n.Panels[0].Outline.Area(), 0.0
+	for _, r := range n.Regions() {
+		if r.Layers == most {
+			thick += r.Outline.Area()
+		}
+	}
+	return Reading{"layers", "Layers of paper", number(most), fmt.Sprintf("where most lie on each other, %s of the face", percent(thick/face))}
 }

@@ -1,6 +1,7 @@
 package plan
 
 import (
+	"slices"
 	"sync"
 
 	"yellowparcel/core/blank"
@@ -20,7 +21,7 @@ func (m maker) blankSpec() blank.Spec {
 	s := blank.Spec{
 		Width: m.Outer().Width, Height: m.Outer().Height, Thickness: m.Thick().Used,
 		Ease: j.Envelope.Ease, Seam: j.Envelope.Seam, ThumbGap: j.Envelope.ThumbGap, Caliper: stock.Caliper,
-		Style: m.Style(), School: j.Envelope.School, Way: j.Envelope.Way,
+		Style: m.Style(), School: j.Envelope.School, Way: j.Envelope.Way, OneSide: j.Envelope.OneSide, Own: j.Envelope.Own,
 		Board: blank.Board{CornerAt: m.Shop().Tools.CornerAt, Groove: m.Shop().Tools.Groove, NotchDepth: m.Shop().Tools.NotchDepth},
 		Box:   j.Envelope.Box, Walls: j.Envelope.Walls,
 		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: j.Envelope.Sliver,
@@ -36,7 +37,20 @@ func (m maker) blankSpec() blank.Spec {
 	for _, sheet := range m.sheetsFor(stock) {
 		s.SheetLength = max(s.SheetLength, sheet.Width, sheet.Height)
 	}
+	sold, _ := m.Shop().Stock(soldPaper)
+	s.SoldCaliper = sold.Caliper
+	for _, f := range m.Shop().Formats() {
+		if id := j.Envelope.CutFrom; id == "" || id == f.ID {
+			s.Bought = append(s.Bought, blank.Bought{ID: f.ID, Owned: f.Owned, Width: f.Width, Height: f.Height, Pointed: f.Family == "baronial"})
+		}
+	}
 	if j.Envelope.Mailable {
+		s.LeastWidthAt = func(interior, height measure.Length) measure.Length {
+			if r, ok := m.rectangleFor(interior, height, s.SoldCaliper); ok && r.Height == height {
+				return r.Width
+			}
+			return 0
+		}
 		if r, ok := m.plainRectangle(); ok {
 			// What a fold eats of the paper is added again when the creases are set.
 			wider := blank.Wider(s.Caliper)
@@ -69,16 +83,14 @@ func (m maker) rectangleFor(w, h, caliper measure.Length) (mail.Rectangle, bool)
 
 // candidate is one construction made for the card.
 type candidate struct {
-	id   job.Construction
+	kind *blank.Construction
 	made blank.Made
 	ok   bool // false when it cannot be made at all
 	// refused is where the folded net is not what the formulas promise; such a net
 	// is drawn for nobody to cut.
 	refused error
 	strip   bool // the card is held by strips
-	// from is the bought envelope that is cut down.
-	from FitPlan
-	post posted
+	post    posted
 	// fits is the smallest sheet that gives it, with spare to cut off at the tighter
 	// side; short by how much the largest fails when none does.
 	fits         paper.Sheet
@@ -86,13 +98,18 @@ type candidate struct {
 	spare, short measure.Length
 }
 
+// has reports whether something goes wrong with it.
+func (c candidate) has(id blank.FaultID) bool {
+	return slices.ContainsFunc(c.made.Faults, func(f blank.Fault) bool { return f.ID == id })
+}
+
 // candidates makes every construction for the card, side by side.
-func (m maker) candidates(diamond blank.Made) []candidate {
-	list := make([]candidate, len(job.Constructions()))
+func (m maker) candidates() []candidate {
+	list := make([]candidate, len(blank.Constructions()))
 	var made sync.WaitGroup
-	for i, id := range job.Constructions() {
+	for i, k := range blank.Constructions() {
 		made.Go(func() {
-			c := m.candidate(id, diamond)
+			c := m.candidate(k)
 			if c.ok {
 				c.refused = c.made.Accept()
 				c.post = m.judge(m.closed(c))
@@ -105,28 +122,13 @@ func (m maker) candidates(diamond blank.Made) []candidate {
 }
 
 // candidate makes one construction for the card.
-func (m maker) candidate(id job.Construction, diamond blank.Made) candidate {
+func (m maker) candidate(k *blank.Construction) candidate {
 	s := m.blankSpec()
-	c := candidate{id: id, ok: true}
-	switch id {
-	case job.Diamond:
-		c.made = diamond
-	case job.Pocket:
-		c.made = blank.NewPocket(s)
-	case job.Gusset:
-		s.Gusset = s.Wall()
-		c.made = blank.NewPocket(s)
-	case job.Box:
-		c.made = blank.NewSquareBox(s)
-	case job.Tuck:
-		c.made = blank.NewTuckBox(s)
-	case job.CutDown:
-		c.made, c.from, c.ok = m.cutDown(s)
-	}
-	if !c.ok {
+	c := candidate{kind: k}
+	if c.made, c.ok = k.Make(s); !c.ok {
 		return c
 	}
-	if j := m.Job().Envelope; j.Mailable && !m.sizeOnly && (id == job.CutDown || s.LeastWidth > 0) {
+	if j := m.Job().Envelope; j.Mailable && !m.sizeOnly && (k.Bought || s.LeastWidth > 0) {
 		c.strip = c.made.HoldingStrips(s)
 	}
 	m.onSheet(&c)
@@ -135,69 +137,37 @@ func (m maker) candidate(id job.Construction, diamond blank.Made) candidate {
 
 // chosen is the construction that the job chose; the diamond where that cannot
 // be made.
-func (m maker) chosen() candidate {
-	_, made := m.diamond()
-	return m.choose(m.candidates(made))
-}
+func (m maker) chosen() candidate { return m.choose(m.candidates()) }
 
 func (m maker) choose(list []candidate) candidate {
 	for _, c := range list {
-		if c.ok && c.id == m.Job().Construction() {
+		if c.ok && c.kind.ID == m.Job().Construction() {
 			return c
 		}
 	}
 	return list[0]
 }
 
-// cutDown finds the bought envelope that is cut down with the least to spare:
-// one on the shelf before one to buy.
-func (m maker) cutDown(s blank.Spec) (best blank.Made, from FitPlan, ok bool) {
-	caliper, _ := m.Shop().Stock(soldPaper)
-	s.Caliper, s.LeastWidth, s.LeastHeight = caliper.Caliper, 0, 0
-	wide := func(height measure.Length) measure.Length {
-		if r, ok := m.rectangleFor(s.Width+s.Thickness+s.Ease, height, s.Caliper); m.Job().Envelope.Mailable && ok && r.Height == height {
-			return r.Width
-		}
-		return 0
-	}
-	var chosen blank.Bought
+// format is an envelope that is sold or on the shelf.
+func (m maker) format(id string) envelope.Format {
 	for _, f := range m.Shop().Formats() {
-		if id := m.Job().Envelope.CutFrom; id != "" && id != f.ID {
-			continue
-		}
-		s.LeastWidth = wide(f.Height)
-		made, can := blank.MeasureCutDown(s, bought(f), m.Job().Envelope.OneSide)
-		if !can {
-			continue
-		}
-		if !ok || f.Owned && !from.Owned || f.Owned == from.Owned && made.EaseHeight+(f.Width-made.Width) < best.EaseHeight+(from.Outer.Width-best.Width) {
-			best, ok = made, true
-			from = FitPlan{ID: f.ID, Name: f.Name, Size: m.by(f.Width, f.Height), Owned: f.Owned}
-			from.Outer.Width, from.Outer.Height = f.Width, f.Height
-			chosen = bought(f)
+		if f.ID == id {
+			return f
 		}
 	}
-	if ok {
-		s.LeastWidth = wide(chosen.Height)
-		best, ok = blank.NewCutDown(s, chosen, m.Job().Envelope.OneSide)
-	}
-	return best, from, ok
-}
-
-func bought(f envelope.Format) blank.Bought {
-	return blank.Bought{Width: f.Width, Height: f.Height, Pointed: f.Family == "baronial"}
+	return envelope.Format{}
 }
 
 // onSheet finds the smallest sheet that gives a blank.
 func (m maker) onSheet(c *candidate) {
-	if c.id == job.CutDown {
+	if c.kind.Bought {
 		c.found = true
 		return
 	}
 	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
 	for _, s := range m.sheetsFor(stock) {
 		piece := cutting.Piece{Width: c.made.SheetWidth, Height: c.made.SheetHeight, Count: 1, Turn: true}
-		if stock.Pattern != paper.Unknown && c.id.HasTop() {
+		if stock.Pattern != paper.Unknown && c.kind.HasTop {
 			piece.Turn = false
 			if !stock.Pattern.Upright(s) {
 				piece.Width, piece.Height = piece.Height, piece.Width

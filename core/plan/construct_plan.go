@@ -14,8 +14,8 @@ import (
 
 // ConstructionPlan is one construction beside the others.
 type ConstructionPlan struct {
-	ID   job.Construction `json:"id" enum:"diamond,pocket,gusset,box,tuck,cutdown"`
-	Name string           `json:"name"`
+	ID   blank.ID `json:"id"`
+	Name string   `json:"name"`
 	// OK is false when it cannot be made for this card; Text says why.
 	OK          bool         `json:"ok"`
 	Text        string       `json:"text"`
@@ -55,7 +55,7 @@ func (m maker) sort() job.CompareSort {
 // paperUsed is the paper that goes into a construction, in square inches; for a
 // bought envelope that is cut down, what it was made of.
 func (c candidate) paperUsed() float64 {
-	if c.id == job.CutDown {
+	if c.kind.Bought {
 		return c.made.Net.Sheet.Area() / (25.4 * 25.4)
 	}
 	return c.made.SheetWidth.Inches() * c.made.SheetHeight.Inches()
@@ -66,8 +66,7 @@ func (c candidate) work() int { return c.made.Cuts + c.made.Folds }
 // sound reports whether nothing is wrong with a construction that would keep a
 // maker from it.
 func (m maker) sound(c candidate) bool {
-	ease := min(c.made.EaseWidth, c.made.EaseHeight)
-	if !c.ok || c.refused != nil || !c.found || c.post.tone == Trouble || ease < c.made.EaseError.RSS {
+	if !c.ok || c.refused != nil || !c.found || c.post.tone == Trouble || c.made.Ease() < c.made.Way().EaseLoss.RSS {
 		return false
 	}
 	if !c.strip && max(c.made.EaseWidth, c.made.EaseHeight) > max(m.Job().Envelope.Ease, envelope.LooseUpTo) {
@@ -129,7 +128,7 @@ func (m maker) reason(sorted []candidate) string {
 			sound++
 		}
 	}
-	name, among := job.ConstructionName(best.id), fmt.Sprintf("of the %d that serve", sound)
+	name, among := best.kind.Words.Name, fmt.Sprintf("of the %d that serve", sound)
 	if sound == 1 {
 		among = "and the only one that serves"
 	}
@@ -146,9 +145,9 @@ func (m maker) reason(sorted []candidate) string {
 }
 
 func (m maker) row(c candidate) ConstructionPlan {
-	row := ConstructionPlan{ID: c.id, Name: job.ConstructionName(c.id), OK: c.ok, Chosen: c.id == m.Job().Construction(), Tone: Fine}
+	row := ConstructionPlan{ID: c.kind.ID, Name: c.kind.Words.Name, OK: c.ok, Chosen: c.kind.ID == m.Job().Construction(), Tone: Fine}
 	if !c.ok {
-		row.Text = "No envelope that is sold or on your shelf can be cut down to this card."
+		row.Text = c.kind.Words.Not
 		row.Net = blank.Net{}.Sketch()
 		return row
 	}
@@ -156,9 +155,9 @@ func (m maker) row(c candidate) ConstructionPlan {
 	row.Sheet, row.Fits = m.by(c.made.SheetWidth, c.made.SheetHeight), c.found
 	row.FitText = fmt.Sprintf("from %s, %s to spare", c.fits.Name, m.Style().Show(c.spare.Down(m.Style().Tick)))
 	switch {
-	case c.id == job.CutDown:
-		row.Sheet, row.FitText = c.from.Name, "to buy"
-		if c.from.Owned {
+	case c.kind.Bought:
+		row.Sheet, row.FitText = m.format(c.made.From.ID).Name, "to buy"
+		if c.made.From.Owned {
 			row.FitText = "on your shelf"
 		}
 	case !c.found && c.fits.Name != "":
@@ -170,7 +169,7 @@ func (m maker) row(c candidate) ConstructionPlan {
 	row.Work = fmt.Sprintf("%d cuts, %d folds", c.made.Cuts, c.made.Folds)
 	// Without walls folds stand square up to a quarter inch, creased twice.
 	takes := min(m.Thick().Used+min(c.made.EaseWidth, c.made.EaseHeight), measure.Inch/4)
-	if c.made.Depth > 0 && c.id != job.Pocket && c.id != job.Diamond {
+	if c.made.Depth > 0 && c.kind.Walled {
 		takes = c.made.Depth - blank.WallOver
 	}
 	row.Depth = m.fine().Show(max(0, takes).Down(m.fine().Tick))

@@ -12,7 +12,7 @@ import (
 	"yellowparcel/demo"
 )
 
-func rowOf(t *testing.T, p plan.Plan, id job.Construction) plan.ConstructionPlan {
+func rowOf(t *testing.T, p plan.Plan, id blank.ID) plan.ConstructionPlan {
 	t.Helper()
 	for _, r := range p.Envelope.Comparison.Rows {
 		if r.ID == id {
@@ -27,10 +27,10 @@ func TestConstructionsSideBySide(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop() // 7 x 5, flat
 	p := plan.Make(j, shop)
 	c := p.Envelope.Comparison
-	if len(c.Rows) != len(job.Constructions()) || !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "square inches of paper") || !strings.Contains(c.Sentence, "its seam is") {
+	if len(c.Rows) != len(blank.IDs()) || !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "square inches of paper") || !strings.Contains(c.Sentence, "its seam is") {
 		t.Fatalf("%s, %d rows", c.Sentence, len(c.Rows))
 	}
-	pocket := rowOf(t, p, job.Pocket)
+	pocket := rowOf(t, p, blank.PocketID)
 	// Creases 7 + 0.8 mm + 1/4 up to 7 5/16, tabs of 3/4 a side; front 5 5/16, back
 	// 1/2 less, flap 2.
 	if pocket.Sheet != "8 13⁄16 × 12 1⁄8" || pocket.Fits || pocket.FitText != "1⁄8 too large for 12 × 12" {
@@ -48,15 +48,15 @@ func TestConstructionsSideBySide(t *testing.T) {
 func TestChosenConstructionFlowsOn(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	for _, tt := range []struct {
-		id              job.Construction
+		id              blank.ID
 		sentence, sheet string
 	}{
-		{job.Diamond, "Cut 8 13⁄16 square. Score twice", "8 13⁄16 square"},
-		{job.Pocket, "Cut 7 3⁄16 × ", "7 3⁄16 × "},
-		{job.Gusset, "Score twice, 1⁄8 apart", " × "},
-		{job.Box, "square. From every corner", "square"},
-		{job.Tuck, "Cut 6 5⁄8 × ", " × "},
-		{job.CutDown, "off either side", ""},
+		{blank.DiamondID, "Cut 8 13⁄16 square. Score twice", "8 13⁄16 square"},
+		{blank.PocketID, "Cut 7 3⁄16 × ", "7 3⁄16 × "},
+		{blank.GussetID, "Score twice, 1⁄8 apart", " × "},
+		{blank.BoxID, "square. From every corner", "square"},
+		{blank.TuckID, "Cut 6 5⁄8 × ", " × "},
+		{blank.CutDownID, "off either side", ""},
 	} {
 		j.Envelope.Construction = tt.id
 		if list := plan.Check(j, shop); len(list) > 0 {
@@ -77,11 +77,11 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 				}
 			}
 		}
-		if (cut == "") != (tt.id == job.CutDown) {
+		if (cut == "") != (tt.id == blank.CutDownID) {
 			t.Errorf("%s: blanks to cut: %q", tt.id, cut)
 		}
 	}
-	j.Envelope.Construction = job.CutDown
+	j.Envelope.Construction = blank.CutDownID
 	// One seam of 3/4 and half of 1/4 and 0.85 mm.
 	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "mark ≈ 7⁄8 beyond each of its sides") {
 		t.Errorf("without sums: %s", n)
@@ -90,7 +90,7 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 	if len(plan.Check(j, shop)) != 1 {
 		t.Error("an unknown construction is accepted")
 	}
-	j.Envelope.Construction, j.Envelope.Pocket = job.Pocket, "guess"
+	j.Envelope.Construction, j.Envelope.Pocket = blank.PocketID, "guess"
 	if len(plan.Check(j, shop)) != 1 {
 		t.Error("an unknown pocket is accepted")
 	}
@@ -99,7 +99,7 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 // The plain rectangle in which a square card costs nothing, with its strips.
 func TestPlainRectangle(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
-	j.Envelope.Construction, j.Envelope.Adhesive = job.Pocket, "tape-1-4"
+	j.Envelope.Construction, j.Envelope.Adhesive = blank.PocketID, "tape-1-4"
 	p := plan.Make(j, shop)
 	if !strings.Contains(p.Envelope.Comparison.Rectangle, "it would not pay the surcharge") || p.Post.Short != "letter + surcharge" {
 		t.Fatalf("%s: %s", p.Post.Short, p.Envelope.Comparison.Rectangle)
@@ -120,7 +120,7 @@ func TestPlainRectangle(t *testing.T) {
 
 func TestWhatWouldDo(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
-	j.Envelope.Construction = job.Pocket // 1/8 too large for 12 x 12
+	j.Envelope.Construction = blank.PocketID // 1/8 too large for 12 x 12
 	n := notes(plan.Make(j, shop).Envelope.Blank.Notes)
 	for _, want := range []string{"1⁄8 too large for 12 × 12. What would do: an ease of 1⁄8", "a diamond", "a card of at most", "two pieces from 12 × 12, ", "the joint runs over the back"} {
 		if !strings.Contains(n, want) {
@@ -142,14 +142,14 @@ func TestWhatWouldDo(t *testing.T) {
 		t.Errorf("a thick card in a flat pocket: %s", n)
 	}
 	j.Envelope.Double = true
-	if b := plan.Make(j, shop).Envelope.Blank; strings.Contains(notes(b.Notes), "score every crease twice") || b.Readings[0].Note != "3⁄8 deep" || !strings.Contains(b.Sentence.Text, "and each again 3⁄8 further in.") || len(b.Scores) != 8 {
-		t.Errorf("two creases: %s, %+v", notes(b.Notes), b.Scores)
+	if b := plan.Make(j, shop).Envelope.Blank; strings.Contains(notes(b.Notes), "score every crease twice") || b.Readings[0].Note != "3⁄8 deep" || !strings.Contains(b.Sentence.Text, "and each again 3⁄8 further in.") || len(b.Ways[0].Settings) != 8 {
+		t.Errorf("two creases: %s, %+v", notes(b.Notes), b.Ways[0].Settings)
 	}
 	j.Envelope.Double = false
 	if best := p.Envelope.Comparison.Rows[0]; best.Recommended && best.Depth == "" {
 		t.Errorf("for a thick card: %+v", best)
 	}
-	j.Envelope.Depth, j.Envelope.Construction = in, job.Tuck
+	j.Envelope.Depth, j.Envelope.Construction = in, blank.TuckID
 	if p := plan.Make(j, shop); p.Envelope.Blank.Readings[0].Note != "1 deep" || p.Post.Thickness.Nm < in {
 		t.Errorf("walls of an inch: %s, posted %s thick", p.Envelope.Blank.Readings[0].Note, p.Post.Thickness.Text)
 	}
@@ -165,7 +165,7 @@ func TestWhatWouldDo(t *testing.T) {
 // The options of a pocket: what it ends in, its liner, and what does not hold.
 func TestPocketOptions(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
-	j.Envelope.Construction, j.Envelope.Liner = job.Pocket, "pattern-130"
+	j.Envelope.Construction, j.Envelope.Liner = blank.PocketID, "pattern-130"
 	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "envelope.notch", Text: "1/2"}, {Act: field.Type, Path: "envelope.flap", Text: "3"}, {Act: field.Type, Path: "envelope.corner", Text: "1/4"}})
 	p := plan.Make(got, shop)
 	if len(problems) > 0 || len(plan.Check(got, shop)) > 0 || p.Envelope.Blank.Readings[6].ID != "liner" {
@@ -178,8 +178,8 @@ func TestPocketOptions(t *testing.T) {
 	if s := stockOf(t, p, "pattern-130"); s.Pieces[0].Name != "Envelope liner" {
 		t.Errorf("liners to cut: %+v", s.Pieces)
 	}
-	ways := p.Envelope.Blank.ScoreWays
-	if len(ways) != 2 || !ways[1].Safer || ways[0].Safer || ways[1].Scores[1].Edge != "from the left" || ways[1].EaseWorst.Nm <= ways[0].EaseWorst.Nm {
+	ways := p.Envelope.Blank.Ways
+	if len(ways) != 2 || !ways[1].Safer || ways[0].Safer || ways[1].Settings[1].From != "from the left" || ways[1].EaseWorst.Nm <= ways[0].EaseWorst.Nm {
 		t.Errorf("ways to score: %+v", ways)
 	}
 	outline := len(p.Envelope.Blank.Net.Outline)
@@ -192,7 +192,7 @@ func TestPocketOptions(t *testing.T) {
 		t.Errorf("%v", plan.Check(got, shop))
 	}
 	j.Envelope.Stock, j.Envelope.Adhesive = "acetate-02", "glue"
-	for _, id := range []job.Construction{job.Pocket, job.Diamond} {
+	for _, id := range []blank.ID{blank.PocketID, blank.DiamondID} {
 		j.Envelope.Construction = id
 		if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "Glue line does not hold on a face that is acetate: take the double-sided tape") {
 			t.Errorf("%s: %s", id, n)
@@ -207,7 +207,7 @@ func TestWhatRattlesIsNotProposed(t *testing.T) {
 		j.Envelope.Sort = sort
 		c := plan.Make(j, shop).Envelope.Comparison
 		for _, r := range c.Rows {
-			if r.ID == job.CutDown && r.Recommended {
+			if r.ID == blank.CutDownID && r.Recommended {
 				t.Errorf("by %s: %s", sort, c.Sentence)
 			}
 		}

@@ -174,8 +174,7 @@ func (m maker) takeRemedy(id string) (job.Job, error) {
 	if !ok {
 		return j, say.Refuse("Given by hand it needs no remedy.")
 	}
-	_, made := m.diamond()
-	all := m.candidates(made)
+	all := m.candidates()
 	c := m.choose(all)
 	for _, r := range m.remedies(c, all, m.verdictOf(book, m.piece(m.closed(c)))) {
 		if r.id == id {
@@ -235,7 +234,7 @@ func beginRecipe(j job.Job, shop job.Shop, scores string) (job.Job, error) {
 		s := newMaker(j, shop).blankSpec()
 		s.School, s.Way = blank.ExactSeam, blank.PairWay
 		d := blank.NewDiamond(s)
-		set := d.Ways[0].Settings
+		set := d.Ways[0].Scores
 		r = job.Recipe{Side1: d.Sheet, Side2: d.Sheet, Paired: true, Left: set[0].At, Right: set[1].At, Top: set[2].At, Bottom: set[3].At}
 		if !paired {
 			diagonal := measure.Round(d.Diagonal())

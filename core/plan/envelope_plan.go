@@ -21,8 +21,8 @@ type EnvelopePlan struct {
 	FitsSentence say.Sentence `json:"fitsSentence"`
 	Blank        BlankPlan    `json:"blank"`
 	// Construction is the one that is made; Comparison sets all side by side.
-	Construction job.Construction `json:"construction" enum:"diamond,pocket,gusset,box,tuck,cutdown"`
-	Comparison   ComparisonPlan   `json:"comparison"`
+	Construction blank.ID       `json:"construction"`
+	Comparison   ComparisonPlan `json:"comparison"`
 }
 
 // FitPlan is one standard envelope with the card in it.
@@ -56,7 +56,7 @@ const soldPaper = "text-105"
 // mostMisses is how many envelopes that just miss are told of.
 const mostMisses = 3
 
-func (m maker) envelope(d blank.Diamond, chosen candidate, all []candidate) EnvelopePlan {
+func (m maker) envelope(chosen candidate, all []candidate) EnvelopePlan {
 	j := m.Job()
 	stock, _ := m.Shop().Stock(soldPaper)
 	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}}
@@ -70,10 +70,10 @@ func (m maker) envelope(d blank.Diamond, chosen candidate, all []candidate) Enve
 		}
 	}
 	p.FitsSentence = m.fitsSentence(p)
-	p.Blank = m.blank(chosen, d, all)
+	p.Blank = m.blank(chosen, all)
 	p.Blank.Notes = gathered(notAccepted(chosen), p.Blank.Notes)
 	p.Blank.Net, p.Blank.Folding = p.Blank.Net.Drawn(), p.Blank.Folding.Drawn()
-	p.Construction, p.Comparison = chosen.id, m.comparison(all)
+	p.Construction, p.Comparison = chosen.kind.ID, m.comparison(all)
 	return p
 }
 

@@ -1,49 +1,56 @@
 package plan
 
 import (
-	"fmt"
-
 	"yellowparcel/core/blank"
-	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
 )
 
-// faultWords says what is wrong with a blank, and what to do about it.
-func (m maker) faultWords(id job.Construction, f blank.Fault) (Tone, string) {
-	show := m.Style().Show
+// faultTold is how a fault of a blank is told, and in which words.
+type faultTold struct {
+	tone  Tone
+	words []say.Clause
+}
+
+// faults say what is wrong with a blank, and what to do about it: {a} and {b} are the
+// two lengths of the fault.
+var faults = map[blank.FaultID]faultTold{
+	blank.SeamUnderAdhesive: {Trouble, []say.Clause{
+		say.When("missing", "The back does not close: the flaps miss each other by {missing} {unit}. Widen the seam or take a larger sheet."),
+		say.Unless("missing", "The seam of {a} is narrower than the {adhesive}, {b}. Widen the seam, or choose a narrower adhesive."),
+	}},
+	blank.SeamRounded:  {Trouble, []say.Clause{say.Always("The round corners leave {a} of the seam, less than the {adhesive}, {b}: round them less.")}},
+	blank.TabsMeet:     {Trouble, []say.Clause{say.Always("The tabs meet: together {a} of a width of {b}. Make the seam narrower.")}},
+	blank.FlapShort:    {Care, []say.Clause{say.Always("The closing flap covers {a} of the back; the adhesive wants {b}. Make it deeper.")}},
+	blank.FlapTooLong:  {Trouble, []say.Clause{say.Always("The flap of {a} is longer than the front, {b}: make it shorter.")}},
+	blank.OpenBack:     {Trouble, []say.Clause{say.Always("The back stays open{where}: {area} mm² that no flap covers. {would}")}},
+	blank.NoTuck:       {Care, []say.Clause{say.Always("There is no tuck: it folds cleanly from {b} on, and walls of {a} leave it less, or less was wished. Tape the lid to the front wall.")}},
+	blank.NoHem:        {Care, []say.Clause{say.Always("Walls of {a} are too low for a hem, which folds cleanly from {b} on: they stay single.")}},
+	blank.Blunted:      {Care, []say.Clause{say.Always("The {panel} overshoots: blunt its tip from {a} to {b}, {tip}.")}},
+	blank.CurveCut:     {Care, []say.Clause{say.Always("Its deep flap is cut at the sides with it: round the corners that are left.")}},
+	blank.TooHigh:      {Care, []say.Clause{say.Always("It stays {a} too high for the card, which slides: a lower envelope would hold it.")}},
+	blank.SlitCorners:  {Care, []say.Clause{say.Always("The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in.")}},
+	blank.GlueCorners:  {Care, []say.Clause{say.Always("The glue squares in the corners are {a} short of the walls: hold the corners with tape.")}},
+	blank.SingleCrease: {Care, []say.Clause{say.Always("Two creases for a thickness of {a} cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.")}},
+	blank.NotchTooDeep: {Care, []say.Clause{say.Always("A thumb notch of {a} would cut the back through: it is drawn {b} deep.")}},
+	blank.FlapRaised:   {Care, []say.Clause{say.Always("A closing flap of {a} would cover no glue past the thumb gap: it is made {b}. For a shorter one take less of the gap.")}},
+}
+
+// flapNames are what the flaps of a net are called by their panels.
+var flapNames = map[string]string{"left": "left side flap", "right": "right side flap", "bottom": "bottom flap", "top": "closing flap"}
+
+// faultWords say what is wrong with a blank.
+func (m maker) faultWords(c candidate, f blank.Fault) (Tone, string) {
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	switch f.ID {
-	case blank.SeamUnderAdhesive:
-		if id == job.Tuck { // its tabs are as high as the walls
-			return Trouble, fmt.Sprintf("The glue tabs are as high as the walls, %s, and narrower than the %s, %s. Make the walls deeper, or choose a narrower adhesive.", show(f.A), say.Lower(a.Name), show(f.B))
-		}
-		return Trouble, fmt.Sprintf("The seam of %s is narrower than the %s, %s. Widen the seam, or choose a narrower adhesive.", show(f.A), say.Lower(a.Name), show(f.B))
-	case blank.TabsMeet:
-		return Trouble, fmt.Sprintf("The tabs meet: together %s of a width of %s. Make the seam narrower.", show(f.A), show(f.B))
-	case blank.FlapShort:
-		return Care, fmt.Sprintf("The closing flap covers %s of the back; the adhesive wants %s. Make it deeper.", show(f.A), show(f.B))
-	case blank.FlapTooLong:
-		return Trouble, fmt.Sprintf("The flap of %s is longer than the front, %s: make it shorter.", show(f.A), show(f.B))
-	case blank.NoTuck:
-		return Care, fmt.Sprintf("There is no tuck: it folds cleanly from %s on, and walls of %s leave it less, or less was wished. Tape the lid to the front wall.", show(f.B), show(f.A))
-	case blank.NoHem:
-		return Care, fmt.Sprintf("Walls of %s are too low for a hem, which folds cleanly from %s on: they stay single.", show(f.A), show(f.B))
-	case blank.Blunted:
-		return Care, fmt.Sprintf("A flap overshoots: blunt its tip from %s to %s, folded in and glued or trimmed.", show(f.A), show(f.B))
-	case blank.CurveCut:
-		return Care, "Its deep flap is cut at the sides with it: round the corners that are left."
-	case blank.TooHigh:
-		return Care, fmt.Sprintf("It stays %s too high for the card, which slides: a lower envelope would hold it.", show(f.A))
-	case blank.SingleCrease:
-		return Care, fmt.Sprintf("Two creases for a thickness of %s cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.", show(f.A))
-	case blank.SeamRounded:
-		return Trouble, fmt.Sprintf("The round corners leave %s of the seam, less than the %s, %s: round them less.", show(f.A), say.Lower(a.Name), show(f.B))
-	case blank.NotchTooDeep:
-		return Care, fmt.Sprintf("A thumb notch of %s would cut the back through: it is drawn %s deep.", show(f.A), show(f.B))
-	case blank.FlapRaised:
-		return Care, fmt.Sprintf("A closing flap of %s would cover no glue past the thumb gap: it is made %s. For a shorter one take less of the gap.", show(f.A), show(f.B))
-	case blank.SlitCorners:
-		return Care, "The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in."
+	show := func(l measure.Length) string { return m.Style().Show(l) }
+	s := say.Slots{"a": show(f.A), "b": show(f.B), "unit": string(m.Style().Unit), "adhesive": say.Lower(a.Name), "panel": flapNames[f.Panel], "tip": m.tipWords(c)}
+	s["where"], s["area"], s["would"] = m.holeWords(c.made)
+	if f.A < 0 {
+		s["missing"] = show(-f.A)
 	}
-	return Care, fmt.Sprintf("The glue squares in the corners are %s short of the walls: hold the corners with tape.", show(f.A))
+	told := faults[f.ID]
+	if own := c.kind.Words.Tabs; f.ID == blank.SeamUnderAdhesive && own != nil {
+		return told.tone, s.Text(own...)
+	}
+	return told.tone, s.Text(told.words...)
 }

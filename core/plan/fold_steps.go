@@ -34,11 +34,10 @@ func (m maker) foldSteps(c candidate) []FoldStep {
 	}
 	advise := func(i int, text string) { steps[i].Advice = strings.TrimSpace(steps[i].Advice + " " + text) }
 	raised, glued := m.Thick().Used > raisedFrom, false
-	if c.id == job.Diamond {
-		advise(0, "Their points lie on one line when the scores are true.")
-	}
+	words := c.kind.Words
+	advise(0, words.First)
 	for i := range steps {
-		if raised && i < len(steps)-1 && c.made.Kind != blank.TuckBoxKind && c.made.Kind != blank.SquareBoxKind {
+		if raised && i < len(steps)-1 && !c.kind.Box {
 			advise(i, "Try the card in after this fold.")
 		}
 		if steps[i].Glue != "" && !glued {
@@ -49,17 +48,13 @@ func (m maker) foldSteps(c candidate) []FoldStep {
 			}
 		}
 	}
-	if c.id == job.Diamond {
-		advise(len(steps)-2, "If corners of the side flaps peek out at the bottom, fold them in; at the throat cut them off, a hair on the flap's side of the crease and never on the panel's.")
-	}
+	advise(max(0, len(steps)-2), words.Peeking)
 	last := "Write the address before you close it."
 	switch {
 	case m.Job().Post.Destination == job.ByHand:
 		last += " Given by hand, a dot at its tip will do, which opens again."
-	case c.id == job.Tuck:
-		last += " For the post glue or tape the lid shut."
 	default:
-		last += " For the post seal it along both edges."
+		last += " " + words.Seal
 	}
 	advise(len(steps)-1, last)
 	return steps

@@ -35,10 +35,9 @@ func holes(made blank.Made) []blank.Polygon {
 	return list
 }
 
-// holeWords says how large what stays open is, where the largest part lies, and
-// what would close it.
-func (m maker) holeWords(made blank.Made) string {
-	where := ""
+// holeWords are where the largest part of what stays open lies, how large all of it
+// is, and what would close it.
+func (m maker) holeWords(made blank.Made) (where, area, would string) {
 	list := holes(made)
 	if len(list) > 0 {
 		where = " " + placeWords(list[0], made.Net.Panels[0].Outline)
@@ -46,11 +45,11 @@ func (m maker) holeWords(made blank.Made) string {
 	if len(list) > 1 {
 		where = fmt.Sprintf(" in %d places, the largest%s", len(list), where)
 	}
-	would := "Give it a wider seam, or longer flaps."
+	would = "Give it a wider seam, or longer flaps."
 	if m.Job().Envelope.Corner > 0 {
 		would = "Round its corners less, or give it a wider seam or longer flaps."
 	}
-	return fmt.Sprintf("The back stays open%s: %.0f mm² that no flap covers. %s", where, made.Folded.Hole, would)
+	return where, fmt.Sprintf("%.0f", made.Folded.Hole), would
 }
 
 // placeWords says where on a face a polygon lies, as one looks at the drawing

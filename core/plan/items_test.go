@@ -6,6 +6,7 @@ import (
 	"math/rand/v2"
 	"testing"
 
+	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/job"
@@ -27,7 +28,7 @@ func TestPanelTakesTheMost(t *testing.T) {
 		for i := range 1 + r.IntN(5) {
 			things = append(things, job.Item{ID: fmt.Sprint(i), Name: fmt.Sprint(i), Width: side(0, 70), Height: side(4, 60)})
 		}
-		m := newMaker(bigJob(6*measure.Inch, 4*measure.Inch, job.Diamond), job.DefaultShop())
+		m := newMaker(bigJob(6*measure.Inch, 4*measure.Inch, blank.DiamondID), job.DefaultShop())
 		got := m.together(paper, things, itemsLaid{}, itemSteps)
 		room := cutting.Sheet{Width: paper.Width - itemClear, Height: paper.Height - itemClear}
 		most := 0

@@ -75,7 +75,7 @@ func (m maker) jointWords(c candidate, j joint) string {
 	show := m.Style().Show
 	first, second := m.by(c.made.SheetWidth, j.at), m.by(c.made.SheetWidth, c.made.SheetHeight-j.at+j.lap)
 	where := "slantwise over the front, where a plain label may cover it"
-	if !c.id.OnPoint() {
+	if !c.kind.OnPoint {
 		where = "over the " + panelAt(c.made.Net, (j.at-j.lap/2).Millimetres())
 	}
 	return fmt.Sprintf("two pieces from %s, %s and %s, joined with %s overlapping, %s from the flap's end: the joint runs %s", j.sheet.Name, first, second, show(j.lap), show(j.at), where)

@@ -15,7 +15,7 @@ import (
 	"yellowparcel/core/paper"
 )
 
-func bigJob(w, h measure.Length, id job.Construction) job.Job {
+func bigJob(w, h measure.Length, id blank.ID) job.Job {
 	return job.Job{
 		Name: "Star chart", Count: 3, Card: job.Card{Width: w, Height: h, Fold: card.SideFold},
 		Parts: []job.Part{{ID: "base", Name: "Card base", Kind: job.BasePart, Stock: "cover-80"}},
@@ -41,9 +41,9 @@ func TestJointsHold(t *testing.T) {
 	held, across := 0, 0
 	for range 250 {
 		side := func() measure.Length { return (3*measure.Inch + measure.Length(rng.IntN(7*16))*measure.Inch/16) }
-		id := []job.Construction{job.Pocket, job.Tuck, job.Gusset, job.Diamond, job.Box}[rng.IntN(5)]
+		id := []blank.ID{blank.PocketID, blank.TuckID, blank.GussetID, blank.DiamondID, blank.BoxID}[rng.IntN(5)]
 		m := newMaker(bigJob(side(), side(), id), shop)
-		c := m.again(id)
+		c := m.candidate(blank.ByID(id))
 		if c.found {
 			continue
 		}
@@ -72,7 +72,7 @@ func TestJointsHold(t *testing.T) {
 			}
 		}
 		words := m.jointWords(c, j)
-		if id.OnPoint() != strings.Contains(words, "slantwise over the front") {
+		if blank.ByID(id).OnPoint != strings.Contains(words, "slantwise over the front") {
 			t.Errorf("%s: %s", id, words)
 		}
 		if strings.Contains(words, "over the back") || strings.Contains(words, "over the lid") {
@@ -90,14 +90,14 @@ func TestPatternTurnsNothing(t *testing.T) {
 	shop := job.DefaultShop()
 	letter, _ := paper.SheetByID("letter")
 	shop.Sheets = []paper.Sheet{letter}
-	j := bigJob(6*measure.Inch+measure.Inch/2, 3*measure.Inch, job.Pocket)
-	plain := newMaker(j, shop).again(job.Pocket)
+	j := bigJob(6*measure.Inch+measure.Inch/2, 3*measure.Inch, blank.PocketID)
+	plain := newMaker(j, shop).candidate(blank.ByID(blank.PocketID))
 	for i := range shop.Stocks {
 		if shop.Stocks[i].ID == "copy-80" {
 			shop.Stocks[i].Pattern = paper.AlongShort
 		}
 	}
-	patterned := newMaker(j, shop).again(job.Pocket)
+	patterned := newMaker(j, shop).candidate(blank.ByID(blank.PocketID))
 	if !plain.found {
 		t.Fatalf("%v x %v does not lie on letter", plain.made.SheetWidth, plain.made.SheetHeight)
 	}
@@ -105,8 +105,8 @@ func TestPatternTurnsNothing(t *testing.T) {
 	if patterned.found != upright {
 		t.Errorf("%v x %v with its pattern along the short side: found %v", patterned.made.SheetWidth, patterned.made.SheetHeight, patterned.found)
 	}
-	j.Envelope.Construction = job.Diamond
-	if d := newMaker(j, shop).again(job.Diamond); !d.found {
+	j.Envelope.Construction = blank.DiamondID
+	if d := newMaker(j, shop).candidate(blank.ByID(blank.DiamondID)); !d.found {
 		t.Errorf("a square of %v may be turned as one likes", d.made.SheetWidth)
 	}
 }
@@ -114,7 +114,7 @@ func TestPatternTurnsNothing(t *testing.T) {
 // A remedy changes a copy: the job that it was worked out for stays as it was.
 func TestRemediesChangeCopies(t *testing.T) {
 	shop := job.DefaultShop()
-	j := bigJob(7*measure.Inch, 5*measure.Inch, job.Diamond)
+	j := bigJob(7*measure.Inch, 5*measure.Inch, blank.DiamondID)
 	j.Parts = append(j.Parts, job.Part{ID: "panel", Name: "Panel", Kind: job.LayerPart, Stock: "cover-100", Border: measure.Inch / 4, Foam: measure.Inch / 8})
 	for _, id := range []string{"knot", "brad", "gem-4"} {
 		var err error
@@ -124,8 +124,7 @@ func TestRemediesChangeCopies(t *testing.T) {
 	}
 	before := plainJob(j)
 	m := newMaker(j, shop)
-	_, made := m.diamond()
-	all := m.candidates(made)
+	all := m.candidates()
 	c := m.choose(all)
 	book, _ := m.book()
 	list := m.remedies(c, all, m.verdictOf(book, m.piece(m.closed(c))))
@@ -169,12 +168,12 @@ func TestLargestServed(t *testing.T) {
 	shop.Sheets = shop.Sheets[:1]
 	tried := 0
 	for _, size := range [][2]measure.Length{{7 * measure.Inch, 5 * measure.Inch}, {10 * measure.Inch, 10 * measure.Inch}, {9 * measure.Inch, 14 * measure.Inch}} {
-		for _, id := range []job.Construction{job.Diamond, job.Pocket, job.Gusset, job.Box, job.Tuck} {
+		for _, id := range []blank.ID{blank.DiamondID, blank.PocketID, blank.GussetID, blank.BoxID, blank.TuckID} {
 			m := newMaker(bigJob(size[0], size[1], id), shop)
-			if m.again(id).found {
+			if m.candidate(blank.ByID(id)).found {
 				continue
 			}
-			served, ok := m.largestServed(id)
+			served, ok := m.largestServed(blank.ByID(id))
 			if !ok {
 				t.Errorf("%s: no card of %v is served at all", id, size)
 				continue
@@ -183,7 +182,7 @@ func TestLargestServed(t *testing.T) {
 			for more, want := range map[measure.Length]bool{0: true, m.Style().Tick: false} {
 				j := m.Job()
 				j.Card.Width, j.Card.Height = m.scaled(max(served.Width, served.Height)+more, max(size[0], size[1]))
-				if got := m.with(j).again(id).found; got != want {
+				if got := m.with(j).candidate(blank.ByID(id)).found; got != want {
 					t.Errorf("%s: a card of %v x %v is found: %v", id, j.Card.Width, j.Card.Height, got)
 				}
 			}

@@ -57,58 +57,25 @@ func (m maker) paperOptions() []string {
 	return list
 }
 
-// wayTools are the paths of the shop's fields that a way of scoring goes by.
-func wayTools(id blank.WayID) []string {
-	switch id {
-	case blank.PairWay, blank.CornerWay:
-		return []string{"tools.cornerAt", "tools.groove"}
-	case blank.NotchWay:
-		return []string{"tools.notchDepth"}
+// wishes are the paths of the lengths that count for a construction: those of every
+// envelope, and its own.
+func (m maker) wishes(k *blank.Construction) []string {
+	list := paths("envelope.", k.Wishes(m.blankSpec()))
+	for _, own := range k.Own {
+		list = append(list, "envelope.own."+own.Name)
 	}
-	return []string{}
-}
-
-// wishes are the paths of the lengths that count for a construction; what its school
-// sets by itself is not asked for.
-func (m maker) wishes(id job.Construction) []string {
-	const ease, seam, gap, flap, depth, sliver = "envelope.ease", "envelope.seam", "envelope.thumbGap", "envelope.flap", "envelope.depth", "envelope.sliver"
-	switch id {
-	case job.Diamond:
-		if m.Job().Envelope.School == blank.ExactSeam {
-			return []string{ease, seam, gap, flap}
-		}
-		return []string{ease, gap, flap}
-	case job.Pocket, job.Gusset:
-		list := []string{ease, seam, gap, flap}
-		if s := m.blankSpec().Pocket; s != blank.ExactPocket {
-			list = []string{flap}
-		}
-		if id == job.Gusset {
-			list = append(list, depth)
-		}
-		return append(list, sliver)
-	case job.Box:
-		return []string{ease, seam, gap, flap, depth}
-	case job.Tuck:
-		return []string{ease, depth, flap}
-	}
-	return []string{ease, seam}
+	return list
 }
 
 // options are the paths of what else is chosen for a construction, as far as it
 // carries it, in the order that they are asked for.
-func options(id job.Construction) []string {
-	own := map[job.Construction][]string{
-		job.Diamond: {"school", "stock", "adhesive", "flapShape", "foldTips", "corner", "double", "liner", "patternInside"},
-		job.Pocket:  {"pocket", "stock", "adhesive", "flapShape", "corner", "notch", "tabsOnBack", "double", "liner", "patternInside"},
-		job.Gusset:  {"pocket", "stock", "adhesive", "flapShape", "corner", "notch", "liner", "patternInside"},
-		job.Box:     {"box", "stock", "adhesive", "flapShape", "corner", "liner", "patternInside"},
-		job.Tuck:    {"walls", "stock", "adhesive", "corner", "liner", "patternInside"},
-		job.CutDown: {"oneSide", "stock", "adhesive", "liner"},
-	}[id]
-	list := make([]string, len(own))
-	for i, name := range own {
-		list[i] = "envelope." + name
+func options(k *blank.Construction) []string { return paths("envelope.", k.Options) }
+
+// paths are the paths of the fields of one place.
+func paths(at string, names []string) []string {
+	list := make([]string, len(names))
+	for i, name := range names {
+		list[i] = at + name
 	}
 	return list
 }

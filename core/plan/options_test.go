@@ -6,7 +6,6 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/job"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
@@ -27,7 +26,7 @@ func reading(t *testing.T, b plan.BlankPlan, id string) plan.Reading {
 func TestOptionsOnEveryConstruction(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	j.Envelope.Liner, j.Envelope.Corner, j.Envelope.Adhesive, j.Envelope.Mailable = "pattern-130", in/4, "tape-1-4", true
-	for _, id := range job.Constructions() {
+	for _, id := range blank.IDs() {
 		j.Envelope.Construction = id
 		p := plan.Make(j, shop)
 		if p.Envelope.Construction != id {
@@ -48,7 +47,7 @@ func TestOptionsOnEveryConstruction(t *testing.T) {
 			}
 		}
 		n := notes(b.Notes)
-		if walled := id == job.Gusset || id == job.Box || id == job.Tuck; strips != 2 || walled != strings.Contains(n, "fold two rails from scrap") {
+		if walled := id == blank.GussetID || id == blank.BoxID || id == blank.TuckID; strips != 2 || walled != strings.Contains(n, "fold two rails from scrap") {
 			t.Errorf("%s: %d strips; %s", id, strips, n)
 		}
 	}
@@ -56,7 +55,7 @@ func TestOptionsOnEveryConstruction(t *testing.T) {
 
 func TestDiamondOptions(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
-	j.Envelope.Construction = job.Diamond
+	j.Envelope.Construction = blank.DiamondID
 	thick := in / 4
 	j.Card.Thickness = &thick
 	b := plan.Make(j, shop).Envelope.Blank
@@ -104,13 +103,13 @@ func TestPatternSideAndDirection(t *testing.T) {
 			shop.Stocks[i].Pattern = paper.AlongShort
 		}
 	}
-	j.Envelope.Construction, j.Card.Width, j.Card.Height = job.Pocket, 6*in, 4*in
+	j.Envelope.Construction, j.Card.Width, j.Card.Height = blank.PocketID, 6*in, 4*in
 	p := plan.Make(j, shop)
 	if n := notes(p.Envelope.Blank.Notes); !strings.Contains(n, "shows outside: lay it down") || !strings.Contains(n, "lies on the sheet one way only") {
 		t.Errorf("%s", n)
 	}
 	j.Envelope.PatternInside = true
-	j.Envelope.Construction = job.Diamond
+	j.Envelope.Construction = blank.DiamondID
 	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "shows inside: lay it up") || !strings.Contains(n, "runs slantwise over the face") {
 		t.Errorf("%s", n)
 	}
@@ -142,7 +141,7 @@ func TestRoundCornersThatCut(t *testing.T) {
 	for i := range shop.Adhesives {
 		shop.Adhesives[i].Width = 17 * in / 32 // a tab of 9/16 less its taper
 	}
-	for id, want := range map[job.Construction]string{job.Diamond: "The back stays open in the middle: ", job.Box: "The back stays open in the middle: ", job.Pocket: "The round corners leave "} {
+	for id, want := range map[blank.ID]string{blank.DiamondID: "The back stays open in the middle: ", blank.BoxID: "The back stays open in the middle: ", blank.PocketID: "The round corners leave "} {
 		j.Envelope.Construction, j.Envelope.Corner = id, 0
 		plain := plan.Make(j, shop).Envelope.Blank
 		j.Envelope.Corner = 3 * in
@@ -150,7 +149,7 @@ func TestRoundCornersThatCut(t *testing.T) {
 		if strings.Contains(notes(plain.Notes), want) || !strings.Contains(notes(round.Notes), want) {
 			t.Errorf("%s: %s; without round corners: %s", id, notes(round.Notes), notes(plain.Notes))
 		}
-		if id == job.Pocket && reading(t, round, "seam").Value == reading(t, plain, "seam").Value {
+		if id == blank.PocketID && reading(t, round, "seam").Value == reading(t, plain, "seam").Value {
 			t.Errorf("%s: the seam stays %s", id, reading(t, plain, "seam").Value)
 		}
 	}

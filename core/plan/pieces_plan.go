@@ -70,8 +70,8 @@ func (m maker) orders(made candidate) []stockOrder {
 			put(part.Stock, orderedPiece{name: part.Name, size: l[0].Size, count: m.Job().Count - part.Ready, upright: true})
 		}
 	}
-	if m.blanks() && made.id != job.CutDown {
-		put(m.Job().Envelope.Stock, orderedPiece{name: "Envelope blank", size: card.Size{Width: made.made.SheetWidth, Height: made.made.SheetHeight}, count: m.Job().Count, upright: made.id.HasTop()})
+	if m.blanks() && !made.kind.Bought {
+		put(m.Job().Envelope.Stock, orderedPiece{name: "Envelope blank", size: card.Size{Width: made.made.SheetWidth, Height: made.made.SheetHeight}, count: m.Job().Count, upright: made.kind.HasTop})
 	}
 	if l := made.made.Liner; m.blanks() && m.Job().Envelope.Liner != "" && l.Width > 0 {
 		put(m.Job().Envelope.Liner, orderedPiece{name: "Envelope liner", size: card.Size{Width: l.Width.Down(m.Style().Tick), Height: l.Height.Down(m.Style().Tick)}, count: m.Job().Count, upright: true})

@@ -5,7 +5,6 @@ import (
 	"slices"
 	"strings"
 
-	"yellowparcel/core/blank"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
@@ -136,21 +135,18 @@ func makeWith(e *effort, j job.Job, shop job.Shop) (Plan, error) {
 	m.effort = e
 	p := Plan{Unit: shop.Unit, Tick: m.Style().Tick, Adds: m.Job().Adds(), Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
 	var (
-		diamond blank.Diamond
-		chosen  candidate
-		all     []candidate
+		chosen candidate
+		all    []candidate
 	)
 	for _, station := range []func(){
 		func() { p.Start = m.start() },
 		func() { p.Card = m.card() },
 		func() { p.Layers = m.layers() },
 		func() {
-			var made blank.Made
-			diamond, made = m.diamond()
-			all = m.candidates(made)
+			all = m.candidates()
 			chosen = m.choose(all)
 		},
-		func() { p.Envelope = m.envelope(diamond, chosen, all) },
+		func() { p.Envelope = m.envelope(chosen, all) },
 		func() { p.Post = m.post(m.closed(chosen), chosen, all) },
 		func() { p.Recipe = m.recipe() },
 		func() { p.Paper = m.paper(chosen) },
@@ -197,11 +193,11 @@ func (m maker) ticket(p Plan, c candidate) []TicketLine {
 	ease := Fine
 	e := c.made
 	sheet := TicketLine{"sheet", "envelope", "Envelope from", m.by(e.SheetWidth, e.SheetHeight), Fine}
-	switch c.id {
-	case job.Diamond, job.Box:
+	switch {
+	case c.kind.OnPoint:
 		sheet.Value = m.Style().Show(e.SheetWidth) + " square"
-	case job.CutDown:
-		sheet.Value = c.from.Name
+	case c.kind.Bought:
+		sheet.Value = m.format(e.From.ID).Name
 	}
 	if e.EaseWidth < 0 || e.EaseHeight < 0 {
 		ease = Trouble

@@ -33,7 +33,7 @@ func (m maker) closed(c candidate) closed {
 		return closed{width: size.Width, height: size.Height, thickness: m.Thick().Used, bare: true}
 	}
 	id := m.Job().Envelope.Stock
-	if c.id == job.CutDown {
+	if c.kind.Bought {
 		id = soldPaper
 	}
 	stock, _ := m.Shop().Stock(id)
@@ -42,6 +42,12 @@ func (m maker) closed(c candidate) closed {
 		thickness: max(m.Thick().Used, c.made.Depth) + stock.Caliper*measure.Length(c.made.Folded.Layers) + m.closure().Caliper,
 		net:       c.made.Net,
 	}
+}
+
+// whole is a bought envelope before it is cut down.
+func (m maker) whole(c candidate) closed {
+	e, from := m.closed(c), c.made.From
+	return closed{width: from.Width, height: from.Height, thickness: e.thickness, stock: e.stock, area: c.made.Net.Sheet.Area()}
 }
 
 // closure is what closes the envelope; nothing on a bare card.

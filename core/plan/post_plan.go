@@ -304,8 +304,7 @@ func (m maker) tightest(r mail.ClassResult) string {
 // where it goes: the station Post without its drawings.
 func Verdicts(j job.Job, shop job.Shop) ([]DestinationPlan, []RemedyPlan) {
 	m := newMaker(j, shop)
-	_, made := m.diamond()
-	all := m.candidates(made)
+	all := m.candidates()
 	c := m.choose(all)
 	piece := m.piece(m.closed(c))
 	book, ok := m.book()
@@ -319,8 +318,7 @@ func Verdicts(j job.Job, shop job.Shop) ([]DestinationPlan, []RemedyPlan) {
 // weight in grams.
 func Predicted(j job.Job, shop job.Shop) (measure.Length, float64) {
 	m := newMaker(j, shop)
-	_, made := m.diamond()
-	e := m.closed(m.choose(m.candidates(made)))
+	e := m.closed(m.choose(m.candidates()))
 	_, grams := m.weights(e)
 	return e.thickness, grams
 }

@@ -76,7 +76,7 @@ func TestGuidanceIsNoRule(t *testing.T) {
 // posts as promised, in light paper and in heavy.
 func TestOneRectangleEverywhere(t *testing.T) {
 	for _, stock := range []string{"copy-80", "kraft-120", "pattern-200"} {
-		for _, id := range []job.Construction{job.Diamond, job.Pocket} {
+		for _, id := range []blank.ID{blank.DiamondID, blank.PocketID} {
 			j, shop := demo.Jobs()[0], demo.Shop()
 			j.Envelope.Stock, j.Envelope.Construction = stock, id
 			p := plan.Make(j, shop)

@@ -156,7 +156,7 @@ func (m maker) rescaledWish(r job.Recipe) job.EnvelopeWish {
 	least := m.blankSpec().Adhesive
 	e.Double, e.Flap = false, 0
 	if r.Pocket {
-		e.Construction, e.Pocket = job.Pocket, blank.ExactPocket
+		e.Construction, e.Pocket = blank.PocketID, blank.ExactPocket
 		if p := r.AsPocket(); p.Fault() == "" {
 			res := p.Make()
 			if res.Tab >= least {
@@ -166,7 +166,7 @@ func (m maker) rescaledWish(r job.Recipe) job.EnvelopeWish {
 		}
 		return e
 	}
-	e.Construction, e.School, e.Way, e.FlapShape = job.Diamond, blank.ExactSeam, blank.PairWay, ""
+	e.Construction, e.School, e.Way, e.FlapShape = blank.DiamondID, blank.ExactSeam, blank.PairWay, ""
 	if d := r.Blank(); d.Fault() == "" {
 		sides, ends := d.Centring()
 		if seam := d.Make(sides, ends).Seam(); seam >= least {
@@ -188,6 +188,6 @@ func (m maker) rescaled() string {
 	s := m.following()
 	d := blank.NewDiamond(s)
 	w := d.Chosen()
-	at := func(i int) string { return m.Style().Show(w.Settings[i].At) }
+	at := func(i int) string { return m.Style().Show(w.Scores[i].At) }
 	return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", m.Style().Show(s.Seam), m.Style().Show(d.Sheet), at(0), at(1), at(2), at(3))
 }

@@ -80,7 +80,7 @@ func (m maker) pocketRecipeNotes(r blank.PocketRecipe, res blank.PocketResult, w
 
 func (m maker) rescaledPocket() string {
 	made, show := blank.NewPocket(m.following()), m.Style().Show
-	at := func(i int) string { return show(made.Scores[i].At) }
+	at := func(i int) string { return show(made.Way().Scores[i].At) }
 	return fmt.Sprintf("For your card with tabs of %s: cut %s; score %s from both sides, %s from the flap's end and %s from the other.", at(0), m.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3))
 }
 
@@ -93,7 +93,7 @@ func beginPocketRecipe(j job.Job, shop job.Shop) job.Job {
 	made := blank.NewPocket(s)
 	j.Recipe = &job.Recipe{
 		Pocket: true, Side1: made.SheetWidth, Side2: made.SheetHeight,
-		Left: made.Scores[0].At, Right: made.Scores[1].At, Top: made.Scores[2].At, Bottom: made.Scores[3].At,
+		Left: made.Way().Scores[0].At, Right: made.Way().Scores[1].At, Top: made.Way().Scores[2].At, Bottom: made.Way().Scores[3].At,
 	}
 	return j
 }

@@ -5,6 +5,7 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/blank"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
@@ -160,13 +161,13 @@ func TestFollowARecipe(t *testing.T) {
 	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "recipe"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "type one first") {
 		t.Errorf("without a recipe: %v", problems)
 	}
-	j.Envelope.Construction, j.Envelope.Double = job.Tuck, true
+	j.Envelope.Construction, j.Envelope.Double = blank.TuckID, true
 	for _, tt := range []struct {
 		recipe job.Recipe
-		want   job.Construction
+		want   blank.ID
 	}{
-		{job.Recipe{Side1: 35 * in / 4, Side2: 35 * in / 4, Paired: true, Left: 3 * in, Right: 67 * in / 8, Top: 3 * in, Bottom: 67 * in / 8}, job.Diamond},
-		{job.Recipe{Side1: 8 * in, Side2: 12 * in, Pocket: true, Left: 5 * in / 8, Right: 5 * in / 8, Top: 2 * in, Bottom: 4 * in}, job.Pocket},
+		{job.Recipe{Side1: 35 * in / 4, Side2: 35 * in / 4, Paired: true, Left: 3 * in, Right: 67 * in / 8, Top: 3 * in, Bottom: 67 * in / 8}, blank.DiamondID},
+		{job.Recipe{Side1: 8 * in, Side2: 12 * in, Pocket: true, Left: 5 * in / 8, Right: 5 * in / 8, Top: 2 * in, Bottom: 4 * in}, blank.PocketID},
 	} {
 		j.Recipe = &tt.recipe
 		told := plan.Make(j, shop).Recipe.Rescaled

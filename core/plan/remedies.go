@@ -6,6 +6,7 @@ import (
 	"slices"
 	"sync"
 
+	"yellowparcel/core/blank"
 	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
@@ -93,7 +94,7 @@ func (m maker) tryRemedy(r *remedy, c candidate) {
 	n := m.with(j)
 	made := r.made
 	if made == nil {
-		anew := n.again(n.Job().Construction())
+		anew := n.candidate(blank.ByID(n.Job().Construction()))
 		made = &anew
 	}
 	if r.possible = made.ok; r.possible {
@@ -304,10 +305,10 @@ func (m maker) otherwiseMade(c candidate, all []candidate, now posted) (list []r
 		crushable = crushable || p.Thing != nil && p.Thing.Crushable
 	}
 	for _, k := range all {
-		if !k.ok || k.id == c.id {
+		if !k.ok || k.kind == c.kind {
 			continue
 		}
-		box := k.id == job.Box || k.id == job.Tuck
+		box := k.kind.Box
 		if k.post.compare(now) >= 0 && !(box && (crushable || now.rank >= worst-1)) {
 			continue
 		}
@@ -315,13 +316,13 @@ func (m maker) otherwiseMade(c candidate, all []candidate, now posted) (list []r
 		if !k.found {
 			text += " No sheet on your shelf is large enough for it."
 		}
-		title := "Make it as a " + say.Lower(job.ConstructionName(k.id))
+		title := "Make it as a " + say.Lower(k.kind.Words.Name)
 		if box {
-			title = "Box it: " + say.Lower(job.ConstructionName(k.id))
+			title = "Box it: " + say.Lower(k.kind.Words.Name)
 		}
 		list = append(list, remedy{
-			id: "make:" + string(k.id), title: title, text: text, anyway: box && crushable && c.made.Depth == 0, made: &k,
-			change: func(j *job.Job) { j.Envelope.Construction = k.id },
+			id: "make:" + string(k.kind.ID), title: title, text: text, anyway: box && crushable && c.made.Depth == 0, made: &k,
+			change: func(j *job.Job) { j.Envelope.Construction = k.kind.ID },
 		})
 	}
 	return list

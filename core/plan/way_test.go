@@ -84,23 +84,23 @@ func TestBoardWithGrooves(t *testing.T) {
 	}
 	thick := in / 2
 	j.Card.Thickness = &thick
-	for _, id := range []job.Construction{job.Pocket, job.Gusset, job.Box, job.Tuck} {
+	for _, id := range []blank.ID{blank.PocketID, blank.GussetID, blank.BoxID, blank.TuckID} {
 		j.Envelope.Construction, j.Envelope.Walls = id, blank.HemmedWalls
 		b := plan.Make(j, shop).Envelope.Blank
-		for _, s := range b.Scores {
+		for _, s := range b.Ways[0].Settings {
 			if s.At.Nm%(in/8) != 0 {
-				t.Errorf("%s: %s at %s is no groove", id, s.Name, s.At.Text)
+				t.Errorf("%s: %s at %s is no groove", id, s.Label, s.At.Text)
 			}
 		}
 		if !strings.Contains(notes(b.Notes), "every score falls in a groove") {
 			t.Errorf("%s says nothing of the grooves", id)
 		}
-		if id == job.Tuck && !strings.Contains(b.Sentence.Text, "for the hems, then from the bottom") {
+		if id == blank.TuckID && !strings.Contains(b.Sentence.Text, "for the hems, then from the bottom") {
 			t.Errorf("hems: %s", b.Sentence.Text)
 		}
 	}
 	// Grooves too coarse for the card are said to be, with what needs none.
-	shop.Tools.Groove, j.Envelope.Construction = in, job.Diamond
+	shop.Tools.Groove, j.Envelope.Construction = in, blank.DiamondID
 	list := plan.Make(j, shop).Envelope.Blank.Notes
 	rank := map[plan.Tone]int{plan.Trouble: 0, plan.Care: 1, plan.Fine: 2}
 	if !slices.IsSortedFunc(list, func(a, b plan.Note) int { return rank[a.Tone] - rank[b.Tone] }) {
@@ -152,7 +152,7 @@ func TestAdviceAtEachFold(t *testing.T) {
 	if f := p.Envelope.Blank.Folds; !strings.Contains(f[0].Advice, "Try the card in after this fold") || !strings.Contains(f[1].Advice, "face down") || !strings.Contains(last(p), "a dot at its tip") {
 		t.Errorf("raised: %+v", f)
 	}
-	j.Envelope.Construction, j.Post.Destination = job.Tuck, "us-domestic"
+	j.Envelope.Construction, j.Post.Destination = blank.TuckID, "us-domestic"
 	if got := last(plan.Make(j, shop)); !strings.Contains(got, "tape the lid shut") {
 		t.Errorf("box: %s", got)
 	}
@@ -162,7 +162,7 @@ func TestAdviceAtEachFold(t *testing.T) {
 func TestBoxSchools(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	thick := 5 * in / 8
-	j.Card.Thickness, j.Envelope.Construction = &thick, job.Box
+	j.Card.Thickness, j.Envelope.Construction = &thick, blank.BoxID
 	full := plan.Make(j, shop).Envelope.Blank
 	j.Envelope.Box = blank.LeastSquares
 	least := plan.Make(j, shop).Envelope.Blank
@@ -201,7 +201,7 @@ func TestHolesHaveAPlace(t *testing.T) {
 		t.Errorf("the hole is %.1f mm from the left and %.1f from the right", left, right)
 	}
 	// A pocket that is too short at both its tabs has one at the throat.
-	j.Envelope.Flap, j.Envelope.Construction, j.Envelope.ThumbGap, j.Envelope.Notch = in/2, job.Pocket, 2*in, in/2
+	j.Envelope.Flap, j.Envelope.Construction, j.Envelope.ThumbGap, j.Envelope.Notch = in/2, blank.PocketID, 2*in, in/2
 	for _, h := range plan.Make(j, shop).Envelope.Blank.Holes {
 		if h.Area() < 0.5 {
 			t.Errorf("a slit of %.2f mm² is drawn as a hole", h.Area())
@@ -213,22 +213,22 @@ func TestHolesHaveAPlace(t *testing.T) {
 func TestWishesThatCount(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	for _, tt := range []struct {
-		id     job.Construction
+		id     blank.ID
 		school blank.School
 		pocket blank.PocketSchool
 		paths  string
 	}{
-		{job.Diamond, blank.ExactSeam, "", "ease seam thumbGap flap"},
-		{job.Diamond, blank.NotchBoard, "", "ease thumbGap flap"},
-		{job.Pocket, blank.ExactSeam, "", "ease seam thumbGap flap sliver"},
-		{job.Pocket, blank.ExactSeam, blank.ThumbGapPocket, "flap sliver"},
-		{job.Gusset, blank.ExactSeam, blank.ClosePocket, "flap depth sliver"},
-		{job.Box, blank.ExactSeam, "", "ease seam thumbGap flap depth"},
-		{job.Tuck, blank.ExactSeam, "", "ease depth flap"},
-		{job.CutDown, blank.ExactSeam, "", "ease seam"},
+		{blank.DiamondID, blank.ExactSeam, "", "ease seam thumbGap flap"},
+		{blank.DiamondID, blank.NotchBoard, "", "ease thumbGap flap"},
+		{blank.PocketID, blank.ExactSeam, "", "ease seam thumbGap flap sliver"},
+		{blank.PocketID, blank.ExactSeam, blank.ThumbGapPocket, "flap sliver"},
+		{blank.GussetID, blank.ExactSeam, blank.ClosePocket, "flap depth sliver"},
+		{blank.BoxID, blank.ExactSeam, "", "ease seam thumbGap flap depth"},
+		{blank.TuckID, blank.ExactSeam, "", "ease depth flap"},
+		{blank.CutDownID, blank.ExactSeam, "", "ease seam"},
 	} {
 		j.Envelope.Construction, j.Envelope.School, j.Envelope.Pocket = tt.id, tt.school, tt.pocket
-		if j.Envelope.Depth = 0; tt.id == job.Tuck {
+		if j.Envelope.Depth = 0; tt.id == blank.TuckID {
 			j.Envelope.Depth = 2 * in // a tuck is no longer than the walls are high
 		}
 		p := plan.Make(j, shop)
@@ -240,7 +240,7 @@ func TestWishesThatCount(t *testing.T) {
 			if len(problems) > 0 {
 				t.Fatalf("%s: %v", w, problems)
 			}
-			if tt.id == job.CutDown {
+			if tt.id == blank.CutDownID {
 				continue // another envelope may be cut down to the same blank
 			}
 			was, is := p.Envelope.Blank, plan.Make(changed, shop).Envelope.Blank
@@ -270,7 +270,7 @@ func TestBeyondTheBoard(t *testing.T) {
 		{"each from its own", "", func(j *job.Job) { j.Envelope.Way = blank.CornerWay }},
 		{"on the edges", "", func(j *job.Job) { j.Envelope.Way = blank.EdgeWay }},
 		{"punched", "is larger than your punch board takes, 9:", func(j *job.Job) { j.Envelope.School, j.Card.Width = blank.NotchBoard, 7*in }},
-		{"a long flap", "The score of the flap, at 9 1⁄2, lies further out", func(j *job.Job) { j.Envelope.Construction, j.Envelope.Flap = job.Pocket, 9*in+in/2 }},
+		{"a long flap", "The score of the flap, at 9 1⁄2, lies further out", func(j *job.Job) { j.Envelope.Construction, j.Envelope.Flap = blank.PocketID, 9*in+in/2 }},
 	} {
 		k := j
 		tt.change(&k)

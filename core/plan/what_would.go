@@ -12,14 +12,14 @@ import (
 
 // whatWould says what would bring a blank onto a sheet that there is.
 func (m maker) whatWould(c candidate, all []candidate) []Note {
-	if c.found || c.id == job.CutDown {
+	if c.found || c.kind.Bought {
 		return nil
 	}
 	var ways []string
 	try := func(text string, change func(*job.Job)) {
 		j := m.Job().Clone()
 		change(&j)
-		if m.with(j).foundFor(c.id) {
+		if m.with(j).foundFor(c.kind) {
 			ways = append(ways, text)
 		}
 	}
@@ -32,11 +32,11 @@ func (m maker) whatWould(c candidate, all []candidate) []Note {
 		})
 	}
 	for _, k := range all {
-		if k.id != c.id && k.id != job.CutDown && k.ok && k.found && k.made.Depth == c.made.Depth {
-			ways = append(ways, "a "+say.Lower(job.ConstructionName(k.id)))
+		if k.kind != c.kind && !k.kind.Bought && k.ok && k.found && k.made.Depth == c.made.Depth {
+			ways = append(ways, "a "+say.Lower(k.kind.Words.Name))
 		}
 	}
-	if size, ok := m.largestServed(c.id); ok {
+	if size, ok := m.largestServed(c.kind); ok {
 		ways = append(ways, "a card of at most "+m.by(size.Width, size.Height))
 	}
 	if two, ok := m.joined(c); ok {
@@ -51,31 +51,22 @@ func (m maker) whatWould(c candidate, all []candidate) []Note {
 	return []Note{{Trouble, fmt.Sprintf("It is %s too large for %s. What would do: %s.", m.Style().Show(c.short), name, strings.Join(ways, "; "))}}
 }
 
-// again makes one construction of a job that was changed.
-func (m maker) again(id job.Construction) candidate {
-	var diamond blank.Made
-	if id == job.Diamond {
-		_, diamond = m.diamond()
-	}
-	return m.candidate(id, diamond)
-}
-
 // foundFor reports whether a sheet gives the blank of a construction.
-func (m maker) foundFor(id job.Construction) bool {
+func (m maker) foundFor(k *blank.Construction) bool {
 	m.sizeOnly = true
-	return m.again(id).found
+	return m.candidate(k).found
 }
 
 // largestServed is the largest card of this shape that the sheets serve in a
 // construction, to the tick of its longer side.
-func (m maker) largestServed(id job.Construction) (size cardSize, ok bool) {
+func (m maker) largestServed(k *blank.Construction) (size cardSize, ok bool) {
 	long := max(m.Job().Card.Width, m.Job().Card.Height)
 	low, high := measure.Length(0), long/m.Style().Tick+1
 	for high-low > 1 {
 		middle := (low + high) / 2
 		j := m.Job()
 		j.Card.Width, j.Card.Height = m.scaled(middle*m.Style().Tick, long)
-		if min(j.Card.Width, j.Card.Height) >= job.LeastCard && m.with(j).foundFor(id) {
+		if min(j.Card.Width, j.Card.Height) >= job.LeastCard && m.with(j).foundFor(k) {
 			low = middle
 		} else {
 			high = middle

@@ -298,8 +298,6 @@ export interface components {
             options: string[];
             overlap: components["schemas"]["Shown"];
             readings: components["schemas"]["Reading"][];
-            scoreWays: components["schemas"]["ScoreWayPlan"][];
-            scores: components["schemas"]["ScoreText"][];
             seam: components["schemas"]["Shown"];
             sentence: components["schemas"]["Sentence"];
             sheet: components["schemas"]["Shown"];
@@ -410,8 +408,7 @@ export interface components {
             faults: number;
             fitText: string;
             fits: boolean;
-            /** @enum {string} */
-            id: "diamond" | "pocket" | "gusset" | "box" | "tuck" | "cutdown";
+            id: string;
             name: string;
             net: components["schemas"]["Sketch"];
             ok: boolean;
@@ -491,8 +488,7 @@ export interface components {
         EnvelopePlan: {
             blank: components["schemas"]["BlankPlan"];
             comparison: components["schemas"]["ComparisonPlan"];
-            /** @enum {string} */
-            construction: "diamond" | "pocket" | "gusset" | "box" | "tuck" | "cutdown";
+            construction: string;
             fits: components["schemas"]["FitPlan"][];
             fitsSentence: components["schemas"]["Sentence"];
             misses: components["schemas"]["FitPlan"][];
@@ -518,6 +514,9 @@ export interface components {
             /** Format: int64 */
             notch?: number;
             oneSide?: boolean;
+            own?: {
+                [key: string]: number;
+            };
             patternInside?: boolean;
             pocket?: string;
             /** @enum {string} */
@@ -532,8 +531,7 @@ export interface components {
             /** Format: int64 */
             thumbGap: number;
             walls?: string;
-            /** @enum {string} */
-            way: "pair" | "corners" | "centre" | "edges" | "round" | "notch";
+            way: string;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -1326,20 +1324,6 @@ export interface components {
             at: components["schemas"]["Shown"];
             inside: boolean;
         };
-        ScoreText: {
-            at: components["schemas"]["Shown"];
-            edge: string;
-            name: string;
-        };
-        ScoreWayPlan: {
-            easeRss: components["schemas"]["Shown"];
-            easeWorst: components["schemas"]["Shown"];
-            name: string;
-            safer: boolean;
-            scores: components["schemas"]["ScoreText"][];
-            seamRss: components["schemas"]["Shown"];
-            seamWorst: components["schemas"]["Shown"];
-        };
         SearchCuttingRequest: {
             job: components["schemas"]["Job"];
             sheet: string;
@@ -1378,6 +1362,7 @@ export interface components {
         SettingPlan: {
             at: components["schemas"]["Shown"];
             exact: string;
+            from: string;
             label: string;
         };
         Sheet: {

@@ -12,7 +12,6 @@ import StationLayout from '../StationLayout.vue'
 import BoughtList from './BoughtList.vue'
 import ComparisonStrip from './ComparisonStrip.vue'
 import RecipeCheck from './RecipeCheck.vue'
-import ScoreTable from './ScoreTable.vue'
 import WaysOfScoring from './WaysOfScoring.vue'
 
 const props = defineProps<{ job: JobInHand }>()
@@ -57,24 +56,17 @@ const view = ref('flat')
     <div class="wishes">
       <TypedField v-for="w in blank.wishes" :key="w" :of="job" :path="w" />
     </div>
-    <ScoreTable v-if="blank.scores.length" :scores="blank.scores" :ways="blank.scoreWays" />
     <div class="options">
       <TypedField v-for="o in blank.options" :key="o" :of="job" :path="o" />
     </div>
     <template #below>
+      <WaysOfScoring :ways="blank.ways" :way="blank.way" @choose="job.set('envelope.way', $event)" />
       <ComparisonStrip
         :comparison="envelope.comparison"
         :mailable="!!wish.envelope.mailable"
         @choose="job.set('envelope.construction', $event)"
         @sort="job.set('envelope.sort', $event)"
         @mailable="job.set('envelope.mailable', $event ? 'yes' : 'no')"
-      />
-      <WaysOfScoring
-        v-if="blank.ways.length"
-        :ways="blank.ways"
-        :way="blank.way"
-        :school="wish.envelope.school"
-        @choose="job.set('envelope.way', $event)"
       />
       <RecipeCheck :job="job" :card="card" :unit="plan.unit" />
       <BoughtList :sentence="envelope.fitsSentence" :fits="envelope.fits" :misses="envelope.misses" />

@@ -6,7 +6,7 @@ import ChoiceRow from '../../fields/ChoiceRow.vue'
 import TypedField from '../../fields/TypedField.vue'
 import { useShop } from '../../job/useShop'
 
-const props = defineProps<{ ways: WayPlan[]; way: string; school: string }>()
+const props = defineProps<{ ways: WayPlan[]; way: string }>()
 const emit = defineEmits<{ choose: [way: string] }>()
 
 const shelf = useShop()
@@ -28,10 +28,10 @@ const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).s
     />
     <div class="set">
       <ul class="settings">
-        <li v-for="s in chosen.settings" :key="s.label">
+        <li v-for="s in chosen.settings" :key="s.label + s.from" data-test="score">
           <span class="number" data-test="setting">{{ s.at.text }}</span>
           <span>
-            {{ s.label }}
+            {{ s.label }} <span v-if="s.from" class="soft">{{ s.from }}</span>
             <small v-if="s.exact" class="soft">the sums say {{ s.exact }}</small>
           </span>
         </li>
@@ -50,7 +50,7 @@ const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).s
       <thead>
         <tr>
           <th scope="col">Way</th>
-          <th v-if="sheetsDiffer" scope="col">Square</th>
+          <th v-if="sheetsDiffer" scope="col">Sheet</th>
           <th scope="col">Ease</th>
           <th scope="col">likely left</th>
           <th scope="col">at worst</th>

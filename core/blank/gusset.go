@@ -1,0 +1,30 @@
+package blank
+
+import "yellowparcel/core/say"
+
+// gusset is a pocket whose front and back stand as far apart as the card is thick,
+// on walls.
+var gusset = Construction{
+	ID: GussetID, HasTop: true, Walled: true,
+	Words: Words{
+		Name:     "Pocket with walls",
+		Sentence: []say.Clause{say.Always("Cut [{sheet size}]. Score twice, [{depth}] apart, at both sides, throat and bottom: the walls stand up.")},
+		Drawing:  lyingFlat, Overlap: flapOverlap, Roles: pocketRoles,
+		Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+	},
+	Wishes:  func(s Spec) []string { return append(s.pocketWishes(), depthWish, sliverWish) },
+	Options: []string{"pocket", stockOption, adhesiveOption, shapeOption, cornerOption, "notch", linerOption, patternOption},
+	Ways:    []WayKind{nextEdgeWay.wordless(), oneEdgeWay.wordless()},
+	Make: func(s Spec) (Made, bool) {
+		s.Gusset = s.Wall()
+		m := NewPocket(s)
+		m.ID = GussetID
+		return m, true
+	},
+}
+
+// wordless is the way of a construction whose own sentence says all.
+func (k WayKind) wordless() WayKind {
+	k.Sentence = nil
+	return k
+}

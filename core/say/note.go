@@ -1,0 +1,17 @@
+package say
+
+// Tone says how a sentence is meant, so that a screen can mark it.
+type Tone string
+
+// The tones.
+const (
+	Fine    Tone = "fine"
+	Care    Tone = "care"
+	Trouble Tone = "trouble"
+)
+
+// Note is a sentence with its tone.
+type Note struct {
+	Tone Tone   `json:"tone"`
+	Text string `json:"text"`
+}
