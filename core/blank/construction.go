@@ -44,18 +44,12 @@ type Construction struct {
 	// names of the fields of an envelope.
 	Wishes  func(Spec) []string
 	Options []string
-	// Own are lengths that it alone asks for; a spec holds them by their names.
-	Own []OwnLength
+	// Asked are lengths that it alone asks for; a spec holds them by their names.
+	Asked []measure.Asked
 	// Ways are the ways of setting its scores, by what is said of them.
 	Ways []WayKind
 	// Make works it out; false where it cannot be made for the card.
 	Make func(Spec) (Made, bool)
-}
-
-// OwnLength is a length that one construction alone asks for.
-type OwnLength struct {
-	Name, Label, Note  string
-	Least, Most, Usual measure.Length
 }
 
 // Words are what is said of a construction. The slots of its clauses are those of

@@ -75,8 +75,8 @@ type Spec struct {
 	SoldCaliper  measure.Length
 	OneSide      bool
 	LeastWidthAt func(interior, height measure.Length) measure.Length
-	// Own are the lengths that one construction alone asks for, by their names.
-	Own map[string]measure.Length
+	// Asked are the lengths that one construction alone asks for, by their names.
+	Asked map[string]measure.Length
 }
 
 // FlapShape is the shape of a closing flap.

@@ -10,38 +10,6 @@ package card
 
 import "yellowparcel/core/measure"
 
-// Fold is the way a base is folded.
-type Fold string
-
-// The folds, and none.
-const (
-	SideFold  Fold = "side"      // opens like a book
-	TopFold   Fold = "top"       // stands like a tent
-	GateFold  Fold = "gate"      // two doors that meet in the middle
-	Accordion Fold = "accordion" // panels to and fro
-	RollFold  Fold = "roll"      // three panels, one folded in first
-	FlatCard  Fold = "flat"      // not folded
-)
-
-// Folds lists every fold in the order it is offered.
-func Folds() []Fold { return []Fold{SideFold, TopFold, GateFold, Accordion, RollFold, FlatCard} }
-
-// Valid reports whether f is a known fold.
-func (f Fold) Valid() bool {
-	for _, k := range Folds() {
-		if f == k {
-			return true
-		}
-	}
-	return false
-}
-
-// The panels that an accordion may have.
-const (
-	LeastPanels = 3
-	MostPanels  = 12
-)
-
 // Spec says what a base is to be.
 type Spec struct {
 	Fold Fold
@@ -59,23 +27,12 @@ type Spec struct {
 	Caliper measure.Length
 	// Tick is the step that the doors of a gate are rounded down to.
 	Tick measure.Length
+	// Asked are the lengths that one fold alone asks for, by their names.
+	Asked map[string]measure.Length
 }
 
 // Layers is the number of panels that lie on each other when the card is closed.
-func (s Spec) Layers() int {
-	switch s.Fold {
-	case FlatCard:
-		return 1
-	case RollFold:
-		return 3
-	case Accordion:
-		if len(s.Own) > 0 {
-			return len(s.Own)
-		}
-		return s.Panels
-	}
-	return 2
-}
+func (s Spec) Layers() int { return s.Fold.Kind().Layers(s) }
 
 // Score is a straight score line across the whole flat base.
 type Score struct {
@@ -100,18 +57,14 @@ type Base struct {
 	Scores []Score          `json:"scores"`
 }
 
-const (
-	shyAtLeast  = measure.Inch / 64 // each door of a gate is this much less than half
-	rollAtLeast = measure.Inch / 16 // a roll's inner panel is this much shorter
-)
-
 // NewBase returns the flat base of a card.
 func NewBase(s Spec) Base {
-	b := Base{Fold: s.Fold, Across: s.Fold == TopFold, Width: s.Width, Height: s.Height, Panels: s.panels()}
+	k := s.Fold.Kind()
+	b := Base{Fold: s.Fold, Across: k.Across, Width: s.Width, Height: s.Height, Panels: k.Panels(s)}
 	sum := measure.Length(0)
 	for i, p := range b.Panels {
 		if sum += p; i < len(b.Panels)-1 {
-			b.Scores = append(b.Scores, Score{At: sum, Inside: s.Fold == Accordion && i%2 == 1})
+			b.Scores = append(b.Scores, Score{At: sum, Inside: k.Inside != nil && k.Inside(i)})
 		}
 	}
 	if b.Across {
@@ -122,42 +75,11 @@ func NewBase(s Spec) Base {
 	return b
 }
 
-func (s Spec) panels() []measure.Length {
-	switch s.Fold {
-	case GateFold:
-		door := s.Width/2 - shyAtLeast
-		if s.Tick > 0 {
-			door = door.Down(s.Tick)
-		}
-		return []measure.Length{door, s.Width, door}
-	case Accordion:
-		if len(s.Own) > 0 {
-			return s.Own
-		}
-		list := make([]measure.Length, s.Panels)
-		for i := range list {
-			list[i] = s.Width
-		}
-		return list
-	case RollFold:
-		return []measure.Length{s.Width - max(rollAtLeast, 2*s.Caliper), s.Width, s.Width}
-	case FlatCard:
-		return []measure.Length{s.Width}
+// Lengths are what its fold knows of a base beside its panels, by the names that its
+// words go by.
+func (b Base) Lengths() map[string]measure.Length {
+	if of := b.Fold.Kind().Lengths; of != nil {
+		return of(b)
 	}
-	side := s.Width
-	if s.Fold == TopFold {
-		side = s.Height
-	}
-	if s.Spine > 0 {
-		return []measure.Length{side, s.Spine, side}
-	}
-	return []measure.Length{side, side}
-}
-
-// DoorGap is what the doors of a gate leave open between them.
-func (b Base) DoorGap() measure.Length {
-	if b.Fold != GateFold {
-		return 0
-	}
-	return b.Panels[1] - b.Panels[0] - b.Panels[2]
+	return nil
 }

@@ -67,7 +67,7 @@ func TestBasesAddUp(t *testing.T) {
 		if sum != flat || len(b.Scores) != len(b.Panels)-1 || (other != s.Height && other != s.Width) {
 			t.Fatalf("%+v: panels add up to %v of %v", s, sum, flat)
 		}
-		if gap := b.DoorGap(); s.Fold == GateFold && (gap < in/32-1 || gap > in/32+2*s.Tick) {
+		if gap := b.Lengths()["gap"]; s.Fold == GateFold && (gap < in/32-1 || gap > in/32+2*s.Tick) {
 			t.Fatalf("%+v: the doors leave %v", s, gap)
 		}
 		if b.Panels[0] > finished {

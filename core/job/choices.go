@@ -13,6 +13,8 @@ import (
 	"yellowparcel/core/paper"
 )
 
+func measureName(m mail.Measure) string { return m.Words().Name }
+
 // usualClosure is what closes an envelope when nobody says.
 const usualClosure = "gum"
 
@@ -104,11 +106,11 @@ func words(pairs ...string) (list []field.Choice) {
 // ChoicesIn lists what can be chosen in a shop.
 func ChoicesIn(shop Shop) Choices {
 	c := Choices{
-		"folds":         named(card.Folds(), FoldName),
+		"folds":         named(card.Folds(), func(f card.Fold) string { return f.Kind().Words.Name }),
 		"constructions": named(blank.IDs(), func(id blank.ID) string { return blank.ByID(id).Words.Name }),
 		"contents":      named(paper.Cautions(), CautionName),
-		"measures":      named(mail.Measures(), MeasureName),
-		"limits":        named(quotable(), MeasureName),
+		"measures":      named(mail.Measures(), measureName),
+		"limits":        named(quotable(), measureName),
 		"surfaces":      named(paper.Surfaces(), func(s paper.Surface) string { return string(s) }),
 		"rooms":         words(string(AsBlock), "Thick all over", string(AsHeap), "Thick in places"),
 		"sorts":         words(string(LeastPaper), "Least paper", string(Quickest), "Quickest", string(Neatest), "Neatest", string(Cheapest), "Cheapest to post"),

@@ -76,6 +76,7 @@ func (j *Job) cardFields(shop Shop) []field.Field {
 		{Path: "paper.alongGrain", Label: "Keep folds along the grain", Value: &field.Flag{At: &j.Paper.AlongGrain}},
 		{Path: "paper.noBlanks", Label: "Leave the envelopes out", Value: &field.Flag{At: &j.Paper.NoBlanks}},
 	}
+	list = append(list, askedFields("card.", c.Fold.Kind().Asked, &c.Asked)...)
 	return append(list, j.sheetFields(shop)...)
 }
 
@@ -162,25 +163,24 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 		length("envelope.notch", "Finger notch", "radius, in the back; 0 for none", &e.Notch, 2*measure.Inch),
 		{Path: "envelope.sliver", Label: "Taper", Note: "of tabs, back and flap at the free edge, so that nothing peeks out", Value: &field.Length{At: &e.Sliver, Least: measure.Inch / 128, Most: measure.Inch / 8, Fine: true, Or: UsualSliver}},
 	}
-	for _, own := range k.Own {
-		list = append(list, e.ownField(own))
-	}
-	return list
+	return append(list, askedFields("envelope.", k.Asked, &e.Asked)...)
 }
 
-// ownField is a length that one construction alone asks for.
-func (e *EnvelopeWish) ownField(own blank.OwnLength) field.Field {
-	at := e.Own[own.Name]
-	return field.Field{
-		Path: "envelope.own." + own.Name, Label: own.Label, Note: own.Note, Value: &field.Length{At: &at, Least: own.Least, Most: own.Most, Or: own.Usual},
-		Then: func() {
-			e.Own = maps.Clone(e.Own)
-			if e.Own == nil {
-				e.Own = map[string]measure.Length{}
-			}
-			e.Own[own.Name] = at
-		},
+// askedFields are the fields of the lengths that one kind alone asks for.
+func askedFields(at string, lengths []measure.Asked, in *map[string]measure.Length) (list []field.Field) {
+	for _, a := range lengths {
+		l := (*in)[a.Name]
+		list = append(list, field.Field{
+			Path: at + "asked." + a.Name, Label: a.Label, Note: a.Note, Value: &field.Length{At: &l, Least: a.Least, Most: a.Most, Or: a.Usual},
+			Then: func() {
+				if *in = maps.Clone(*in); *in == nil {
+					*in = map[string]measure.Length{}
+				}
+				(*in)[a.Name] = l
+			},
+		})
 	}
+	return list
 }
 
 func (j *Job) mailFields(shop Shop) []field.Field {
@@ -269,4 +269,11 @@ func (j *Job) recipeFields() []field.Field {
 }
 
 // quotable are the measures of which a note may name a limit.
-func quotable() []mail.Measure { return []mail.Measure{mail.Height, mail.Length, mail.Thickness} }
+func quotable() (list []mail.Measure) {
+	for _, m := range mail.Measures() {
+		if k, _ := m.Known(); k.Quoted {
+			list = append(list, m)
+		}
+	}
+	return list
+}

@@ -39,7 +39,7 @@ type Job struct {
 type Card struct {
 	Width  measure.Length `json:"width"`
 	Height measure.Length `json:"height"`
-	Fold   card.Fold      `json:"fold" enum:"side,top,gate,accordion,roll,flat"`
+	Fold   card.Fold      `json:"fold" maxLength:"40"`
 	// Panels is how many an accordion has; zero for the usual four.
 	Panels int `json:"panels,omitempty"`
 	// Own are an accordion's panels one by one, where they differ.
@@ -65,6 +65,8 @@ type Card struct {
 	// Towards is set when the base is folded towards its groove instead of away
 	// from it.
 	Towards bool `json:"towards,omitempty"`
+	// Asked are the lengths that one fold alone asks for, by their names.
+	Asked map[string]measure.Length `json:"asked,omitempty"`
 }
 
 // Room is a way of counting what the thickness takes of an envelope.
@@ -205,8 +207,8 @@ type EnvelopeWish struct {
 	// OneSide cuts it on one side only.
 	CutFrom string `json:"cutFrom,omitempty" maxLength:"40"`
 	OneSide bool   `json:"oneSide,omitempty"`
-	// Own are the lengths that one construction alone asks for, by their names.
-	Own map[string]measure.Length `json:"own,omitempty"`
+	// Asked are the lengths that one construction alone asks for, by their names.
+	Asked map[string]measure.Length `json:"asked,omitempty"`
 }
 
 // ByHand is the destination of a card that is not posted.

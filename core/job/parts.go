@@ -79,7 +79,7 @@ func (j Job) Panels() int {
 
 // Spec is the base of the job in a fold.
 func (j Job) Spec(fold card.Fold, shop Shop) card.Spec {
-	s := card.Spec{Fold: fold, Width: j.Card.Width, Height: j.Card.Height, Panels: j.Panels(), Own: j.Card.Own, Spine: j.Card.Spine, Tick: shop.Style().Tick}
+	s := card.Spec{Fold: fold, Width: j.Card.Width, Height: j.Card.Height, Panels: j.Panels(), Own: j.Card.Own, Spine: j.Card.Spine, Tick: shop.Style().Tick, Asked: j.Card.Asked}
 	if len(j.Parts) > 0 {
 		stock, _ := shop.Stock(j.Parts[0].Stock)
 		s.Caliper = stock.Caliper
@@ -114,7 +114,7 @@ func (j Job) Clone() Job {
 	}
 	j.Items = slices.Clone(j.Items)
 	j.Card.Own, j.Post.Contents = slices.Clone(j.Card.Own), slices.Clone(j.Post.Contents)
-	j.Paper.Sheets, j.Envelope.Own = maps.Clone(j.Paper.Sheets), maps.Clone(j.Envelope.Own)
+	j.Paper.Sheets, j.Envelope.Asked, j.Card.Asked = maps.Clone(j.Paper.Sheets), maps.Clone(j.Envelope.Asked), maps.Clone(j.Card.Asked)
 	if j.Card.Thickness != nil {
 		t := *j.Card.Thickness
 		j.Card.Thickness = &t

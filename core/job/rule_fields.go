@@ -61,8 +61,8 @@ func (s *Shop) limitFields(path string, limits []mail.LimitFile) (list []field.F
 		l, path := &limits[k], fmt.Sprintf("%slimits.%d.", path, k)
 		write := func(text string) string { return withUnit(l.Measure, text, s.Unit) }
 		list = append(list,
-			field.Field{Path: path + "min", Label: "Least " + MeasureName(l.Measure), Value: &field.Word{At: &l.Min, Most: 40, Write: write}},
-			field.Field{Path: path + "max", Label: "Most " + MeasureName(l.Measure), Value: &field.Word{At: &l.Max, Most: 40, Write: write}})
+			field.Field{Path: path + "min", Label: "Least " + l.Measure.Words().Name, Value: &field.Word{At: &l.Min, Most: 40, Write: write}},
+			field.Field{Path: path + "max", Label: "Most " + l.Measure.Words().Name, Value: &field.Word{At: &l.Max, Most: 40, Write: write}})
 	}
 	return list
 }

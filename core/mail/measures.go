@@ -47,22 +47,92 @@ const (
 	Flags                // 1 for yes, 0 for no
 )
 
-var kinds = map[Measure]Kind{
-	Length: Lengths, Height: Lengths, Sum: Lengths, Thickness: Lengths, Radius: Lengths, Lump: Lengths, Uneven: Lengths,
-	Weight: Weights, Aspect: Ratios, AddressAspect: Ratios, Pull: Forces, Strain: Percents,
-	Odd: Flags, Square: Flags, Clasp: Flags, Plastic: Flags, Bare: Flags, Folded: Flags,
+// measures are all that rules may limit, those of size first: each is a value beside
+// its family.
+var measures = []*MeasureKind{
+	&length, &height, &thickness, &weight, &aspect, &addressAspect, &sum, &square, &odd, &radius, &lump, &uneven, &pull, &strain, &clasp, &plastic, &bare, &folded,
 }
+
+// MeasureKind is something of a piece that a rule limits: all that the program knows of
+// it. Whoever adds one writes such a value and names it in the list above.
+type MeasureKind struct {
+	ID      Measure
+	Words   MeasureWords
+	Counted Kind
+	// Of is what a piece has of it, flat and filled: in its base unit. Error is how far
+	// that may be off; nil for not at all.
+	Of    func(Piece) (flat, filled float64)
+	Error func(Piece) float64
+	// Exceeds is set for what makes a piece too large for a class, so that the next one
+	// is needed. Shape is set where it is the envelope's form that breaks it.
+	Exceeds, Shape bool
+	// Fine is set where thousandths decide, which a tick would hide; Quoted for a limit
+	// that notes name.
+	Fine, Quoted bool
+	// What may help where it is broken.
+	Lighter, Rectangle, ByHand, Shield bool
+}
+
+// MeasureWords are what is said of a measure: its name, and what is wrong where there
+// is too little or too much of it; of a yes or no, what it then is.
+type MeasureWords struct{ Name, Low, High string }
 
 // Measures lists every measure, those of size first.
 func Measures() []Measure {
-	return []Measure{Length, Height, Thickness, Weight, Aspect, AddressAspect, Sum, Square, Odd, Radius, Lump, Uneven, Pull, Strain, Clasp, Plastic, Bare, Folded}
+	list := make([]Measure, len(measures))
+	for i, k := range measures {
+		list[i] = k.ID
+	}
+	return list
+}
+
+// Known is what is known of a measure; false where it is none.
+func (m Measure) Known() (*MeasureKind, bool) {
+	for _, k := range measures {
+		if k.ID == m {
+			return k, true
+		}
+	}
+	return &MeasureKind{ID: m, Of: one(func(Piece) float64 { return 0 })}, false
 }
 
 // Kind is what the measure is counted in; it is false for one that is not known.
 func (m Measure) Kind() (Kind, bool) {
-	k, ok := kinds[m]
-	return k, ok
+	k, ok := m.Known()
+	return k.Counted, ok
 }
+
+// Words are what is said of a measure.
+func (m Measure) Words() MeasureWords {
+	k, _ := m.Known()
+	return k.Words
+}
+
+// Register adds a measure to those that rules may limit, and returns what takes it off
+// again: for tests, which are to find that nothing else need be done.
+func Register(k *MeasureKind) (remove func()) {
+	before := measures
+	measures = append(measures[:len(before):len(before)], k)
+	return func() { measures = before }
+}
+
+// one is a measure that is the same of a flat piece and a filled one, flag a yes or no.
+func one(of func(Piece) float64) func(Piece) (float64, float64) {
+	return func(p Piece) (float64, float64) { return of(p), of(p) }
+}
+
+func flag(is func(Piece) bool) func(Piece) (float64, float64) {
+	return one(func(p Piece) float64 {
+		if is(p) {
+			return 1
+		}
+		return 0
+	})
+}
+
+// long and short are the sides of a piece.
+func (p Piece) long() float64  { return float64(max(p.Width, p.Height)) }
+func (p Piece) short() float64 { return float64(min(p.Width, p.Height)) }
 
 // Quantity is a limit as a rulebook writes it ("6 1/8 in", "3.5 oz", "1.3",
 // "15 lb", "0.5 %", "no") in the base unit of its measure.
@@ -76,7 +146,7 @@ const (
 
 // quantity reads a limit of a measure.
 func quantity(m Measure, text string) (Quantity, error) {
-	kind, ok := kinds[m]
+	kind, ok := m.Kind()
 	if !ok {
 		return 0, fmt.Errorf("%q is not something that is measured of a piece", m)
 	}

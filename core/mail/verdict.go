@@ -151,11 +151,8 @@ func outcome(checks []Check) Outcome {
 // weight.
 func exceeds(checks []Check) bool {
 	for _, c := range checks {
-		switch c.Measure {
-		case Length, Height, Thickness, Weight:
-			if !c.Surcharge && c.Max != nil && c.Measured > float64(*c.Max) {
-				return true
-			}
+		if k, _ := c.Measure.Known(); k.Exceeds && !c.Surcharge && c.Max != nil && c.Measured > float64(*c.Max) {
+			return true
 		}
 	}
 	return false
@@ -170,92 +167,14 @@ func allOK(checks []Check) bool {
 	return true
 }
 
-// of returns a measure of the flat piece and of the filled one.
-func (p Piece) of(m Measure) (flat, filled float64) {
-	long, short := float64(max(p.Width, p.Height)), float64(min(p.Width, p.Height))
-	t := float64(p.Thickness)
-	one := func(v float64) (float64, float64) { return v, v }
-	flag := func(set bool) (float64, float64) {
-		if set {
-			return 1, 1
-		}
-		return 0, 0
-	}
-	switch m {
-	case Length:
-		return long, math.Max(0, long-t)
-	case Height:
-		return short, math.Max(0, short-t)
-	case Sum:
-		return one(long + short + t)
-	case Thickness:
-		return one(t)
-	case Weight:
-		return one(p.Weight)
-	case AddressAspect:
-		if p.AddressShort {
-			return one(short / long)
-		}
-	case Radius:
-		if p.Bare {
-			return one(float64(p.Radius))
-		}
-		return 0, 0
-	case Lump:
-		return one(float64(p.Lump))
-	case Uneven:
-		return one(float64(p.Uneven))
-	case Pull:
-		return one(p.Pull)
-	case Strain:
-		return one(p.Strain)
-	case Odd:
-		return flag(p.Odd)
-	case Square:
-		return flag(long-short <= float64(p.SizeError))
-	case Clasp:
-		return flag(p.Clasp)
-	case Plastic:
-		return flag(p.Plastic)
-	case Bare:
-		return flag(p.Bare)
-	case Folded:
-		return flag(p.Bare && p.Folded)
-	}
-	return one(long / short)
-}
-
-// errorOf is how far a measure may be off because what it is made of may be.
-func (p Piece) errorOf(m Measure) float64 {
-	e, t := float64(p.SizeError), float64(p.ThicknessError)
-	switch m {
-	case Length, Height:
-		return e
-	case Sum:
-		return 2*e + t
-	case Thickness, Lump, Uneven:
-		return t
-	case Weight:
-		return p.WeightError
-	case Pull:
-		return math.Max(0, p.PullAtMost-p.Pull)
-	case Aspect, AddressAspect:
-		long, short := float64(max(p.Width, p.Height)), float64(min(p.Width, p.Height))
-		if m == AddressAspect && p.AddressShort {
-			long, short = short, long
-		}
-		return e * (1 + long/short) / short
-	}
-	return 0
-}
-
 func (p Piece) checks(limits []Limit, surcharge bool) []Check {
 	var list []Check
 	for _, l := range limits {
 		if !p.concerns(l) {
 			continue
 		}
-		flat, filled := p.of(l.Measure)
+		k, _ := l.Measure.Known()
+		flat, filled := k.Of(p)
 		c := Check{Measure: l.Measure, Measured: flat, Min: l.Min, Max: l.Max, Margin: math.Inf(1), Surcharge: surcharge, Guidance: l.Guidance}
 		if l.Min != nil {
 			if low := filled - float64(*l.Min); low < c.Margin {
@@ -268,7 +187,10 @@ func (p Piece) checks(limits []Limit, surcharge bool) []Check {
 			}
 		}
 		c.OK = c.Margin >= 0
-		c.Worst = c.Margin - p.errorOf(l.Measure)
+		c.Worst = c.Margin
+		if k.Error != nil {
+			c.Worst -= k.Error(p)
+		}
 		list = append(list, c)
 	}
 	return list
@@ -279,7 +201,8 @@ func (p Piece) concerns(l Limit) bool {
 		return true
 	}
 	for _, w := range l.When {
-		if flat, _ := p.of(w.Measure); flat > float64(w.More) {
+		k, _ := w.Measure.Known()
+		if flat, _ := k.Of(p); flat > float64(w.More) {
 			return true
 		}
 	}

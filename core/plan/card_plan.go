@@ -2,6 +2,7 @@ package plan
 
 import (
 	"fmt"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -56,7 +57,7 @@ type PartPlan struct {
 
 // BasePlan is the flat base of one fold.
 type BasePlan struct {
-	Fold   card.Fold `json:"fold" enum:"side,top,gate,accordion,roll,flat"`
+	Fold   card.Fold `json:"fold"`
 	Name   string    `json:"name"`
 	Width  Shown     `json:"width"`
 	Height Shown     `json:"height"`
@@ -78,32 +79,10 @@ type ScorePlan struct {
 	Inside bool  `json:"inside"`
 }
 
-// panelNames are what the panels of each fold are called, outside up.
-func panelNames(b card.Base) []string {
-	switch b.Fold {
-	case card.GateFold:
-		return []string{"door", "back", "door"}
-	case card.RollFold:
-		return []string{"folds in first", "back", "front"}
-	case card.FlatCard:
-		return []string{"card"}
-	case card.Accordion:
-		names := make([]string, len(b.Panels))
-		for i := range names {
-			names[i] = number(i + 1)
-		}
-		return names
-	}
-	if len(b.Panels) == 3 {
-		return []string{"back", "spine", "front"}
-	}
-	return []string{"back", "front"}
-}
-
 func (m maker) base(fold card.Fold) (card.Base, BasePlan) {
 	b := card.NewBase(m.Job().Spec(fold, m.Shop()))
-	p := BasePlan{Fold: fold, Name: job.FoldName(fold), Width: m.shown(b.Width), Height: m.shown(b.Height), Across: b.Across, Scores: []ScorePlan{}}
-	names := panelNames(b)
+	p := BasePlan{Fold: fold, Name: fold.Kind().Words.Name, Width: m.shown(b.Width), Height: m.shown(b.Height), Across: b.Across, Scores: []ScorePlan{}}
+	names := fold.Kind().Words.Panels(len(b.Panels))
 	for i, w := range b.Panels {
 		p.Panels = append(p.Panels, PanelPlan{names[i], m.shown(w)})
 	}
@@ -198,42 +177,38 @@ func (m maker) parts() []PartPlan {
 	return list
 }
 
-var opensLike = map[card.Fold]string{
-	card.SideFold: "it opens like a book", card.TopFold: "it opens like a tent", card.GateFold: "the doors meet in the middle",
-	card.RollFold: "the short panel goes in first",
+// baseWords say how a base is cut, scored and folded, and what its drawing shows.
+func (m maker) baseWords(b card.Base) (sentence say.Sentence, drawing string) {
+	words := b.Fold.Kind().Words
+	s := m.baseSlots(b)
+	return s.Sentence(words.Sentence...), s.Text(words.Drawing...)
 }
 
-func (m maker) baseWords(b card.Base) (sentence say.Sentence, drawing string) {
-	size, unit := m.by(b.Width, b.Height), m.Style().Unit
-	if b.Fold == card.FlatCard {
-		return say.That("Cut [%s]. A flat card has no score.", size),
-			fmt.Sprintf("The flat card, %s %s, without a score.", size, unit)
+// baseSlots are what the words of a fold are filled with.
+func (m maker) baseSlots(b card.Base) say.Slots {
+	words := b.Fold.Kind().Words
+	s := say.Slots{
+		"size": m.by(b.Width, b.Height), "unit": string(m.Style().Unit), "outside": m.scores(b, false), "mirrored": m.mirrored(b), "opens": words.Opens,
+		"scores": plural(len(b.Scores), "score"), "edge": "left", "line": "down",
 	}
-	edge, line := "left", "down"
 	if b.Across {
-		edge, line = "top", "across"
+		s["edge"], s["line"] = "top", "across"
 	}
-	outside, inside := m.scores(b, false), m.scores(b, true)
-	if inside == "" {
-		sentence = say.That("Cut [%s]. Outside up, score at [%s] from the %s, and fold away from the groove: %s.", size, outside, edge, opensLike[b.Fold])
-		if m.Job().Card.Towards {
-			from := "left"
-			if b.Across {
-				from = "top"
-			}
-			sentence = say.That("Cut [%s]. Inside up, score at [%s] from the %s, and fold towards the groove: %s.", size, m.mirrored(b), from, opensLike[b.Fold])
-		}
-	} else {
-		sentence = say.That("Cut [%s]. Outside up, score at [%s] from the %s; turn it over and score at [%s] from the same edge.", size, outside, edge, inside)
+	if inside := m.scores(b, true); inside != "" {
+		s["inside"] = inside
 	}
-	names := panelNames(b)
-	panels := make([]string, len(names))
-	for i, n := range names {
+	s.Flag("towards", m.Job().Card.Towards)
+	panels := slices.Clone(words.Panels(len(b.Panels)))
+	for i, n := range panels {
 		panels[i] = n + " " + m.Style().Show(b.Panels[i])
 	}
-	drawing = fmt.Sprintf("The base lying flat, %s %s, with %s running %s. Its panels from the %s: %s.",
-		size, unit, plural(len(b.Scores), "score"), line, edge, strings.Join(panels, ", "))
-	return sentence, drawing
+	s["panels"] = strings.Join(panels, ", ")
+	for name, l := range b.Lengths() {
+		if l > 0 {
+			s[name] = m.fine().Show(l)
+		}
+	}
+	return s
 }
 
 // mirrored lists the scores as they are read with the inside up: from the same
@@ -291,18 +266,14 @@ func (m maker) baseGrooves(b card.Base) []Note {
 }
 
 // foldNotes says what the trade knows of a fold.
-func (m maker) foldNotes(b card.Base) []Note {
-	var notes []Note
-	if gap := b.DoorGap(); gap > 0 {
-		notes = append(notes, Note{Fine, fmt.Sprintf("The doors leave %s %s between them, so that they meet and do not overlap.", m.fine().Show(gap), m.Style().Unit)})
+func (m maker) foldNotes(b card.Base) (notes []Note) {
+	for _, line := range m.baseSlots(b).Lines(b.Fold.Kind().Words.Notes...) {
+		notes = append(notes, Note{Fine, line})
 	}
-	if b.Fold == card.Accordion && len(m.Job().Card.Own) > 0 {
-		if err := m.Job().PanelsFit(m.Job().Card.Own, m.Style()); err != nil {
+	if own := m.Job().Card.Own; len(own) > 0 && slices.Contains(m.cardOptions(), "card.own") {
+		if err := m.Job().PanelsFit(own, m.Style()); err != nil {
 			notes = append(notes, Note{Trouble, err.Error()})
 		}
-	}
-	if b.Fold == card.RollFold {
-		notes = append(notes, Note{Fine, fmt.Sprintf("The panel that folds in first is %s %s shorter, so that it lies flat inside.", m.fine().Show(b.Panels[2]-b.Panels[0]), m.Style().Unit)})
 	}
 	return notes
 }

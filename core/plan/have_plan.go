@@ -27,7 +27,7 @@ type FoldSheet struct {
 
 // FoldYield is one fold on one sheet.
 type FoldYield struct {
-	Fold card.Fold `json:"fold" enum:"side,top,gate,accordion,roll,flat"`
+	Fold card.Fold `json:"fold"`
 	Name string    `json:"name"`
 	Each int       `json:"each"`
 	Flat string    `json:"flat"`
@@ -35,8 +35,12 @@ type FoldYield struct {
 }
 
 // foldsFor are the folds that a table compares: side and top, and the job's own.
-func (m maker) foldsFor() []card.Fold {
-	list := []card.Fold{card.SideFold, card.TopFold}
+func (m maker) foldsFor() (list []card.Fold) {
+	for _, f := range card.Folds() {
+		if f.Kind().Usual {
+			list = append(list, f)
+		}
+	}
 	if !slices.Contains(list, m.Job().Card.Fold) {
 		list = append(list, m.Job().Card.Fold)
 	}
@@ -70,7 +74,7 @@ func (m maker) baseOn(j job.Job, stock paper.Stock, sheet paper.Sheet, fold card
 
 func (m maker) foldYield(stock paper.Stock, sheet paper.Sheet, fold card.Fold) FoldYield {
 	on, piece := m.baseOn(m.Job(), stock, sheet, fold)
-	y := FoldYield{Fold: fold, Name: job.FoldName(fold), Each: m.effort.yield(on, piece), Flat: m.by(piece.Width, piece.Height)}
+	y := FoldYield{Fold: fold, Name: fold.Kind().Words.Name, Each: m.effort.yield(on, piece), Flat: m.by(piece.Width, piece.Height)}
 	if y.Each > 0 {
 		y.Text = fmt.Sprintf("%d a sheet", y.Each)
 		return y
@@ -99,7 +103,7 @@ func (m maker) helps(row *FoldSheet, i int) {
 	}
 	for _, other := range row.Folds {
 		if other.Each > 0 {
-			row.Folds[i].Text += fmt.Sprintf("; a %s gives %d", strings.ToLower(job.FoldName(other.Fold)), other.Each)
+			row.Folds[i].Text += fmt.Sprintf("; a %s gives %d", strings.ToLower(other.Fold.Kind().Words.Name), other.Each)
 			return
 		}
 	}
@@ -150,7 +154,7 @@ func (m maker) have() *HavePlan {
 			if m.Job().Holds(size) != nil {
 				continue // something would lie off its face
 			}
-			for _, fold := range []card.Fold{card.SideFold, card.TopFold, card.GateFold, card.RollFold, card.Accordion, card.FlatCard} {
+			for _, fold := range card.Folds() {
 				row := m.haveRow(sheet, f, size, fold)
 				key := row.Size + row.Fold
 				if row.Each == 0 || seen[key] {
@@ -198,7 +202,7 @@ func (m maker) haveRow(sheet paper.Sheet, f envelope.Format, size card.Size, fol
 	made := ofSheet(m.Job(), size, fold)
 	row := HaveRow{
 		ID:   fmt.Sprintf("%d:%d:%s", size.Width, size.Height, fold),
-		Size: m.by(size.Width, size.Height), Fold: job.FoldName(fold), Envelope: f.Name, Owned: f.Owned, card: size, fold: fold,
+		Size: m.by(size.Width, size.Height), Fold: fold.Kind().Words.Name, Envelope: f.Name, Owned: f.Owned, card: size, fold: fold,
 		Current: size == m.Job().Face() && fold == m.Job().Card.Fold,
 	}
 	stock, _ := m.Shop().Stock(m.Job().Parts[0].Stock)
@@ -251,7 +255,7 @@ func (m maker) largest(sheet paper.Sheet) (list []HaveRow) {
 				continue // something would lie off its face
 			}
 			list = append(list, HaveRow{
-				ID: fmt.Sprintf("%d:%d:%s", c.size.Width, c.size.Height, c.fold), Size: m.by(c.size.Width, c.size.Height), Fold: job.FoldName(c.fold),
+				ID: fmt.Sprintf("%d:%d:%s", c.size.Width, c.size.Height, c.fold), Size: m.by(c.size.Width, c.size.Height), Fold: c.fold.Kind().Words.Name,
 				Flat: m.by(w, h), Each: int(n.across * n.down), card: c.size, fold: c.fold,
 				Current: c.size == m.Job().Face() && c.fold == m.Job().Card.Fold,
 			})

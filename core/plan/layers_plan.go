@@ -218,7 +218,7 @@ func (m maker) layerNotes(layers []card.Layer, shares []float64) (notes []Note) 
 		}
 		below = layers[i].Size
 	}
-	if m.Job().Card.Fold == card.FlatCard && len(m.Job().PartsOf(job.LinerPart)) > 0 {
+	if m.Job().Card.Fold.Kind().Unfolded && len(m.Job().PartsOf(job.LinerPart)) > 0 {
 		notes = append(notes, Note{Care, "A flat card has no inside: take the liner off, or choose a fold."})
 	}
 	return notes

@@ -4,22 +4,14 @@ import (
 	"fmt"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/card"
 	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
 )
 
 // cardOptions are the paths of what a fold asks for besides its size.
 func (m maker) cardOptions() []string {
-	switch c := m.Job().Card; c.Fold {
-	case card.SideFold, card.TopFold:
-		return []string{"card.spine"}
-	case card.Accordion:
-		if len(c.Own) > 0 {
-			return []string{"card.own"}
-		}
-		return []string{"card.panels", "card.own"}
-	}
-	return []string{}
+	k := m.Job().Card.Fold.Kind()
+	return append(paths("card.", k.Options(m.Job().Spec(k.ID, m.Shop()))), asked("card.", k.Asked)...)
 }
 
 // cardMore are the paths of what most cards leave alone.
@@ -61,15 +53,20 @@ func (m maker) paperOptions() []string {
 // envelope, and its own.
 func (m maker) wishes(k *blank.Construction) []string {
 	list := paths("envelope.", k.Wishes(m.blankSpec()))
-	for _, own := range k.Own {
-		list = append(list, "envelope.own."+own.Name)
-	}
-	return list
+	return append(list, asked("envelope.", k.Asked)...)
 }
 
 // options are the paths of what else is chosen for a construction, as far as it
 // carries it, in the order that they are asked for.
 func options(k *blank.Construction) []string { return paths("envelope.", k.Options) }
+
+// asked are the paths of the lengths that one kind alone asks for.
+func asked(at string, lengths []measure.Asked) (list []string) {
+	for _, a := range lengths {
+		list = append(list, at+"asked."+a.Name)
+	}
+	return list
+}
 
 // paths are the paths of the fields of one place.
 func paths(at string, names []string) []string {

@@ -66,7 +66,7 @@ func (m maker) orders(made candidate) []stockOrder {
 	}
 	for _, at := range m.Job().PartsOf(job.LinerPart) {
 		part := m.Job().Parts[at]
-		if l, _, ok := card.Stack(m.Job().Page(), []card.Mount{part.Mount()}); ok && m.Job().Card.Fold != card.FlatCard {
+		if l, _, ok := card.Stack(m.Job().Page(), []card.Mount{part.Mount()}); ok && !m.Job().Card.Fold.Kind().Unfolded {
 			put(part.Stock, orderedPiece{name: part.Name, size: l[0].Size, count: m.Job().Count - part.Ready, upright: true})
 		}
 	}

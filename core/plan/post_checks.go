@@ -6,7 +6,6 @@ import (
 	"strings"
 
 	"yellowparcel/core/field"
-	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 )
@@ -37,19 +36,6 @@ type Gauge struct {
 	At   float64 `json:"at"`
 }
 
-var tooMuch = map[mail.Measure][2]string{
-	mail.Length: {"too short", "too long"}, mail.Height: {"too low", "too high"}, mail.Thickness: {"too thin", "too thick"},
-	mail.Weight: {"too light", "too heavy"}, mail.Aspect: {"too square", "too slim"}, mail.AddressAspect: {"too square", "too slim"},
-	mail.Sum: {"too small", "too large together"}, mail.Radius: {"too sharp-cornered", "too round-cornered"}, mail.Lump: {"too even", "too lumpy"},
-	mail.Uneven: {"too even", "too uneven"}, mail.Pull: {"too limp", "too stiff"}, mail.Strain: {"too limp", "too thick to bend"},
-}
-
-// flagWords are what is wrong when a yes or no is the other one.
-var flagWords = map[mail.Measure][2]string{
-	mail.Odd: {"a rectangle", "not a rectangle"}, mail.Square: {"not square", "square"}, mail.Clasp: {"not closed by a clasp", "closed by clasp, string or button"},
-	mail.Plastic: {"of paper outside", "not of paper outside"}, mail.Bare: {"in an envelope", "without an envelope"}, mail.Folded: {"not folded", "folded"},
-}
-
 // broken names the limits that a class's checks break: "too thick by 1/16".
 func (m maker) broken(checks []mail.Check, surcharge bool) string {
 	var list []string
@@ -57,15 +43,13 @@ func (m maker) broken(checks []mail.Check, surcharge bool) string {
 		if c.OK || c.Surcharge != surcharge {
 			continue
 		}
-		which := 0
+		k, _ := c.Measure.Known()
+		words := k.Words.Low
 		if c.Max != nil && c.Measured > float64(*c.Max) {
-			which = 1
+			words = k.Words.High
 		}
-		words := ""
-		if kind, _ := c.Measure.Kind(); kind == mail.Flags {
-			words = flagWords[c.Measure][which]
-		} else {
-			words = fmt.Sprintf("%s by %s", tooMuch[c.Measure][which], m.amount(c.Measure, -c.Margin, true))
+		if k.Counted != mail.Flags {
+			words = fmt.Sprintf("%s by %s", words, m.amount(c.Measure, -c.Margin, true))
 		}
 		if c.Guidance {
 			words += " (guidance)"
@@ -96,7 +80,7 @@ func (m maker) checks(checks []mail.Check) []CheckPlan {
 			about = append(about, "guidance")
 		}
 		p := CheckPlan{
-			Measure: c.Measure, Label: job.MeasureName(c.Measure), About: strings.Join(about, ", "), Measured: m.amount(c.Measure, c.Measured, false),
+			Measure: c.Measure, Label: c.Measure.Words().Name, About: strings.Join(about, ", "), Measured: m.amount(c.Measure, c.Measured, false),
 			Limit: m.limit(c), OK: c.OK, Close: c.OK && c.Worst < 0, Surcharge: c.Surcharge, Guidance: c.Guidance, Gauge: gauge(c),
 		}
 		if kind, _ := c.Measure.Kind(); kind != mail.Flags {
@@ -143,9 +127,7 @@ func (m maker) amount(of mail.Measure, v float64, withUnit bool) string {
 	}
 	l := measure.Round(v)
 	text := m.Style().Show(l)
-	switch of {
-	case mail.Thickness, mail.Lump, mail.Uneven, mail.Radius, mail.Sum:
-		// Thousandths decide here, and the shop's tick would hide them.
+	if k, _ := of.Known(); k.Fine {
 		if text = m.fine().Show(l); l.Abs() < measure.Inch/16 && m.fine().Rounds(l) {
 			text = minus(m.decimal(l))
 		}

@@ -5,7 +5,6 @@ import (
 	"math"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/card"
 	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
@@ -104,7 +103,7 @@ func (m maker) piece(e closed) mail.Piece {
 		SizeError:   m.Style().Tick, // two creases, each half a tick off
 		WeightError: grams * weightError, ThicknessError: m.thicknessError(),
 		Clasp: m.closure().Clasp, Plastic: e.stock.Surface == paper.Acetate, Bare: e.bare, Radius: m.Job().Post.Radius,
-		Folded: m.Job().Card.Fold != card.FlatCard, Odd: e.bare && len(m.Job().Card.Outline) > 0,
+		Folded: !m.Job().Card.Fold.Kind().Unfolded, Odd: e.bare && len(m.Job().Card.Outline) > 0,
 	}
 	// What was measured counts, and what the sums say it changed by since.
 	measured := m.Job().Post.Measured
@@ -177,7 +176,7 @@ func (m maker) beam(e closed, grams float64) (b mail.Beam, scaled bool) {
 func (m maker) bare(e closed) mail.Beam {
 	wide := e.width >= e.height
 	panels := 1
-	if m.Job().Card.Fold != card.FlatCard {
+	if !m.Job().Card.Fold.Kind().Unfolded {
 		panels = m.Job().Spec(m.Job().Card.Fold, m.Shop()).Layers()
 	}
 	length := max(e.width, e.height).Millimetres()
@@ -309,7 +308,8 @@ func (m maker) forecast(v mail.Verdict) posted {
 			p.short += "?"
 		}
 		for _, c := range r.Checks {
-			p.shape = p.shape || !c.OK && (c.Measure == mail.Aspect || c.Measure == mail.AddressAspect)
+			k, _ := c.Measure.Known()
+			p.shape = p.shape || !c.OK && k.Shape
 		}
 	case mail.Doubtful:
 		p.short, p.tone, p.rank = p.short+", ask first", Care, p.rank+2

@@ -294,7 +294,7 @@ func (m maker) tightest(r mail.ClassResult) string {
 			continue
 		}
 		if share := c.Margin / float64(*c.Max); share >= 0 && share < best {
-			best, words = share, fmt.Sprintf("%s left of %s", m.amount(c.Measure, c.Margin, true), job.MeasureName(c.Measure))
+			best, words = share, fmt.Sprintf("%s left of %s", m.amount(c.Measure, c.Margin, true), c.Measure.Words().Name)
 		}
 	}
 	return words

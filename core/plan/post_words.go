@@ -5,7 +5,6 @@ import (
 	"slices"
 	"strings"
 
-	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/say"
 )
@@ -50,7 +49,7 @@ func (m maker) verdict(p *PostPlan, v mail.Verdict, e closed, piece mail.Piece) 
 	if taken {
 		for _, c := range r.Checks {
 			if c.OK && c.Worst < 0 {
-				p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("Its %s passes, but by less than it may be off.", job.MeasureName(c.Measure))})
+				p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("Its %s passes, but by less than it may be off.", c.Measure.Words().Name)})
 			}
 		}
 	}
@@ -123,7 +122,7 @@ func over(checks []mail.Check) []mail.Check {
 // surcharged says why a surcharge falls due and in what envelope it would not.
 func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.Piece) say.Sentence {
 	for _, c := range r.Checks {
-		if c.OK || c.Measure != mail.Aspect && c.Measure != mail.AddressAspect {
+		if k, _ := c.Measure.Known(); c.OK || !k.Shape {
 			continue
 		}
 		shape := "Nearly square"
@@ -142,7 +141,7 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.
 			p.Rectangle = &RectanglePlan{m.shown(rect.Width), m.shown(rect.Height)}
 			return say.That("%s; in a [%s %s] envelope it would not.", s, m.by(rect.Width, rect.Height), m.Style().Unit)
 		}
-		return say.That("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, job.MeasureName(rect.Why))
+		return say.That("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, rect.Why.Words().Name)
 	}
 	if onlyGuidance(r.Checks) {
 		return say.That("As %s[%s] it may pay the surcharge: %s. Ask first.", article(r.Class.Name), r.Class.Name, m.broken(r.Checks, true))

@@ -129,6 +129,16 @@ func brokenMeasures(r mail.ClassResult) map[mail.Measure]mail.Check {
 	return list
 }
 
+// breaks reports whether something of some kind is broken of a class.
+func breaks(r mail.ClassResult, of func(*mail.MeasureKind) bool) bool {
+	for m := range brokenMeasures(r) {
+		if k, _ := m.Known(); of(k) {
+			return true
+		}
+	}
+	return false
+}
+
 // upTo are the classes that are cheaper than the one the piece goes as now, and
 // that one where it costs a surcharge or is doubtful.
 func (m maker) upTo(v mail.Verdict, now posted) (list []mail.ClassResult) {
@@ -173,9 +183,7 @@ func (m maker) flatter(_ candidate, _ mail.Verdict, _ posted) (list []remedy) {
 func (m maker) lighter(_ candidate, v mail.Verdict, now posted) (list []remedy) {
 	heavy := false
 	for _, r := range m.upTo(v, now) {
-		for of := range brokenMeasures(r) {
-			heavy = heavy || of == mail.Weight || of == mail.Pull || of == mail.Strain || of == mail.Thickness
-		}
+		heavy = heavy || breaks(r, func(k *mail.MeasureKind) bool { return k.Lighter })
 	}
 	if !heavy {
 		return nil
@@ -205,8 +213,9 @@ func (m maker) lighter(_ candidate, v mail.Verdict, now posted) (list []remedy) 
 func (m maker) shielded(_ candidate, v mail.Verdict, now posted) (list []remedy) {
 	lumpy, sharp := false, false
 	for _, r := range v.Results {
-		if c, broken := brokenMeasures(r)[mail.Lump]; broken && c.Surcharge {
-			lumpy = true
+		for of, c := range brokenMeasures(r) {
+			k, _ := of.Known()
+			lumpy = lumpy || k.Shield && c.Surcharge
 		}
 	}
 	for _, c := range m.cautions() {
@@ -278,11 +287,7 @@ func (m maker) reclosed(c candidate, _ mail.Verdict, _ posted) []remedy {
 func (m maker) rectangled(_ candidate, v mail.Verdict, now posted) []remedy {
 	shape := false
 	for _, r := range m.upTo(v, now) {
-		broken := brokenMeasures(r)
-		for _, of := range []mail.Measure{mail.Aspect, mail.AddressAspect, mail.Square, mail.Length, mail.Height} {
-			_, b := broken[of]
-			shape = shape || b
-		}
+		shape = shape || breaks(r, func(k *mail.MeasureKind) bool { return k.Rectangle })
 	}
 	if !shape || m.Job().Envelope.Mailable || m.Job().Post.Bare {
 		return nil
@@ -334,11 +339,7 @@ func (m maker) atTheCounter(c candidate, v mail.Verdict, now posted) (list []rem
 	if !taken || r.Outcome == mail.Goes {
 		return nil
 	}
-	broken := brokenMeasures(r)
-	_, lumpy := broken[mail.Lump]
-	_, stiff := broken[mail.Pull]
-	_, clasp := broken[mail.Clasp]
-	if (lumpy || stiff || clasp) && !m.Job().Post.HandCancel {
+	if breaks(r, func(k *mail.MeasureKind) bool { return k.ByHand }) && !m.Job().Post.HandCancel {
 		list = append(list, remedy{
 			id: "hand", title: "Ask for cancelling by hand", text: "The surcharge stays; the drum is spared. Not every counter offers it: ask first.", anyway: true, made: &c, same: true,
 			change: func(j *job.Job) { j.Post.HandCancel = true },

@@ -3,7 +3,6 @@ package plan
 import (
 	"fmt"
 
-	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 )
 
@@ -30,9 +29,7 @@ func (m maker) noRectangle(v mail.Verdict) string {
 	if !taken || m.Job().Envelope.Mailable || m.Job().Post.AddressShort {
 		return ""
 	}
-	broken := brokenMeasures(r)
-	_, a := broken[mail.AddressAspect]
-	if _, b := broken[mail.Aspect]; !a && !b {
+	if !breaks(r, func(k *mail.MeasureKind) bool { return k.Shape }) {
 		return ""
 	}
 	need := m.Thick().Used + m.Job().Envelope.Ease
@@ -40,5 +37,5 @@ func (m maker) noRectangle(v mail.Verdict) string {
 	if rect.OK {
 		return ""
 	}
-	return fmt.Sprintf("One of the right shape round this card would be over the limit for %s: the surcharge stays, or the card gets smaller.", job.MeasureName(rect.Why))
+	return fmt.Sprintf("One of the right shape round this card would be over the limit for %s: the surcharge stays, or the card gets smaller.", rect.Why.Words().Name)
 }

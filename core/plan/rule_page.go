@@ -123,7 +123,7 @@ func (m maker) ruleLines(path string, limits []mail.Limit) []RuleLine {
 	list := []RuleLine{}
 	for i, l := range limits {
 		kind, _ := l.Measure.Kind()
-		r := RuleLine{Label: job.MeasureName(l.Measure), Flag: kind == mail.Flags}
+		r := RuleLine{Label: l.Measure.Words().Name, Flag: kind == mail.Flags}
 		if path != "" {
 			r.Path = fmt.Sprintf("%slimits.%d.", path, i)
 		}
@@ -135,7 +135,7 @@ func (m maker) ruleLines(path string, limits []mail.Limit) []RuleLine {
 		}
 		var about []string
 		for _, w := range l.When {
-			about = append(about, fmt.Sprintf("%s over %s", job.MeasureName(w.Measure), m.amount(w.Measure, float64(w.More), true)))
+			about = append(about, fmt.Sprintf("%s over %s", w.Measure.Words().Name, m.amount(w.Measure, float64(w.More), true)))
 		}
 		r.About = strings.Join(about, " or ")
 		if r.About != "" {

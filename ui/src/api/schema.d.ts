@@ -250,8 +250,7 @@ export interface components {
         };
         BasePlan: {
             across: boolean;
-            /** @enum {string} */
-            fold: "side" | "top" | "gate" | "accordion" | "roll" | "flat";
+            fold: string;
             height: components["schemas"]["Shown"];
             name: string;
             panels: components["schemas"]["PanelPlan"][];
@@ -310,8 +309,10 @@ export interface components {
             width: components["schemas"]["Shown"];
         };
         Card: {
-            /** @enum {string} */
-            fold: "side" | "top" | "gate" | "accordion" | "roll" | "flat";
+            asked?: {
+                [key: string]: number;
+            };
+            fold: string;
             /** Format: int64 */
             height: number;
             outline?: components["schemas"]["Point"][];
@@ -495,6 +496,9 @@ export interface components {
         };
         EnvelopeWish: {
             adhesive: string;
+            asked?: {
+                [key: string]: number;
+            };
             box?: string;
             construction?: string;
             /** Format: int64 */
@@ -514,9 +518,6 @@ export interface components {
             /** Format: int64 */
             notch?: number;
             oneSide?: boolean;
-            own?: {
-                [key: string]: number;
-            };
             patternInside?: boolean;
             pocket?: string;
             /** @enum {string} */
@@ -643,8 +644,7 @@ export interface components {
             /** Format: int64 */
             each: number;
             flat: string;
-            /** @enum {string} */
-            fold: "side" | "top" | "gate" | "accordion" | "roll" | "flat";
+            fold: string;
             name: string;
             text: string;
         };

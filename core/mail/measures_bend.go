@@ -1,0 +1,16 @@
+package mail
+
+import "math"
+
+// The measures of a piece that is bent round the drum of a sorting machine.
+
+var pull = MeasureKind{
+	ID: Pull, Words: MeasureWords{"pull round the drum", "too limp", "too stiff"}, Counted: Forces, Lighter: true, ByHand: true,
+	Of:    one(func(p Piece) float64 { return p.Pull }),
+	Error: func(p Piece) float64 { return math.Max(0, p.PullAtMost-p.Pull) },
+}
+
+var strain = MeasureKind{
+	ID: Strain, Words: MeasureWords{"strain on the drum", "too limp", "too thick to bend"}, Counted: Percents, Lighter: true,
+	Of: one(func(p Piece) float64 { return p.Strain }),
+}
