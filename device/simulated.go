@@ -111,16 +111,4 @@ func (s *Simulated) reading(share float64, stable bool) Reading {
 	return Reading{Value: v, Unit: s.Unit, Stable: stable, Tared: s.zero != 0}
 }
 
-// NewCaliper is the simulated caliper, to a hundredth of a millimetre.
-func NewCaliper(b Behaviour) (*Meter, *Simulated) {
-	s := &Simulated{Unit: "mm", Step: 0.01, Behave: b}
-	return &Meter{Name: "caliper", Kinds: []string{"mm", "in"}, Patience: patience, Open: s.Open}, s
-}
-
-// NewScale is the simulated postal scale, to a tenth of a gram.
-func NewScale(b Behaviour) (*Meter, *Simulated) {
-	s := &Simulated{Unit: "g", Step: 0.1, Behave: b}
-	return &Meter{Name: "scale", Kinds: []string{"g", "oz"}, Patience: patience, Open: s.Open}, s
-}
-
 const patience = 2 * time.Second

@@ -20,10 +20,9 @@ type bench []instrument
 // instrument is a device at the table, with the field that its readings go into.
 type instrument struct {
 	Instrument
+	kind  *device.Kind
 	meter *device.Meter
 	in    *device.Simulated
-	// lays is what of a piece lies in it: millimetres, or grams.
-	lays func(thick measure.Length, grams float64) float64
 }
 
 // Instrument is a device that readings may be taken of.
@@ -36,20 +35,22 @@ type Instrument struct {
 	Tares bool `json:"tares"`
 }
 
-func newBench(b device.Behaviour) bench {
-	caliper, jaws := device.NewCaliper(b)
-	scale, pan := device.NewScale(b)
-	return bench{
-		{Instrument{"caliper", "caliper", "post.measured.thickness", false}, caliper, jaws, func(t measure.Length, _ float64) float64 { return t.Millimetres() * thinner }},
-		{Instrument{"scale", "scale", "post.measured.grams", true}, scale, pan, func(_ measure.Length, g float64) float64 { return g * heavier }},
-	}
+// readings are where what a device reads goes in a job, and what the sums say of it.
+var readings = map[device.Quantity]struct {
+	field string
+	of    func(thick measure.Length, grams float64) float64
+}{
+	device.Thickness: {"post.measured.thickness", func(t measure.Length, _ float64) float64 { return t.Millimetres() }},
+	device.Weight:    {"post.measured.grams", func(_ measure.Length, g float64) float64 { return g }},
 }
 
-// How far the simulated piece is off from the sums: foam gives, paper is damp.
-const (
-	thinner = 0.96
-	heavier = 1.02
-)
+func newBench(b device.Behaviour) (list bench) {
+	for _, k := range device.Kinds() {
+		meter, in := k.Simulated(b)
+		list = append(list, instrument{Instrument{k.ID, k.Name, readings[k.Reads].field, k.Tares}, k, meter, in})
+	}
+	return list
+}
 
 // TakenBody is a reading that was taken into a job: the text for its field.
 type TakenBody struct {
@@ -91,7 +92,7 @@ func (s *Server) deviceRoutes() {
 				return nil, refuse("body.job", problems)
 			}
 			d := s.bench[at]
-			d.in.Put(d.lays(plan.Predicted(in.Body.Job, shop.Shop)))
+			d.in.Put(d.kind.Off * readings[d.kind.Reads].of(plan.Predicted(in.Body.Job, shop.Shop)))
 			take := d.meter.Take
 			if in.Act == "tare" {
 				d.in.Put(0) // nothing lies in it yet when it is set to zero

@@ -9,6 +9,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"yellowparcel/core/blank"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/store"
@@ -22,6 +23,8 @@ type ShopBody struct {
 	Choices job.Choices  `json:"choices"`
 	// Adds is where something may be added to the shop, and what.
 	Adds []field.Addable `json:"adds"`
+	// Tools are those of the bench, with the paths of their fields.
+	Tools []ToolBody `json:"tools"`
 	// Style is which of the styles it works in: its unit and its smallest step. Tick
 	// is that step.
 	Style string `json:"style"`
@@ -31,9 +34,23 @@ type ShopBody struct {
 	Told     []string        `json:"told"`
 }
 
+// ToolBody is a tool of the bench.
+type ToolBody struct {
+	ID     blank.ToolID `json:"id"`
+	Name   string       `json:"name"`
+	Fields []string     `json:"fields"`
+}
+
+func toolBodies() (list []ToolBody) {
+	for _, t := range job.BenchTools() {
+		list = append(list, ToolBody{t.ID, t.Name, t.Paths()})
+	}
+	return list
+}
+
 func shopBody(s store.Shop) ShopBody {
 	return ShopBody{
-		Version: s.Version, Shop: s.Shop, Fields: s.Shop.Inputs(), Choices: job.ChoicesIn(s.Shop), Adds: s.Shop.Adds(), Style: s.Shop.StyleID(),
+		Tools: toolBodies(), Version: s.Version, Shop: s.Shop, Fields: s.Shop.Inputs(), Choices: job.ChoicesIn(s.Shop), Adds: s.Shop.Adds(), Style: s.Shop.StyleID(),
 		Problems: []field.Problem{}, Told: []string{},
 	}
 }

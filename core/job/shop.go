@@ -80,6 +80,8 @@ type Tools struct {
 	Reach measure.Length `json:"reach,omitempty"`
 	// NotchDepth is how deep the punch board notches.
 	NotchDepth measure.Length `json:"notchDepth"`
+	// Asked are the lengths that one tool alone asks for, by their names.
+	Asked map[string]measure.Length `json:"asked,omitempty"`
 }
 
 // DefaultShop is a shop that owns the usual papers and works in sixteenths.

@@ -2,6 +2,7 @@ package job
 
 import (
 	"fmt"
+	"maps"
 	"strconv"
 
 	"yellowparcel/core/field"
@@ -26,7 +27,7 @@ const something = measure.Length(1)
 // into the shop, which must be a copy of its own where they are to be changed.
 func (s *Shop) Fields() (list []field.Field) {
 	list = s.styleFields()
-	list = append(list, s.toolFields()...)
+	list = append(list, s.Tools.fields()...)
 	name := func(path string, at *string) field.Field {
 		return field.Field{Path: path + "name", Label: "Name", Value: &field.Word{At: at, Most: mostName, Needed: true}}
 	}
@@ -101,26 +102,6 @@ func (s *Shop) styleFields() []field.Field {
 	}
 }
 
-func (s *Shop) toolFields() []field.Field {
-	t := &s.Tools
-	return []field.Field{
-		{Path: "tools.trimmerLength", Label: "Trimmer cuts", Note: "the longest cut that it makes", Name: "trimmer's cut", Value: &field.Length{At: &t.TrimmerLength, Least: something, Most: mostSide, Told: "The trimmer needs a cut length between nothing and 5 m."}},
-		{
-			Path: "tools.cornerAt", Label: "Corner reading", Note: "what your plate's ruler reads where the sheet's corner sits; a minus when it lies before zero",
-			Value: &field.Length{At: &t.CornerAt, Least: -4 * measure.Inch, Most: 4 * measure.Inch, Signed: true, Told: "The guide's corner reads more than 4 in from zero: measure again where the sheet's corner sits."},
-		},
-		{
-			Path: "tools.groove", Label: "Grooves every", Note: "for a board that scores in its grooves alone: sizes are chosen to fall in them; 0 for one that scores anywhere",
-			Value: &field.Length{At: &t.Groove, Least: measure.Millimetre, Most: measure.Inch, Zero: true, Told: "Grooves of a score board are from 1 mm to 1 in apart: measure again from one to the next, or type 0 for a board that scores anywhere."},
-		},
-		{
-			Path: "tools.reach", Label: "Score board reaches", Note: "its furthest reading, and the largest square that the punch board takes; 0 when it does not matter",
-			Value: &field.Length{At: &t.Reach, Least: 2 * measure.Inch, Most: mostSide, Zero: true, Told: "A score board reaches from 2 in to 5 m: type its furthest reading, or 0 when it does not matter."},
-		},
-		{Path: "tools.notchDepth", Label: "Punch board's notch", Note: "punch a scrap and measure how deep it notches", Value: &field.Length{At: &t.NotchDepth, Least: something, Most: 2 * measure.Inch, Told: "A punch board notches more than nothing and at most 2 in deep: punch a scrap and measure the notch."}},
-	}
-}
-
 // Inputs are the fields of the shop as the screen shows them.
 func (s Shop) Inputs() field.Inputs {
 	style, list := s.Style(), field.Inputs{}
@@ -140,6 +121,7 @@ func (s Shop) Clone() Shop {
 	for i := range s.Rulebooks {
 		s.Rulebooks[i].File = s.Rulebooks[i].File.Clone()
 	}
+	s.Tools.Asked = maps.Clone(s.Tools.Asked)
 	s.Rates = append(s.Rates[:0:0], s.Rates...)
 	for i := range s.Rates {
 		s.Rates[i].Rates = append(s.Rates[i].Rates[:0:0], s.Rates[i].Rates...)

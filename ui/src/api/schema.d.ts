@@ -1423,6 +1423,7 @@ export interface components {
             shop: components["schemas"]["Shop"];
             style: string;
             told: string[];
+            tools: components["schemas"]["ToolBody"][];
             /** Format: int64 */
             version: number;
         };
@@ -1564,7 +1565,15 @@ export interface components {
             tone: string;
             value: string;
         };
+        ToolBody: {
+            fields: string[];
+            id: string;
+            name: string;
+        };
         Tools: {
+            asked?: {
+                [key: string]: number;
+            };
             /** Format: int64 */
             cornerAt: number;
             /** Format: int64 */

@@ -21,7 +21,7 @@ const offCount = computed(() => {
     ? [...b.sheets, ...b.stocks, ...b.adhesives, ...(b.envelopes ?? [])].filter((e) => e.off).length
     : 0
 })
-const tools = ['trimmerLength', 'cornerAt', 'reach', 'groove', 'notchDepth']
+const tools = computed(() => shop.value?.tools ?? [])
 </script>
 
 <template>
@@ -86,7 +86,10 @@ const tools = ['trimmerLength', 'cornerAt', 'reach', 'groove', 'notchDepth']
       <section aria-label="Tools">
         <h2>Tools</h2>
         <div class="tools">
-          <TypedField v-for="t in tools" :key="t" :of="shelf" :path="`tools.${t}`" as="line" />
+          <div v-for="tool in tools" :key="tool.id" class="tool">
+            <h3>{{ tool.name }}</h3>
+            <TypedField v-for="f in tool.fields" :key="f" :of="shelf" :path="f" as="line" />
+          </div>
         </div>
       </section>
       <v-checkbox
@@ -132,6 +135,13 @@ h1 {
   align-items: start;
   max-width: 1200px;
   padding-top: 8px;
+}
+.tool {
+  display: grid;
+  gap: 14px;
+}
+h3 {
+  font-size: 18px;
 }
 @media (max-width: 1000px) {
   header,
