@@ -167,3 +167,15 @@ func (e OwnedEnvelope) AsFormat() envelope.Format {
 	}
 	return f
 }
+
+// SheetsFor are the sheets that a stock may be cut from.
+func (s Shop) SheetsFor(stock paper.Stock) []paper.Sheet {
+	id := stock.Sheet
+	if id == "" {
+		return s.OnShelf()
+	}
+	if sheet, ok := s.Sheet(id); ok {
+		return []paper.Sheet{sheet}
+	}
+	return nil
+}

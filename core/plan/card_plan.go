@@ -80,7 +80,7 @@ type ScorePlan struct {
 }
 
 func (m maker) base(fold card.Fold) (card.Base, BasePlan) {
-	b := card.NewBase(m.Job().Spec(fold, m.Shop()))
+	b := m.Base(fold)
 	p := BasePlan{Fold: fold, Name: fold.Kind().Words.Name, Width: m.shown(b.Width), Height: m.shown(b.Height), Across: b.Across, Scores: []ScorePlan{}}
 	names := fold.Kind().Words.Panels(len(b.Panels))
 	for i, w := range b.Panels {
@@ -130,10 +130,10 @@ func (m maker) card() CardPlan {
 	none := true
 	stock, _ := m.Shop().Stock(j.Parts[0].Stock)
 	for _, s := range m.Shop().OnShelf() {
-		on, piece := m.baseOn(j, stock, s, j.Card.Fold)
-		p := SheetPlan{ID: s.ID, Name: s.Name, Width: s.Width, Height: s.Height, Each: m.effort.yield(on, piece), Pieces: []cutting.Placed{}}
+		on, piece := m.BaseOn(j, stock, s, j.Card.Fold)
+		p := SheetPlan{ID: s.ID, Name: s.Name, Width: s.Width, Height: s.Height, Each: m.effort.Yield(on, piece), Pieces: []cutting.Placed{}}
 		if p.Each > 0 && p.Each <= mostDrawn {
-			p.Pieces = cutting.Equal(on, piece, yieldSteps).Pieces
+			p.Pieces = cutting.Equal(on, piece, cutting.YieldSteps).Pieces
 		}
 		if p.Each > 0 {
 			p.Take = (j.Count + p.Each - 1) / p.Each

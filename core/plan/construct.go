@@ -34,7 +34,7 @@ func (m maker) blankSpec() blank.Spec {
 	if s.Sliver == 0 {
 		s.Sliver = job.UsualSliver
 	}
-	for _, sheet := range m.sheetsFor(stock) {
+	for _, sheet := range m.Shop().SheetsFor(stock) {
 		s.SheetLength = max(s.SheetLength, sheet.Width, sheet.Height)
 	}
 	sold, _ := m.Shop().Stock(soldPaper)
@@ -165,7 +165,7 @@ func (m maker) onSheet(c *candidate) {
 		return
 	}
 	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
-	for _, s := range m.sheetsFor(stock) {
+	for _, s := range m.Shop().SheetsFor(stock) {
 		piece := cutting.Piece{Width: c.made.SheetWidth, Height: c.made.SheetHeight, Count: 1, Turn: true}
 		if stock.Pattern != paper.Unknown && c.kind.HasTop {
 			piece.Turn = false

@@ -7,12 +7,13 @@ import (
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/piece"
 )
 
 // cutWords puts a cutting plan into words for the bench.
 type cutWords struct {
 	m maker
-	o stockOrder
+	o piece.Order
 	t tried
 	// made is what an offcut of a size still makes; sheets are full of equal ones.
 	made map[[2]measure.Length]string
@@ -30,7 +31,7 @@ func (w cutWords) layouts() []LayoutPlan {
 	for i, l := range w.t.plan.Layouts {
 		p := LayoutPlan{Name: layoutName(i), Times: l.Times, Cuts: l.Cuts, Offcuts: []OffcutPlan{}}
 		for _, q := range l.Pieces {
-			q.Turned = q.Turned != w.t.swapped[q.Piece] // as the maker knows the piece
+			q.Turned = q.Turned != w.t.on.Swapped[q.Piece] // as the maker knows the piece
 			p.Pieces = append(p.Pieces, q)
 		}
 		for _, r := range l.Offcuts {
@@ -50,14 +51,14 @@ func times(n int) string {
 }
 
 func (w cutWords) contents(l cutting.Layout) string {
-	counts := make([]int, len(w.o.pieces))
+	counts := make([]int, len(w.o.Cuts))
 	for _, p := range l.Pieces {
 		counts[p.Piece]++
 	}
 	var words []string
 	for i, n := range counts {
 		if n > 0 {
-			words = append(words, fmt.Sprintf("%d × %s", n, w.o.pieces[i].name))
+			words = append(words, fmt.Sprintf("%d × %s", n, cutName(w.o.Cuts[i])))
 		}
 	}
 	return strings.Join(words, ", ")
@@ -76,11 +77,11 @@ func (w cutWords) makes(r cutting.Rect) string {
 }
 
 func (w cutWords) stillMakes(r cutting.Rect) string {
-	sheet := cutting.Sheet{Width: r.Width, Height: r.Height, Cut: w.t.order.Sheet.Cut}
+	sheet := cutting.Sheet{Width: r.Width, Height: r.Height, Cut: w.t.on.Cutting.Sheet.Cut}
 	best, area := "", 0.0
-	for _, p := range w.t.order.Pieces {
-		if n := w.m.effort.yield(sheet, p); n > 0 && p.Width.Inches()*p.Height.Inches() > area {
-			best, area = fmt.Sprintf("%d more × %s", n, p.Name), p.Width.Inches()*p.Height.Inches()
+	for i, p := range w.t.on.Cutting.Pieces {
+		if n := w.m.effort.Yield(sheet, p); n > 0 && p.Width.Inches()*p.Height.Inches() > area {
+			best, area = fmt.Sprintf("%d more × %s", n, cutName(w.o.Cuts[i])), p.Width.Inches()*p.Height.Inches()
 		}
 	}
 	if best != "" {
@@ -144,7 +145,7 @@ func (w cutWords) cut(n int, c cutting.Cut, layout int, setting measure.Length) 
 func (w cutWords) rect(l cutting.Layout, r cutting.Rect) string {
 	for _, p := range l.Pieces {
 		if p.Rect == r {
-			return "“" + w.o.pieces[p.Piece].name + "”"
+			return "“" + cutName(w.o.Cuts[p.Piece]) + "”"
 		}
 	}
 	for _, o := range l.Offcuts {

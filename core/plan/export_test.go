@@ -3,6 +3,7 @@ package plan
 import (
 	"context"
 
+	"yellowparcel/core/cutting"
 	"yellowparcel/core/job"
 )
 
@@ -11,7 +12,7 @@ const PlanSteps = planSteps
 
 // MakeCounted is Make with the steps that its searches used.
 func MakeCounted(j job.Job, shop job.Shop) (p Plan, used int) {
-	e := newEffort(context.Background(), planSteps)
+	e := cutting.NewEffort(context.Background(), planSteps)
 	p, _ = makeWith(e, j, shop)
-	return p, e.used
+	return p, e.Used()
 }

@@ -63,18 +63,9 @@ func (m maker) foldSheets() []FoldSheet {
 	return list
 }
 
-// baseOn is the base as a piece of a stock on a sheet.
-func (m maker) baseOn(j job.Job, stock paper.Stock, sheet paper.Sheet, fold card.Fold) (cutting.Sheet, cutting.Piece) {
-	b := card.NewBase(j.Spec(fold, m.Shop()))
-	o := stockOrder{stock: stock, pieces: []orderedPiece{{"base", card.Size{Width: b.Width, Height: b.Height}, 1, true, len(b.Scores) > 0, !b.Across, nil}}}
-	as, turned, _ := m.lies(o, sheet)
-	order, _ := o.cuttingOrder(sheet, m.Shop().Tools.TrimmerLength, as, turned)
-	return order.Sheet, order.Pieces[0]
-}
-
 func (m maker) foldYield(stock paper.Stock, sheet paper.Sheet, fold card.Fold) FoldYield {
-	on, piece := m.baseOn(m.Job(), stock, sheet, fold)
-	y := FoldYield{Fold: fold, Name: fold.Kind().Words.Name, Each: m.effort.yield(on, piece), Flat: m.by(piece.Width, piece.Height)}
+	on, piece := m.BaseOn(m.Job(), stock, sheet, fold)
+	y := FoldYield{Fold: fold, Name: fold.Kind().Words.Name, Each: m.effort.Yield(on, piece), Flat: m.by(piece.Width, piece.Height)}
 	if y.Each > 0 {
 		y.Text = fmt.Sprintf("%d a sheet", y.Each)
 		return y
@@ -206,8 +197,8 @@ func (m maker) haveRow(sheet paper.Sheet, f envelope.Format, size card.Size, fol
 		Current: size == m.Job().Face() && fold == m.Job().Card.Fold,
 	}
 	stock, _ := m.Shop().Stock(m.Job().Parts[0].Stock)
-	on, piece := m.baseOn(made, stock, sheet, fold)
-	row.Each = m.effort.yield(on, piece)
+	on, piece := m.BaseOn(made, stock, sheet, fold)
+	row.Each = m.effort.Yield(on, piece)
 	row.Flat = m.by(piece.Width, piece.Height)
 	row.waste = 1 - float64(row.Each)*piece.Width.Inches()*piece.Height.Inches()/(sheet.Width.Inches()*sheet.Height.Inches())
 	row.Waste = percent(max(0, row.waste))

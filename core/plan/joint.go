@@ -31,7 +31,7 @@ func (m maker) joined(c candidate) (best joint, ok bool) {
 		want = y.Near(tick)
 	}
 	off := measure.Length(-1)
-	for _, s := range m.sheetsFor(stock) {
+	for _, s := range m.Shop().SheetsFor(stock) {
 		most := measure.Length(0) // the highest piece that the sheet gives
 		for _, side := range [][2]measure.Length{{s.Width, s.Height}, {s.Height, s.Width}} {
 			if w <= side[0] {

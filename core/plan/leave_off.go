@@ -66,10 +66,10 @@ func (m maker) leaveOff(c candidate, v mail.Verdict, now posted) (list []remedy)
 		}
 	}
 	// One after the other: each uses what those before it left.
-	until := m.effort.used + m.effort.share(leaveSteps)
+	until := m.effort.Used() + m.effort.Share(leaveSteps)
 	for i := range tries {
-		tries[i].off, tries[i].ok = m.Relief().LeaveOffIn(tries[i].Allowed, max(0, until-m.effort.used)/nodeSteps)
-		m.effort.used += tries[i].off.Nodes * nodeSteps
+		tries[i].off, tries[i].ok = m.Relief().LeaveOffIn(tries[i].Allowed, max(0, until-m.effort.Used())/nodeSteps)
+		m.effort.Use(tries[i].off.Nodes * nodeSteps)
 	}
 	seen := map[string]bool{}
 	for _, t := range tries {

@@ -5,10 +5,12 @@ import (
 	"fmt"
 	"slices"
 
+	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
+	"yellowparcel/core/piece"
 	"yellowparcel/core/say"
 )
 
@@ -92,33 +94,54 @@ func (m maker) paper(made candidate) PaperPlan {
 	p := PaperPlan{Notes: []Note{}, Stocks: []StockPlan{}, Tone: Fine, Options: m.paperOptions()}
 	p.Folds = m.foldSheets()
 	p.Have = m.have()
-	for i, orders := 0, m.orders(made); i < len(orders); i++ {
+	for i, orders := 0, m.cuts(made); i < len(orders); i++ {
 		// What is left is shared out evenly among the papers that are still to be cut.
-		p.Stocks = append(p.Stocks, m.stockPlan(orders[i], m.effort.left()/(len(orders)-i)))
+		p.Stocks = append(p.Stocks, m.stockPlan(orders[i], m.effort.Left()/(len(orders)-i)))
 	}
 	m.paperSentence(&p)
 	return p
 }
 
-// sheetsFor are the sheets that a stock may be cut from.
-func (m maker) sheetsFor(stock paper.Stock) []paper.Sheet {
-	id := stock.Sheet
-	if id == "" {
-		return m.Shop().OnShelf()
+// cutNames are what is cut that is no part of the card is called.
+var cutNames = map[piece.Role]string{piece.BlankRole: "Envelope blank", piece.LinerRole: "Envelope liner"}
+
+// cutName is what something that is cut is called.
+func cutName(c piece.Cut) string {
+	if c.Role == piece.PartRole {
+		return c.Name
 	}
-	if s, ok := m.Shop().Sheet(id); ok {
-		return []paper.Sheet{s}
+	return cutNames[c.Role]
+}
+
+// savedWords say what comes out of the middle of a windowed paper.
+func (m maker) savedWords(s piece.Saved) string {
+	size := m.by(s.Size.Width, s.Size.Height)
+	if s.Of == nil {
+		return fmt.Sprintf("%s of %s fall out of “%s”: keep them, nothing else in this job is small enough.", number(s.Count), size, s.From)
 	}
-	return nil
+	return fmt.Sprintf("%d of “%s” come out of the middle of “%s”: with a knife, %s each, before it is mounted.", s.Count, cutName(*s.Of), s.From, size)
+}
+
+// cuts are what the job takes, with the envelope that is made: none is cut when the
+// maker came with one.
+func (m maker) cuts(c candidate) []piece.Order {
+	var b piece.Blank
+	if m.Job().Start == nil && !m.Job().Paper.NoBlanks {
+		if l := c.made.Liner; l.Width > 0 {
+			b.Liner = card.Size{Width: l.Width.Down(m.Style().Tick), Height: l.Height.Down(m.Style().Tick)}
+		}
+		if !c.kind.Bought {
+			b.Width, b.Height, b.Upright = c.made.SheetWidth, c.made.SheetHeight, c.kind.HasTop
+		}
+	}
+	return m.Orders(b)
 }
 
 // tried is a plan on one sheet.
 type tried struct {
-	sheet   paper.Sheet
-	plan    cutting.Plan
-	order   cutting.Order
-	swapped []bool
-	notes   []Note
+	sheet paper.Sheet
+	plan  cutting.Plan
+	on    piece.On
 }
 
 func (t tried) area() float64 {
@@ -133,32 +156,30 @@ func (t tried) over(u tried) bool {
 	return t.area() < u.area()
 }
 
-func (m maker) try(o stockOrder, sheet paper.Sheet, steps int, tell func(cutting.Progress)) tried {
-	as, turned, notes := m.lies(o, sheet)
-	t := tried{sheet: sheet, notes: notes}
-	t.order, t.swapped = o.cuttingOrder(sheet, m.Shop().Tools.TrimmerLength, as, turned)
-	t.plan = m.effort.cut(t.order, steps, tell)
+func (m maker) try(o piece.Order, sheet paper.Sheet, steps int, tell func(cutting.Progress)) tried {
+	t := tried{sheet: sheet, on: m.On(o, sheet)}
+	t.plan = m.effort.Search(t.on.Cutting, steps, tell)
 	return t
 }
 
 // stockPlan plans one stock on every sheet it may be cut from with a quick look,
 // takes the one chosen, else the one that takes the least paper, and searches that
 // one with all the steps that are left.
-func (m maker) stockPlan(o stockOrder, steps int) StockPlan {
-	sheets := m.sheetsFor(o.stock)
-	p := StockPlan{ID: o.stock.ID, Name: o.stock.Name, Pieces: []PieceLine{}, Layouts: []LayoutPlan{}, Steps: []StepPlan{}, Choices: []SheetChoice{}, Notes: []Note{}}
-	for _, q := range o.pieces {
-		p.Pieces = append(p.Pieces, PieceLine{q.name, m.by(q.size.Width, q.size.Height), q.count})
+func (m maker) stockPlan(o piece.Order, steps int) StockPlan {
+	sheets := m.Shop().SheetsFor(o.Stock)
+	p := StockPlan{ID: o.Stock.ID, Name: o.Stock.Name, Pieces: []PieceLine{}, Layouts: []LayoutPlan{}, Steps: []StepPlan{}, Choices: []SheetChoice{}, Notes: []Note{}}
+	for _, q := range o.Cuts {
+		p.Pieces = append(p.Pieces, PieceLine{cutName(q), m.by(q.Size.Width, q.Size.Height), q.Count})
 	}
-	for _, s := range o.saved {
-		p.Notes = append(p.Notes, Note{Fine, s})
+	for _, s := range o.Saved {
+		p.Notes = append(p.Notes, Note{Fine, m.savedWords(s)})
 	}
 	if len(sheets) == 0 {
 		p.Notes = append(p.Notes, Note{Trouble, "There is no sheet on your shelf to cut it from: enter one there."})
 		return p
 	}
 	all := make([]tried, len(sheets))
-	best, until := 0, m.effort.used+steps
+	best, until := 0, m.effort.Used()+steps
 	for i, s := range sheets {
 		all[i] = m.try(o, s, min(trySteps, steps/2/len(sheets)), nil)
 		if i > 0 && all[i].over(all[best]) {
@@ -166,11 +187,11 @@ func (m maker) stockPlan(o stockOrder, steps int) StockPlan {
 		}
 	}
 	for i, s := range sheets {
-		if s.ID == m.Job().Paper.Sheets[o.stock.ID] {
+		if s.ID == m.Job().Paper.Sheets[o.Stock.ID] {
 			best = i
 		}
 	}
-	if t := m.try(o, all[best].sheet, max(0, until-m.effort.used), nil); !all[best].over(t) {
+	if t := m.try(o, all[best].sheet, max(0, until-m.effort.Used()), nil); !all[best].over(t) {
 		all[best] = t
 	}
 	for i, t := range all {
@@ -180,20 +201,22 @@ func (m maker) stockPlan(o stockOrder, steps int) StockPlan {
 	return p
 }
 
-func (m maker) choiceWords(o stockOrder, t tried) string {
-	if n := len(t.plan.Unfit); n == len(o.pieces) {
+func (m maker) choiceWords(o piece.Order, t tried) string {
+	if n := len(t.plan.Unfit); n == len(o.Cuts) {
 		return "too small"
 	} else if n > 0 {
-		return fmt.Sprintf("too small for “%s”", o.pieces[t.plan.Unfit[0]].name)
+		return fmt.Sprintf("too small for “%s”", cutName(o.Cuts[t.plan.Unfit[0]]))
 	}
 	return plural(t.plan.Sheets, "sheet")
 }
 
 // takeTried fills in the plan of the sheet that is taken.
-func (m maker) takeTried(p *StockPlan, o stockOrder, t tried) {
+func (m maker) takeTried(p *StockPlan, o piece.Order, t tried) {
 	p.Sheet, p.SheetName, p.Width, p.Height = t.sheet.ID, t.sheet.Name, t.sheet.Width, t.sheet.Height
 	p.Sheets, p.Settings, p.Proven, p.Unfinished = t.plan.Sheets, len(t.plan.Steps), t.plan.Proven(), t.plan.Unfinished
-	p.Notes = append(p.Notes, t.notes...)
+	for _, name := range t.on.Against {
+		p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("“%s” cannot have its fold along the grain and its pattern upright on %s: the pattern goes first, so the fold runs across the grain. Turn the design, choose the other fold, or another paper.", name, t.sheet.Name)})
+	}
 	for _, i := range t.plan.Unfit {
 		p.Notes = append(p.Notes, Note{Trouble, m.unfitWords(o, t, i)})
 	}
@@ -201,7 +224,7 @@ func (m maker) takeTried(p *StockPlan, o stockOrder, t tried) {
 	p.Layouts, p.Steps = words.layouts(), words.steps()
 	p.Notes = append(p.Notes, m.grainNotes(o, t)...)
 	take := fmt.Sprintf("%s of %s", plural(p.Sheets, "sheet"), t.sheet.Name)
-	switch have := o.stock.Have; {
+	switch have := o.Stock.Have; {
 	case have > 0 && have < p.Sheets:
 		take += fmt.Sprintf(": you have %d, buy %d more", have, p.Sheets-have)
 	case have > 0:
@@ -226,10 +249,10 @@ func fewerWords(c cutting.Plan) string {
 }
 
 // unfitWords says why a sheet does not give a piece and what would help.
-func (m maker) unfitWords(o stockOrder, t tried, i int) string {
-	q := o.pieces[i]
-	what := fmt.Sprintf("“%s”, %s, ", q.name, m.by(q.size.Width, q.size.Height))
-	switch t.order.Sheet.Possible(t.order.Pieces[i]) {
+func (m maker) unfitWords(o piece.Order, t tried, i int) string {
+	q := o.Cuts[i]
+	what := fmt.Sprintf("“%s”, %s, ", cutName(q), m.by(q.Size.Width, q.Size.Height))
+	switch t.on.Cutting.Sheet.Possible(t.on.Cutting.Pieces[i]) {
 	case cutting.BeyondTrimmer:
 		return what + fmt.Sprintf("needs a cut longer than the %s that your trimmer makes: cut it with a knife and ruler, or from a smaller sheet.", m.Style().ShowUnit(m.Shop().Tools.TrimmerLength))
 	case cutting.OnlyTurned:
@@ -239,20 +262,20 @@ func (m maker) unfitWords(o stockOrder, t tried, i int) string {
 }
 
 // grainNotes warns of heavy stock that is folded across its grain.
-func (m maker) grainNotes(o stockOrder, t tried) []Note {
-	if o.stock.GSM <= paper.HeavyFold {
+func (m maker) grainNotes(o piece.Order, t tried) []Note {
+	if o.Stock.GSM <= paper.HeavyFold {
 		return nil
 	}
 	across, folded := 0, 0
 	for _, l := range t.plan.Layouts {
 		for _, q := range l.Pieces {
-			line := o.pieces[q.Piece]
-			if !line.fold {
+			line := o.Cuts[q.Piece]
+			if !line.Fold {
 				continue
 			}
 			folded += l.Times
-			down := line.down != (q.Turned != t.swapped[q.Piece]) // how the fold runs on the sheet
-			if o.stock.Grain != paper.Unknown && o.stock.Grain.Upright(t.sheet) != down {
+			down := line.Down != (q.Turned != t.on.Swapped[q.Piece]) // how the fold runs on the sheet
+			if o.Stock.Grain != paper.Unknown && o.Stock.Grain.Upright(t.sheet) != down {
 				across += l.Times
 			}
 		}
@@ -260,10 +283,10 @@ func (m maker) grainNotes(o stockOrder, t tried) []Note {
 	switch {
 	case folded == 0:
 		return nil
-	case o.stock.Grain == paper.Unknown:
-		return []Note{{Fine, fmt.Sprintf("%s is heavy enough to crack when folded across its grain. Bend a sheet both ways: it gives more easily along the grain; enter it on the shelf.", o.stock.Name)}}
+	case o.Stock.Grain == paper.Unknown:
+		return []Note{{Fine, fmt.Sprintf("%s is heavy enough to crack when folded across its grain. Bend a sheet both ways: it gives more easily along the grain; enter it on the shelf.", o.Stock.Name)}}
 	case across > 0:
-		return []Note{{Care, fmt.Sprintf("%d of %d bases are folded across the grain of %s, which cracks over %.0f gsm: keep the folds along the grain, or score deeper.", across, folded, o.stock.Name, paper.HeavyFold)}}
+		return []Note{{Care, fmt.Sprintf("%d of %d bases are folded across the grain of %s, which cracks over %.0f gsm: keep the folds along the grain, or score deeper.", across, folded, o.Stock.Name, paper.HeavyFold)}}
 	}
 	return nil
 }
@@ -301,8 +324,8 @@ func (m maker) paperSentence(p *PaperPlan) {
 // sheet.
 func Cuts(j job.Job, shop job.Shop, stock, sheet string) bool {
 	m := newMaker(j, shop)
-	for _, o := range m.orders(m.chosen()) {
-		if s, ok := shop.Sheet(sheet); ok && o.stock.ID == stock && slices.Contains(m.sheetsFor(o.stock), s) {
+	for _, o := range m.cuts(m.chosen()) {
+		if s, ok := shop.Sheet(sheet); ok && o.Stock.ID == stock && slices.Contains(m.Shop().SheetsFor(o.Stock), s) {
 			return true
 		}
 	}
@@ -315,13 +338,13 @@ func Cuts(j job.Job, shop job.Shop, stock, sheet string) bool {
 // that stock, or the stock from no such sheet.
 func CutStock(ctx context.Context, j job.Job, shop job.Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
 	m := newMaker(j, shop)
-	m.effort = newEffort(ctx, steps+planSteps)
-	for _, o := range m.orders(m.chosen()) {
-		if s, ok := shop.Sheet(sheet); ok && o.stock.ID == stock && slices.Contains(m.sheetsFor(o.stock), s) {
+	m.effort = cutting.NewEffort(ctx, steps+planSteps)
+	for _, o := range m.cuts(m.chosen()) {
+		if s, ok := shop.Sheet(sheet); ok && o.Stock.ID == stock && slices.Contains(m.Shop().SheetsFor(o.Stock), s) {
 			// The other sheets keep the plans that a quick look gives.
 			p := m.stockPlan(o, planSteps/2)
 			t := m.try(o, s, steps, tell)
-			p.Notes, p.Layouts, p.Steps = p.Notes[:len(o.saved)], nil, nil
+			p.Notes, p.Layouts, p.Steps = p.Notes[:len(o.Saved)], nil, nil
 			for i, c := range p.Choices {
 				if p.Choices[i].Chosen = c.ID == sheet; c.ID == sheet {
 					p.Choices[i].Text = m.choiceWords(o, t)

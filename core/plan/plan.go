@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"yellowparcel/core/cutting"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
@@ -82,12 +83,12 @@ type maker struct {
 	// sizeOnly is set where of an envelope nothing but its sheet matters.
 	sizeOnly bool
 	// effort is what the searches of this plan share.
-	effort *effort
+	effort *cutting.Effort
 }
 
 // newMaker gathers what every station of a plan needs.
 func newMaker(j job.Job, shop job.Shop) maker {
-	return maker{Piece: piece.Of(j, shop), effort: newEffort(context.Background(), planSteps)}
+	return maker{Piece: piece.Of(j, shop), effort: cutting.NewEffort(context.Background(), planSteps)}
 }
 
 // with is the maker of another job in the same shop, with all that follows from it.
@@ -127,10 +128,10 @@ func Make(j job.Job, shop job.Shop) Plan {
 // MakeFor is Make for somebody who may leave before it is done: then it stops, and
 // returns the context's error.
 func MakeFor(ctx context.Context, j job.Job, shop job.Shop) (Plan, error) {
-	return makeWith(newEffort(ctx, planSteps), j, shop)
+	return makeWith(cutting.NewEffort(ctx, planSteps), j, shop)
 }
 
-func makeWith(e *effort, j job.Job, shop job.Shop) (Plan, error) {
+func makeWith(e *cutting.Effort, j job.Job, shop job.Shop) (Plan, error) {
 	m := newMaker(j, shop)
 	m.effort = e
 	p := Plan{Unit: shop.Unit, Tick: m.Style().Tick, Adds: m.Job().Adds(), Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
@@ -151,8 +152,8 @@ func makeWith(e *effort, j job.Job, shop job.Shop) (Plan, error) {
 		func() { p.Recipe = m.recipe() },
 		func() { p.Paper = m.paper(chosen) },
 	} {
-		if e.unwanted() {
-			return Plan{}, e.ctx.Err()
+		if e.Unwanted() {
+			return Plan{}, e.Err()
 		}
 		station()
 	}
@@ -160,7 +161,7 @@ func makeWith(e *effort, j job.Job, shop job.Shop) (Plan, error) {
 	for _, notes := range [][]Note{p.Card.Notes, p.Layers.Notes, p.Envelope.Blank.Notes, p.Post.Notes} {
 		worstFirst(notes)
 	}
-	return p, e.ctx.Err()
+	return p, e.Err()
 }
 
 // worstFirst puts what keeps a maker from going on before what is good to know.
@@ -168,6 +169,21 @@ func worstFirst(notes []Note) {
 	weight := map[Tone]int{Trouble: 0, Care: 1, Fine: 2}
 	slices.SortStableFunc(notes, func(a, b Note) int { return weight[a.Tone] - weight[b.Tone] })
 }
+
+// planSteps is what all searches of one plan may use together, so that a plan
+// answers while one types.
+const planSteps = 1_000_000
+
+// The shares of what looks for something beside the cutting: what each may use at
+// most, however much is left. What they leave goes into the cutting.
+const (
+	itemSteps  = 300_000 // stamps, greeting and ribbon laid on the papers
+	leaveSteps = 480_000 // things to leave off
+	trySteps   = 40_000  // one sheet tried, before one is chosen
+)
+
+// nodeSteps is what looking at one set of things to leave off costs.
+const nodeSteps = 40
 
 // mostTicketScores is how many scores the ticket has room for.
 const mostTicketScores = 2
