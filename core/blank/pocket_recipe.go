@@ -21,18 +21,17 @@ type PocketResult struct {
 	Folded            Folded
 }
 
-// Fault says why a recipe makes no envelope at all; empty when it does.
-func (r PocketRecipe) Fault() string {
-	front := r.Length - r.Flap - r.Bottom
+// Fault is why the recipe makes no envelope.
+func (r PocketRecipe) Fault() RecipeFault {
 	switch {
 	case min(r.Left, r.Right, r.Flap, r.Bottom) <= 0:
-		return "a score lies on the edge of the sheet"
+		return OnEdge
 	case r.Left+r.Right >= r.Width:
-		return "the scores of the two tabs cross, so that no room is left between them"
-	case front <= 0:
-		return "the scores of flap and back cross, so that no front is left between them"
+		return TabsCross
+	case r.Length-r.Flap-r.Bottom <= 0:
+		return FlapCrosses
 	}
-	return ""
+	return MakesOne
 }
 
 // Make works a recipe backwards: the front is what flap and back leave of the

@@ -53,31 +53,53 @@ func (r Recipe) flaps(sides, ends measure.Length) Flaps {
 	return Flaps{float64(r.Left + sides), d - float64(r.Right+sides), float64(r.Top + ends), d - float64(r.Bottom+ends)}
 }
 
-// Fault says why a recipe makes no envelope at all; empty when it does. The
-// words name the score.
-func (r Recipe) Fault() string {
+// RecipeFault is why a recipe makes no envelope at all.
+type RecipeFault string
+
+// The reasons; the empty one is none.
+const (
+	MakesOne    RecipeFault = ""
+	LeftOff     RecipeFault = "left"   // the left score lies off the sheet
+	RightOff    RecipeFault = "right"  // the right one
+	TopOff      RecipeFault = "top"    // the top one
+	BottomOff   RecipeFault = "bottom" // the bottom one
+	NearFar     RecipeFault = "near"   // a near score lies beyond its far one
+	PairCrosses RecipeFault = "pair"   // two scores of a pair cross
+	NoFace      RecipeFault = "face"   // the scores leave no face on the sheet
+	OnEdge      RecipeFault = "edge"   // of a pocket: a score lies on the sheet's edge
+	TabsCross   RecipeFault = "tabs"   // the scores of the two tabs cross
+	FlapCrosses RecipeFault = "flap"   // those of flap and back do
+)
+
+// RecipeFaults lists the reasons.
+func RecipeFaults() []RecipeFault {
+	return []RecipeFault{LeftOff, RightOff, TopOff, BottomOff, NearFar, PairCrosses, NoFace, OnEdge, TabsCross, FlapCrosses}
+}
+
+// Fault is why the recipe makes no envelope.
+func (r Recipe) Fault() RecipeFault {
 	f := r.flaps(0, 0)
 	d := r.diagonal()
 	for _, s := range []struct {
-		name string
-		at   float64
-	}{{"left", f.Left}, {"right", f.Right}, {"top", f.Top}, {"bottom", f.Bottom}} {
+		fault RecipeFault
+		at    float64
+	}{{LeftOff, f.Left}, {RightOff, f.Right}, {TopOff, f.Top}, {BottomOff, f.Bottom}} {
 		if s.at <= 0 || s.at >= d {
-			return "the " + s.name + " score lies off the sheet"
+			return s.fault
 		}
 	}
 	if r.Paired && (r.Left >= r.Right || r.Top >= r.Bottom) {
-		return "a near score lies beyond its far one"
+		return NearFar
 	}
 	if d-f.Left-f.Right <= 0 || d-f.Top-f.Bottom <= 0 {
-		return "two scores of a pair cross, so that no room is left between them"
+		return PairCrosses
 	}
 	sheet := onPoint(r.Side1.Millimetres()/math.Sqrt2, r.Side2.Millimetres()/math.Sqrt2)
 	mm := float64(measure.Millimetre)
 	if sheet.keep(rightOf(f.Left/mm), leftOf((d-f.Right)/mm), below(f.Top/mm), above((d-f.Bottom)/mm)).Area() < 1 {
-		return "the scores leave no face on the sheet"
+		return NoFace
 	}
-	return ""
+	return MakesOne
 }
 
 // Make works a recipe backwards: w = (S1 + S2)/√2 - aL - aR and likewise h; the

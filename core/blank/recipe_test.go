@@ -3,7 +3,6 @@ package blank
 import (
 	"math"
 	"math/rand/v2"
-	"strings"
 	"testing"
 
 	"yellowparcel/core/measure"
@@ -72,19 +71,19 @@ func b2f(b bool) float64 {
 func TestRecipesThatMakeNothing(t *testing.T) {
 	good := Recipe{Side1: 9 * in, Side2: 9 * in, Left: 3 * in, Right: 3 * in, Top: 3 * in, Bottom: 3 * in}
 	for _, tt := range []struct {
-		want  string
+		want  RecipeFault
 		spoil func(*Recipe)
 	}{
-		{"", func(*Recipe) {}},
-		{"the left score lies off", func(r *Recipe) { r.Left = 20 * in }},
-		{"the bottom score lies off", func(r *Recipe) { r.Bottom = 0 }},
-		{"cross", func(r *Recipe) { r.Top, r.Bottom = 7*in, 7*in }},
-		{"leave no face", func(r *Recipe) { r.Side2, r.Left, r.Top, r.Right, r.Bottom = 2*in, in, in/2, 6*in, 7*in }},
-		{"beyond its far one", func(r *Recipe) { r.Paired, r.Left, r.Right = true, 9*in, 3*in }},
+		{MakesOne, func(*Recipe) {}},
+		{LeftOff, func(r *Recipe) { r.Left = 20 * in }},
+		{BottomOff, func(r *Recipe) { r.Bottom = 0 }},
+		{PairCrosses, func(r *Recipe) { r.Top, r.Bottom = 7*in, 7*in }},
+		{NoFace, func(r *Recipe) { r.Side2, r.Left, r.Top, r.Right, r.Bottom = 2*in, in, in/2, 6*in, 7*in }},
+		{NearFar, func(r *Recipe) { r.Paired, r.Left, r.Right = true, 9*in, 3*in }},
 	} {
 		r := good
 		tt.spoil(&r)
-		if got := r.Fault(); !strings.Contains(got, tt.want) || (tt.want == "") != (got == "") {
+		if got := r.Fault(); got != tt.want {
 			t.Errorf("%+v: %q, want %q", r, got, tt.want)
 		}
 	}

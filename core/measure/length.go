@@ -43,6 +43,9 @@ func (l Length) Abs() Length { return max(l, -l) }
 // once, at the end of its formula.
 func Round(nm float64) Length { return Length(math.Round(nm)) }
 
+// OfMillimetres is a length given in millimetres.
+func OfMillimetres(mm float64) Length { return Round(mm * float64(Millimetre)) }
+
 // Down returns the largest multiple of step that is not more than l: the
 // rounding for whatever goes inside something else. Step must be positive.
 func (l Length) Down(step Length) Length {

@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/say"
@@ -11,10 +12,10 @@ import (
 
 // blankNotes says what the trade knows to go wrong with a blank, and what would help
 // where the paper does not suffice: what matters most first.
-func (m maker) blankNotes(c candidate, all []candidate) []Note {
+func (m maker) blankNotes(c compare.Candidate, all []compare.Candidate) []Note {
 	notes := []Note{}
 	add := func(t Tone, format string, args ...any) { notes = append(notes, Note{t, fmt.Sprintf(format, args...)}) }
-	made, show, unit := c.made, m.Style().Show, m.Style().Unit
+	made, show, unit := c.Made, m.Style().Show, m.Style().Unit
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	way := made.Way()
 	if ease := made.Ease(); ease < 0 {
@@ -22,7 +23,7 @@ func (m maker) blankNotes(c candidate, all []candidate) []Note {
 	} else if ease < way.EaseLoss.RSS {
 		other := ""
 		if safer := made.Ways[blank.Safer(made.Ways, a.Width)]; safer.ID != way.ID {
-			other = fmt.Sprintf(", or score by “%s”, the safer way", c.kind.Way(safer.ID).Name)
+			other = fmt.Sprintf(", or score by “%s”, the safer way", c.Kind.Way(safer.ID).Name)
 		}
 		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease%s.", m.fine().Show(m.Style().Tick/2), unit, other)
 	}
@@ -42,22 +43,22 @@ func (m maker) blankNotes(c candidate, all []candidate) []Note {
 	if flap := made.Flap; 0 < made.Shortest && made.Shortest < flap && flap < made.Shortest+a.Width {
 		add(Care, "The closing flap of %s is long enough to cover, but leaves less than %s for the adhesive.", show(flap), show(a.Width))
 	}
-	if made.Depth == 0 && m.Thick().Used > measure.Inch/8 && !c.has(blank.SingleCrease) {
-		add(Care, "At %s thick, score every crease twice, that far apart, %s.", show(m.Thick().Used), c.kind.Words.Thick)
+	if made.Depth == 0 && m.Thick().Used > measure.Inch/8 && !c.Has(blank.SingleCrease) {
+		add(Care, "At %s thick, score every crease twice, that far apart, %s.", show(m.Thick().Used), c.Kind.Words.Thick)
 	}
-	if stock, _ := m.Shop().Stock(m.Job().Envelope.Stock); !c.kind.Bought {
-		if stock.GSM > mostEnvelope && !c.kind.Walled {
+	if stock, _ := m.Shop().Stock(m.Job().Envelope.Stock); !c.Kind.Bought {
+		if stock.GSM > mostEnvelope && !c.Kind.Walled {
 			add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 		}
-		notes = append(notes, m.stockNotes(stock, c.kind)...)
+		notes = append(notes, m.stockNotes(stock, c.Kind)...)
 	}
 	notes = append(notes, m.stripNotes(c)...)
-	if hint := m.slots(c).Text(c.kind.Words.Hint...); hint != "" {
+	if hint := m.slots(c).Text(c.Kind.Words.Hint...); hint != "" {
 		add(Fine, "%s", hint)
 	}
-	if c.kind.Bought {
-		if whole := m.judge(m.whole(c)); whole.rank < c.post.rank {
-			add(Trouble, "Whole it would go as %s; cut down it goes as %s: check the post before cutting.", whole.short, c.post.short)
+	if c.Kind.Bought {
+		if whole := m.Judge(m.Whole(c)); whole.Rank < c.Post.Rank {
+			add(Trouble, "Whole it would go as %s; cut down it goes as %s: check the post before cutting.", shortly(whole), shortly(c.Post))
 		}
 	}
 	return append(notes, m.whatWould(c, all)...)
@@ -67,30 +68,30 @@ func (m maker) blankNotes(c candidate, all []candidate) []Note {
 const mostEnvelope = 170
 
 // tipWords say what becomes of the tip of a flap that is blunted.
-func (m maker) tipWords(c candidate) string {
-	if m.Job().Envelope.FoldTips && c.kind.FoldsTips() {
+func (m maker) tipWords(c compare.Candidate) string {
+	if m.Job().Envelope.FoldTips && c.Kind.FoldsTips() {
 		return "fold the tip in and glue it"
 	}
 	return "cut the tip off"
 }
 
 // notAccepted says that a blank was not accepted, and why.
-func notAccepted(c candidate) []Note {
-	if c.refused == nil {
+func notAccepted(c compare.Candidate) []Note {
+	if c.Refused == nil {
 		return nil
 	}
-	return []Note{{Trouble, fmt.Sprintf("Do not cut this one: folded from its drawing it is not what the sums say (%s). Choose other sizes.", c.refused)}}
+	return []Note{{Trouble, fmt.Sprintf("Do not cut this one: folded from its drawing it is not what the sums say (%s). Choose other sizes.", c.Refused)}}
 }
 
 // stripNotes says how a card is held in an envelope that is wider than it.
-func (m maker) stripNotes(c candidate) []Note {
+func (m maker) stripNotes(c compare.Candidate) []Note {
 	switch {
 	case !m.Job().Envelope.Mailable:
 		return nil
-	case !c.strip:
+	case !c.Strip:
 		return []Note{{Care, "There is no room beside the card for holding strips: it needs none, or a wider envelope."}}
-	case c.made.Depth > 0:
-		return []Note{{Fine, fmt.Sprintf("Front and back do not touch here: in place of glue strips, fold two rails from scrap, %s high, and glue them down beside the card.", m.Style().Show(c.made.Depth))}}
+	case c.Made.Depth > 0:
+		return []Note{{Fine, fmt.Sprintf("Front and back do not touch here: in place of glue strips, fold two rails from scrap, %s high, and glue them down beside the card.", m.Style().Show(c.Made.Depth))}}
 	}
 	return []Note{{Fine, "Press the holding strips together before the card goes in, and let it slide down between them."}}
 }

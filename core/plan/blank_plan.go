@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
 )
@@ -57,8 +58,8 @@ type Dimension struct {
 }
 
 // blank is the station's account of the envelope that is made.
-func (m maker) blank(c candidate, all []candidate) BlankPlan {
-	made, k := c.made, c.kind
+func (m maker) blank(c compare.Candidate, all []compare.Candidate) BlankPlan {
+	made, k := c.Made, c.Kind
 	slots := m.slots(c)
 	p := BlankPlan{
 		Sheet: m.shown(made.SheetWidth), Exact: m.shown(cmp.Or(made.Exact, made.SheetWidth)),
@@ -75,10 +76,10 @@ func (m maker) blank(c candidate, all []candidate) BlankPlan {
 }
 
 // slots are what the words of a construction are filled with.
-func (m maker) slots(c candidate) say.Slots {
-	made, show := c.made, m.Style().Show
+func (m maker) slots(c compare.Candidate) say.Slots {
+	made, show := c.Made, m.Style().Show
 	s := say.Slots{
-		"name": c.kind.Words.Name, "unit": string(m.Style().Unit), "sheet": show(made.SheetWidth), "sheet size": m.by(made.SheetWidth, made.SheetHeight),
+		"name": c.Kind.Words.Name, "unit": string(m.Style().Unit), "sheet": show(made.SheetWidth), "sheet size": m.by(made.SheetWidth, made.SheetHeight),
 		"closed": m.by(made.Width, made.Height), "card": m.by(m.Outer().Width, m.Outer().Height), "seam": show(made.Seam), "parts": m.partsWords(made),
 		"Corners": say.Capital(plural(len(made.Net.CutAway)-len(made.Blunts), "small triangle")),
 		"beyond":  show(made.Seam + (m.Job().Envelope.Ease+m.Thick().Used)/2),
@@ -89,8 +90,8 @@ func (m maker) slots(c candidate) say.Slots {
 	if made.Depth > 0 {
 		s["depth"] = show(made.Depth)
 	}
-	if c.kind.Bought {
-		s["from"] = m.format(made.From.ID).Name
+	if c.Kind.Bought {
+		s["from"] = m.Format(made.From.ID).Name
 	}
 	s.Flag("short", made.Overlap < 0)
 	s.Flag("no overlap", made.Overlap == 0)
@@ -98,8 +99,8 @@ func (m maker) slots(c candidate) say.Slots {
 }
 
 // blankReadings are the numbers of a blank.
-func (m maker) blankReadings(c candidate) []Reading {
-	made, show := c.made, m.Style().Show
+func (m maker) blankReadings(c compare.Candidate) []Reading {
+	made, show := c.Made, m.Style().Show
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	seam := Reading{"seam", "Seam", show(made.Seam), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width))}
 	if made.SeamMax > 0 && show(made.SeamMax) != show(made.Seam) {
@@ -114,11 +115,11 @@ func (m maker) blankReadings(c candidate) []Reading {
 		{"closed", "Closed size", m.by(made.Width, made.Height), closed},
 		{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), "across × down, thickness taken off"},
 		seam,
-		{"overlap", "Flap overlap", show(made.Overlap), m.slots(c).Text(c.kind.Words.Overlap...)},
+		{"overlap", "Flap overlap", show(made.Overlap), m.slots(c).Text(c.Kind.Words.Overlap...)},
 		{"worst", "Worst case", show(made.Ease() - loss.Worst), fmt.Sprintf("ease left, if all is %s off; %s at root-sum-square", m.fine().Show(m.Style().Tick/2), show(made.Ease()-loss.RSS))},
 		m.layersReading(made.Net, made.Folded.Layers),
 	}
-	if made.Shortest > 0 || c.kind.OnPoint {
+	if made.Shortest > 0 || c.Kind.OnPoint {
 		list = append(list, m.flapReading(made.Flap, made.Shortest)...)
 	}
 	return list
@@ -135,26 +136,26 @@ func (m maker) flapReading(flap, shortest measure.Length) []Reading {
 }
 
 // optionReadings are those of what a maker may add to any construction.
-func (m maker) optionReadings(c candidate) (list []Reading) {
-	if c.strip {
-		list = append(list, Reading{"throat", "Between the strips", m.Style().Show(c.made.Throat()), "clear at the throat"})
+func (m maker) optionReadings(c compare.Candidate) (list []Reading) {
+	if c.Strip {
+		list = append(list, Reading{"throat", "Between the strips", m.Style().Show(c.Made.Throat()), "clear at the throat"})
 	}
-	if liner, ok := m.Shop().Stock(m.Job().Envelope.Liner); ok && c.made.Liner.Width > 0 {
+	if liner, ok := m.Shop().Stock(m.Job().Envelope.Liner); ok && c.Made.Liner.Width > 0 {
 		where := "front and flap"
-		if c.kind.Box {
+		if c.Kind.Box {
 			where = "the floor"
 		}
-		list = append(list, Reading{"liner", "Liner", m.by(c.made.Liner.Width.Down(m.Style().Tick), c.made.Liner.Height.Down(m.Style().Tick)), fmt.Sprintf("of %s for %s, clear of what is glued", say.Lower(liner.Name), where)})
+		list = append(list, Reading{"liner", "Liner", m.by(c.Made.Liner.Width.Down(m.Style().Tick), c.Made.Liner.Height.Down(m.Style().Tick)), fmt.Sprintf("of %s for %s, clear of what is glued", say.Lower(liner.Name), where)})
 	}
 	return list
 }
 
 // lining is the liner as it is drawn, when there is one.
-func (m maker) lining(c candidate) blank.Polygon {
-	if m.Job().Envelope.Liner == "" || c.made.Lining == nil {
+func (m maker) lining(c compare.Candidate) blank.Polygon {
+	if m.Job().Envelope.Liner == "" || c.Made.Lining == nil {
 		return blank.Polygon{}
 	}
-	return c.made.Lining
+	return c.Made.Lining
 }
 
 // layersReading says how many layers of paper lie on each other, and over how

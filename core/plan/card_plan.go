@@ -131,7 +131,7 @@ func (m maker) card() CardPlan {
 	stock, _ := m.Shop().Stock(j.Parts[0].Stock)
 	for _, s := range m.Shop().OnShelf() {
 		on, piece := m.BaseOn(j, stock, s, j.Card.Fold)
-		p := SheetPlan{ID: s.ID, Name: s.Name, Width: s.Width, Height: s.Height, Each: m.effort.Yield(on, piece), Pieces: []cutting.Placed{}}
+		p := SheetPlan{ID: s.ID, Name: s.Name, Width: s.Width, Height: s.Height, Each: m.Effort.Yield(on, piece), Pieces: []cutting.Placed{}}
 		if p.Each > 0 && p.Each <= mostDrawn {
 			p.Pieces = cutting.Equal(on, piece, cutting.YieldSteps).Pieces
 		}

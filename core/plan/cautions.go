@@ -1,8 +1,6 @@
 package plan
 
 import (
-	"slices"
-
 	"yellowparcel/core/job"
 	"yellowparcel/core/paper"
 )
@@ -29,17 +27,8 @@ var cautionTexts = map[paper.Caution]string{
 
 func (m maker) cautions() []CautionPlan {
 	list := []CautionPlan{}
-	for _, id := range paper.Cautions() {
-		c := CautionPlan{ID: id, Name: job.CautionName(id), Text: cautionTexts[id], Set: slices.Contains(m.Job().Post.Contents, id)}
-		for _, p := range m.Job().Parts {
-			if p.Thing == nil {
-				continue
-			}
-			if kind, ok := paper.ThingByID(p.Thing.Type); ok && slices.Contains(kind.Cautions, id) {
-				c.Set, c.Found = true, p.Name
-			}
-		}
-		list = append(list, c)
+	for _, c := range m.Cautions() {
+		list = append(list, CautionPlan{ID: c.ID, Name: job.CautionName(c.ID), Set: c.Set, Found: c.Found, Text: cautionTexts[c.ID]})
 	}
 	return list
 }

@@ -80,7 +80,7 @@ func (w cutWords) stillMakes(r cutting.Rect) string {
 	sheet := cutting.Sheet{Width: r.Width, Height: r.Height, Cut: w.t.on.Cutting.Sheet.Cut}
 	best, area := "", 0.0
 	for i, p := range w.t.on.Cutting.Pieces {
-		if n := w.m.effort.Yield(sheet, p); n > 0 && p.Width.Inches()*p.Height.Inches() > area {
+		if n := w.m.Effort.Yield(sheet, p); n > 0 && p.Width.Inches()*p.Height.Inches() > area {
 			best, area = fmt.Sprintf("%d more × %s", n, cutName(w.o.Cuts[i])), p.Width.Inches()*p.Height.Inches()
 		}
 	}

@@ -2,13 +2,14 @@ package plan
 
 import (
 	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/measure"
 )
 
 // dimensions are the measures drawn on a net: its face; on a square that stands on
 // its point the closing flap, else what lies in the face's column.
-func (m maker) dimensions(c candidate) []Dimension {
-	made := c.made
+func (m maker) dimensions(c compare.Candidate) []Dimension {
+	made := c.Made
 	x0, y0, x1, y1 := made.Net.Panels[0].Outline.Box()
 	low, high := blank.Point{X: x0, Y: y0}, blank.Point{X: x1, Y: y1}
 	mark := func(id string, a, b blank.Point, shift float64) Dimension {
@@ -21,8 +22,8 @@ func (m maker) dimensions(c candidate) []Dimension {
 		mark("height", blank.Point{X: x, Y: low.Y}, blank.Point{X: x, Y: high.Y}, 0),
 	}
 	_, _, right, _ := made.Net.Sheet.Box()
-	if c.kind.OnPoint {
-		if c.kind.Box {
+	if c.Kind.OnPoint {
+		if c.Kind.Box {
 			return list
 		}
 		// Beside the closing flap, where the square's corner leaves room.

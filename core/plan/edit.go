@@ -4,12 +4,12 @@ import (
 	"slices"
 	"strings"
 
-	"yellowparcel/core/blank"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
-	"yellowparcel/core/measure"
+	"yellowparcel/core/offer"
 	"yellowparcel/core/piece"
+	"yellowparcel/core/recipe"
 	"yellowparcel/core/say"
 )
 
@@ -87,7 +87,7 @@ func noted(j job.Job, shop job.Shop, path string) job.Job {
 		return j
 	}
 	m := newMaker(j, shop)
-	now := m.noting(m.closed(m.chosen()))
+	now := m.Noting(m.Closed(m.Chosen()))
 	t, said := &j.Post.Measured, now.Post.Measured
 	switch path {
 	case "card.thickness":
@@ -136,32 +136,29 @@ func take(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 
 // takeSchool makes the job's card the one that a school makes for its envelope.
 func (m maker) takeSchool(id string) (job.Job, error) {
-	j := m.Job()
-	if j.Start == nil {
-		return j, say.Refuse("There is no envelope to make the card for: choose one first.")
+	if m.Job().Start == nil {
+		return m.Job(), say.Refuse("There is no envelope to make the card for: choose one first.")
 	}
-	for _, s := range envelope.Schools() {
-		if string(s) != id {
-			continue
-		}
-		size, ok := m.cardFor(s)
-		if !ok {
-			return j, say.Refuse("That way leaves no card of this envelope: choose another.")
-		}
-		return m.sized(size).Job(), nil
+	if !slices.Contains(envelope.Schools(), envelope.School(id)) {
+		return m.Job(), say.Refuse("“%s” is not a way to choose a card: choose one of the list.", say.Clip(id))
 	}
-	return j, say.Refuse("“%s” is not a way to choose a card: choose one of the list.", say.Clip(id))
+	j, ok := offer.To(m.Maker).TakeSchool(envelope.School(id))
+	if !ok {
+		return m.Job(), say.Refuse("That way leaves no card of this envelope: choose another.")
+	}
+	return j, nil
 }
 
 // takeCard makes the job's card one that the maker's sheet gives.
 func (m maker) takeCard(id string) (job.Job, error) {
-	have := m.have()
-	if have == nil {
+	sheet, ok := m.Shop().Sheet(m.Job().Paper.Have)
+	if !ok {
 		return m.Job(), say.Refuse("There is no sheet to make the card from: choose one first.")
 	}
-	for _, row := range slices.Concat(have.Rows, have.Largest) {
-		if row.ID == id {
-			return ofSheet(m.Job(), row.card, row.fold), nil
+	list, largest := offer.To(m.Maker).SheetCards(sheet)
+	for _, c := range slices.Concat(list, largest) {
+		if c.ID() == id {
+			return c.Take(m.Job()), nil
 		}
 	}
 	return m.Job(), say.Refuse("That card is not in the list of what the sheet gives: choose one of the list.")
@@ -169,31 +166,26 @@ func (m maker) takeCard(id string) (job.Job, error) {
 
 // takeRemedy changes the job as one of its remedies says.
 func (m maker) takeRemedy(id string) (job.Job, error) {
-	j := m.Job()
-	book, ok := m.book()
+	book, ok := m.Book()
 	if !ok {
-		return j, say.Refuse("Given by hand it needs no remedy.")
+		return m.Job(), say.Refuse("Given by hand it needs no remedy.")
 	}
-	all := m.candidates()
-	c := m.choose(all)
-	for _, r := range m.remedies(c, all, m.verdictOf(book, m.piece(m.closed(c)))) {
-		if r.id == id {
-			j = j.Clone()
-			r.change(&j)
-			return j, nil
+	all := m.Candidates()
+	c := m.Choose(all)
+	for _, r := range offer.To(m.Maker).Remedies(c, all, m.VerdictOf(book, m.Mailed(m.Closed(c)))) {
+		if r.ID() == id {
+			return r.Take(m.Job()), nil
 		}
 	}
-	return j, say.Refuse("The remedy “%s” no longer belongs to this piece: look at the list again.", say.Clip(strings.TrimSpace(id)))
+	return m.Job(), say.Refuse("The remedy “%s” no longer belongs to this piece: look at the list again.", say.Clip(strings.TrimSpace(id)))
 }
 
 // takeRecipe makes the job's envelope follow its recipe.
 func (m maker) takeRecipe(string) (job.Job, error) {
-	j := m.Job()
-	if j.Recipe == nil {
-		return j, say.Refuse("There is no recipe to follow: type one first.")
+	if m.Job().Recipe == nil {
+		return m.Job(), say.Refuse("There is no recipe to follow: type one first.")
 	}
-	j.Envelope = m.rescaledWish(*j.Recipe)
-	return j, nil
+	return recipe.In(m.Maker).Take(), nil
 }
 
 // takeRung gives a layer the border of a rung, all round.
@@ -212,35 +204,15 @@ func (m maker) takeRung(id string) (job.Job, error) {
 }
 
 // beginRecipe begins a recipe, in one of the ways of giving scores: both of a pair from
-// one corner where none is named. A new one begins as the job's own diamond or pocket.
+// one corner where none is named.
 func beginRecipe(j job.Job, shop job.Shop, scores string) (job.Job, error) {
-	if scores == job.PocketRecipe {
-		return beginPocketRecipe(j, shop), nil
-	}
 	if scores == "" {
 		scores = job.PairRecipe
 	}
-	if scores != job.PairRecipe && scores != job.CornersRecipe {
+	if scores != job.PairRecipe && scores != job.CornersRecipe && scores != job.PocketRecipe {
 		return j, say.Refuse("A recipe is of a square scored from one corner or from each, or of a pocket: choose one.")
 	}
-	paired := scores == job.PairRecipe
-	r := job.Recipe{Paired: paired}
-	if j.Recipe != nil && !j.Recipe.Pocket {
-		r = *j.Recipe
-		if d := measure.Round(float64(r.Side1+r.Side2) / 1.4142135623730951); r.Paired != paired {
-			r.Paired, r.Right, r.Bottom = paired, d-r.Right, d-r.Bottom
-		}
-	} else {
-		s := newMaker(j, shop).blankSpec()
-		s.School, s.Way = blank.ExactSeam, blank.PairWay
-		d := blank.NewDiamond(s)
-		set := d.Ways[0].Scores
-		r = job.Recipe{Side1: d.Sheet, Side2: d.Sheet, Paired: true, Left: set[0].At, Right: set[1].At, Top: set[2].At, Bottom: set[3].At}
-		if !paired {
-			diagonal := measure.Round(d.Diagonal())
-			r.Paired, r.Right, r.Bottom = false, diagonal-r.Right, diagonal-r.Bottom
-		}
-	}
+	r := recipe.Begin(newMaker(j, shop).Maker, scores)
 	j.Recipe = &r
 	return j, nil
 }

@@ -6,8 +6,8 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/envelope"
-	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
 )
@@ -49,51 +49,25 @@ type FitPlan struct {
 	Drawing string `json:"drawing"`
 }
 
-// soldPaper is the stock that envelopes are sold in, as far as nobody says
-// otherwise.
-const soldPaper = "text-105"
-
-// mostMisses is how many envelopes that just miss are told of.
-const mostMisses = 3
-
-func (m maker) envelope(chosen candidate, all []candidate) EnvelopePlan {
-	j := m.Job()
-	stock, _ := m.Shop().Stock(soldPaper)
+func (m maker) envelope(chosen compare.Candidate, all []compare.Candidate) EnvelopePlan {
 	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}}
-	for _, f := range envelope.Rank(m.Shop().Formats(), m.goesIn(m.room()), stock.Caliper, j.Envelope.Ease) {
-		fit := m.fitPlan(f, stock.Caliper)
-		switch {
-		case f.Verdict != envelope.DoesNotFit:
-			p.Fits = append(p.Fits, fit)
-		case len(p.Misses) < mostMisses && f.ShortBy() <= measure.Inch/2:
-			p.Misses = append(p.Misses, fit)
-		}
+	fits, misses := m.Bought()
+	for _, f := range fits {
+		p.Fits = append(p.Fits, m.fitPlan(f))
+	}
+	for _, f := range misses {
+		p.Misses = append(p.Misses, m.fitPlan(f))
 	}
 	p.FitsSentence = m.fitsSentence(p)
 	p.Blank = m.blank(chosen, all)
 	p.Blank.Notes = gathered(notAccepted(chosen), p.Blank.Notes)
 	p.Blank.Net, p.Blank.Folding = p.Blank.Net.Drawn(), p.Blank.Folding.Drawn()
-	p.Construction, p.Comparison = chosen.kind.ID, m.comparison(all)
+	p.Construction, p.Comparison = chosen.Kind.ID, m.comparison(all)
 	return p
 }
 
-// goesIn is the card as envelopes are fitted to it, its thickness counted in a
-// way.
-func (m maker) goesIn(room job.Room) envelope.Card {
-	size := m.Outer()
-	c := envelope.Card{Width: size.Width, Height: size.Height, Thickness: m.Thick().Used}
-	if room == job.AsHeap {
-		heap := m.Heap()
-		c.Takes = &envelope.Size{Width: heap.Width, Height: heap.Height}
-	}
-	return c
-}
-
-func (m maker) fit(f envelope.Format, caliper measure.Length) envelope.Fit {
-	return envelope.FitCard(f, m.goesIn(m.room()), caliper)
-}
-
-func (m maker) fitPlan(f envelope.Fit, caliper measure.Length) FitPlan {
+func (m maker) fitPlan(f envelope.Fit) FitPlan {
+	caliper := m.SoldCaliper()
 	w, h := f.Format.Width, f.Format.Height
 	if f.Turned {
 		w, h = h, w
@@ -115,6 +89,12 @@ func (m maker) fitPlan(f envelope.Fit, caliper measure.Length) FitPlan {
 	return p
 }
 
+// rescues say what would let a card into an envelope that is too small for it.
+var rescues = map[compare.Rescue]string{
+	compare.NoRescue: "", compare.WithoutFoam: "; without the foam it fits", compare.AsItLies: " counted as a block; as it lies it goes in",
+	compare.UncountedBut: " once its thickness is counted",
+}
+
 func upperFirst(s string) string { return strings.ToUpper(s[:1]) + s[1:] }
 
 func (m maker) why(f envelope.Fit) string {
@@ -132,14 +112,7 @@ func (m maker) why(f envelope.Fit) string {
 			side = "high"
 		}
 		why := fmt.Sprintf("%s short: the card is too %s", m.Style().Show(f.ShortBy()), side)
-		switch foam := m.foam(); {
-		case foam > 0 && m.fitsThinner(f.Format, foam):
-			why += "; without the foam it fits"
-		case m.room() == job.AsBlock && m.fitsAs(f.Format, job.AsHeap):
-			why += " counted as a block; as it lies it goes in"
-		case m.fitsThinner(f.Format, m.Thick().Used):
-			why += " once its thickness is counted"
-		}
+		why += rescues[m.Rescue(f.Format)]
 		return why
 	case envelope.TooTight:
 		return "it scuffs and may not slide in" + turned
@@ -151,29 +124,6 @@ func (m maker) why(f envelope.Fit) string {
 		return "wants holding strips, or another envelope" + turned
 	}
 	return "slides in and lies still" + turned
-}
-
-// foam is how much of the card's thickness is foam.
-func (m maker) foam() measure.Length {
-	sum := measure.Length(0)
-	for _, p := range m.Job().Parts {
-		sum += p.Foam
-	}
-	return min(sum, m.Thick().Used)
-}
-
-// fitsThinner reports whether the card would go in if it were thinner by so
-// much.
-func (m maker) fitsThinner(f envelope.Format, by measure.Length) bool {
-	stock, _ := m.Shop().Stock(soldPaper)
-	c := m.goesIn(job.AsBlock)
-	c.Thickness -= by
-	return envelope.FitCard(f, c, stock.Caliper).Verdict != envelope.DoesNotFit
-}
-
-func (m maker) fitsAs(f envelope.Format, room job.Room) bool {
-	stock, _ := m.Shop().Stock(soldPaper)
-	return envelope.FitCard(f, m.goesIn(room), stock.Caliper).Verdict != envelope.DoesNotFit
 }
 
 func (m maker) fitsSentence(p EnvelopePlan) say.Sentence {

@@ -2,6 +2,7 @@ package plan
 
 import (
 	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
 )
@@ -40,16 +41,16 @@ var faults = map[blank.FaultID]faultTold{
 var flapNames = map[string]string{"left": "left side flap", "right": "right side flap", "bottom": "bottom flap", "top": "closing flap"}
 
 // faultWords say what is wrong with a blank.
-func (m maker) faultWords(c candidate, f blank.Fault) (Tone, string) {
+func (m maker) faultWords(c compare.Candidate, f blank.Fault) (Tone, string) {
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	show := func(l measure.Length) string { return m.Style().Show(l) }
 	s := say.Slots{"a": show(f.A), "b": show(f.B), "unit": string(m.Style().Unit), "adhesive": say.Lower(a.Name), "panel": flapNames[f.Panel], "tip": m.tipWords(c)}
-	s["where"], s["area"], s["would"] = m.holeWords(c.made)
+	s["where"], s["area"], s["would"] = m.holeWords(c.Made)
 	if f.A < 0 {
 		s["missing"] = show(-f.A)
 	}
 	told := faults[f.ID]
-	if own := c.kind.Words.Tabs; f.ID == blank.SeamUnderAdhesive && own != nil {
+	if own := c.Kind.Words.Tabs; f.ID == blank.SeamUnderAdhesive && own != nil {
 		return told.tone, s.Text(own...)
 	}
 	return told.tone, s.Text(told.words...)

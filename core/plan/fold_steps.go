@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
@@ -26,24 +27,24 @@ const raisedFrom = measure.Inch / 16
 
 // foldSteps puts the folds of a blank in order into words, with what the trade
 // minds at each.
-func (m maker) foldSteps(c candidate) []FoldStep {
-	n := c.made.Net
+func (m maker) foldSteps(c compare.Candidate) []FoldStep {
+	n := c.Made.Net
 	steps := stepsOf(n)
 	if len(steps) == 0 {
 		return steps
 	}
 	advise := func(i int, text string) { steps[i].Advice = strings.TrimSpace(steps[i].Advice + " " + text) }
 	raised, glued := m.Thick().Used > raisedFrom, false
-	words := c.kind.Words
+	words := c.Kind.Words
 	advise(0, words.First)
 	for i := range steps {
-		if raised && i < len(steps)-1 && !c.kind.Box {
+		if raised && i < len(steps)-1 && !c.Kind.Box {
 			advise(i, "Try the card in after this fold.")
 		}
 		if steps[i].Glue != "" && !glued {
 			glued = true
 			advise(i, "Glue thinly, and away from the inner edge: what spreads inside sticks front to back.")
-			if raised && c.made.Depth == 0 {
+			if raised && c.Made.Depth == 0 {
 				advise(i, "Leave the card in, face down, while it sets.")
 			}
 		}
@@ -61,8 +62,8 @@ func (m maker) foldSteps(c candidate) []FoldStep {
 }
 
 // folding is the net as it folds round what of the card its own walls do not take.
-func (m maker) folding(c candidate) blank.Net {
-	return c.made.Net.Around(max(0, m.Thick().Used-c.made.Depth).Millimetres())
+func (m maker) folding(c compare.Candidate) blank.Net {
+	return c.Made.Net.Around(max(0, m.Thick().Used-c.Made.Depth).Millimetres())
 }
 
 // stepsOf are the stages of folding a net: what moves, and what is glued then.

@@ -1,17 +1,13 @@
 package plan
 
 import (
-	"cmp"
 	"fmt"
-	"slices"
 	"strings"
 
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
-	"yellowparcel/core/envelope"
-	"yellowparcel/core/job"
-	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/offer"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/say"
 )
@@ -34,25 +30,12 @@ type FoldYield struct {
 	Text string    `json:"text"`
 }
 
-// foldsFor are the folds that a table compares: side and top, and the job's own.
-func (m maker) foldsFor() (list []card.Fold) {
-	for _, f := range card.Folds() {
-		if f.Kind().Usual {
-			list = append(list, f)
-		}
-	}
-	if !slices.Contains(list, m.Job().Card.Fold) {
-		list = append(list, m.Job().Card.Fold)
-	}
-	return list
-}
-
 func (m maker) foldSheets() []FoldSheet {
 	list := []FoldSheet{}
 	stock, _ := m.Shop().Stock(m.Job().Parts[0].Stock)
 	for _, sheet := range m.Shop().OnShelf() {
 		row := FoldSheet{ID: sheet.ID, Name: sheet.Name, Width: sheet.Width, Height: sheet.Height}
-		for _, fold := range m.foldsFor() {
+		for _, fold := range offer.To(m.Maker).FoldsFor() {
 			row.Folds = append(row.Folds, m.foldYield(stock, sheet, fold))
 		}
 		for i := range row.Folds {
@@ -65,7 +48,7 @@ func (m maker) foldSheets() []FoldSheet {
 
 func (m maker) foldYield(stock paper.Stock, sheet paper.Sheet, fold card.Fold) FoldYield {
 	on, piece := m.BaseOn(m.Job(), stock, sheet, fold)
-	y := FoldYield{Fold: fold, Name: fold.Kind().Words.Name, Each: m.effort.Yield(on, piece), Flat: m.by(piece.Width, piece.Height)}
+	y := FoldYield{Fold: fold, Name: fold.Kind().Words.Name, Each: m.Effort.Yield(on, piece), Flat: m.by(piece.Width, piece.Height)}
 	if y.Each > 0 {
 		y.Text = fmt.Sprintf("%d a sheet", y.Each)
 		return y
@@ -94,15 +77,12 @@ func (m maker) helps(row *FoldSheet, i int) {
 	}
 	for _, other := range row.Folds {
 		if other.Each > 0 {
-			row.Folds[i].Text += fmt.Sprintf("; a %s gives %d", strings.ToLower(other.Fold.Kind().Words.Name), other.Each)
+			row.Folds[i].Text += fmt.Sprintf("; a %s gives %d", strings.ToLower(other.Name), other.Each)
 			return
 		}
 	}
-	b := card.NewBase(m.Job().Spec(row.Folds[i].Fold, m.Shop()))
-	long, short := max(b.Width, b.Height), min(b.Width, b.Height)
-	factor := min(max(row.Width, row.Height).Inches()/long.Inches(), min(row.Width, row.Height).Inches()/short.Inches())
-	w, h := measure.Round(float64(m.Job().Card.Width)*factor).Down(m.Style().Tick), measure.Round(float64(m.Job().Card.Height)*factor).Down(m.Style().Tick)
-	row.Folds[i].Text += fmt.Sprintf("; a card of %s would go", m.by(w, h))
+	size := offer.To(m.Maker).LargestOf(card.Size{Width: row.Width, Height: row.Height}, row.Folds[i].Fold)
+	row.Folds[i].Text += fmt.Sprintf("; a card of %s would go", m.by(size.Width, size.Height))
 }
 
 // HavePlan is what the sheet that the maker came with can become.
@@ -126,131 +106,38 @@ type HaveRow struct {
 	Owned    bool   `json:"owned"`
 	Post     string `json:"post"`
 	Current  bool   `json:"current"`
-
-	waste float64
-	card  card.Size
-	fold  card.Fold
 }
 
-// have ranks what can be made of the maker's sheet; nil when there is none.
+// have says what can be made of the maker's sheet; nil when there is none.
 func (m maker) have() *HavePlan {
 	sheet, ok := m.Shop().Sheet(m.Job().Paper.Have)
 	if !ok {
 		return nil
 	}
-	p := &HavePlan{Sheet: sheet.ID, Largest: m.largest(sheet), Rows: []HaveRow{}}
-	seen := map[string]bool{}
-	for _, f := range m.Shop().Formats() {
-		for _, size := range m.cardsOf(f) {
-			if m.Job().Holds(size) != nil {
-				continue // something would lie off its face
-			}
-			for _, fold := range card.Folds() {
-				row := m.haveRow(sheet, f, size, fold)
-				key := row.Size + row.Fold
-				if row.Each == 0 || seen[key] {
-					continue
-				}
-				seen[key] = true
-				p.Rows = append(p.Rows, row)
-			}
-		}
+	p := &HavePlan{Sheet: sheet.ID, Rows: []HaveRow{}, Largest: []HaveRow{}}
+	cards, largest := offer.To(m.Maker).SheetCards(sheet)
+	for _, c := range largest {
+		p.Largest = append(p.Largest, m.haveRow(c))
 	}
-	slices.SortStableFunc(p.Rows, func(a, b HaveRow) int {
-		owned := map[bool]int{true: 0, false: 1}
-		return cmp.Or(cmp.Compare(b.Each, a.Each), cmp.Compare(a.waste, b.waste), cmp.Compare(owned[a.Owned], owned[b.Owned]))
-	})
-	if len(p.Rows) == 0 {
+	for _, c := range cards {
+		row := m.haveRow(c)
+		row.Waste, row.Envelope, row.Owned = percent(max(0, c.Waste)), c.Format.Name, c.Format.Owned
+		row.Post = shortly(c.Post)
+		p.Rows = append(p.Rows, row)
+	}
+	switch {
+	case len(p.Rows) == 0:
 		p.Sentence = say.That("No card of the trade can be cut from %s.", sheet.Name)
-		return p
-	}
-	p.Sentence = say.That("%s gives these cards.", sheet.Name)
-	if len(p.Largest) > 0 {
+	case len(p.Largest) > 0:
 		p.Sentence = say.That("%s gives these cards; the largest in one piece is [%s].", sheet.Name, p.Largest[0].Size)
+	default:
+		p.Sentence = say.That("%s gives these cards.", sheet.Name)
 	}
 	return p
 }
 
-// cardsOf are the cards that an envelope is sold for, else the quarter step's,
-// both ways round.
-func (m maker) cardsOf(f envelope.Format) (list []card.Size) {
-	cards := f.Cards
-	if len(cards) == 0 {
-		if c, ok := envelope.CardFor(envelope.QuarterStep, f, 0, 0, m.Style().Tick); ok {
-			cards = []envelope.Size{c}
-		}
+func (m maker) haveRow(c offer.SheetCard) HaveRow {
+	return HaveRow{
+		ID: c.ID(), Size: m.by(c.Size.Width, c.Size.Height), Fold: c.Fold.Kind().Words.Name, Flat: m.by(c.Flat.Width, c.Flat.Height), Each: c.Each, Current: c.Is(m.Job()),
 	}
-	for _, c := range cards {
-		list = append(list, card.Size{Width: c.Width, Height: c.Height})
-		if c.Width != c.Height {
-			list = append(list, card.Size{Width: c.Height, Height: c.Width})
-		}
-	}
-	return list
-}
-
-func (m maker) haveRow(sheet paper.Sheet, f envelope.Format, size card.Size, fold card.Fold) HaveRow {
-	made := ofSheet(m.Job(), size, fold)
-	row := HaveRow{
-		ID:   fmt.Sprintf("%d:%d:%s", size.Width, size.Height, fold),
-		Size: m.by(size.Width, size.Height), Fold: fold.Kind().Words.Name, Envelope: f.Name, Owned: f.Owned, card: size, fold: fold,
-		Current: size == m.Job().Face() && fold == m.Job().Card.Fold,
-	}
-	stock, _ := m.Shop().Stock(m.Job().Parts[0].Stock)
-	on, piece := m.BaseOn(made, stock, sheet, fold)
-	row.Each = m.effort.Yield(on, piece)
-	row.Flat = m.by(piece.Width, piece.Height)
-	row.waste = 1 - float64(row.Each)*piece.Width.Inches()*piece.Height.Inches()/(sheet.Width.Inches()*sheet.Height.Inches())
-	row.Waste = percent(max(0, row.waste))
-	if row.Each > 0 {
-		row.Post = m.postIn(made, f)
-	}
-	return row
-}
-
-// ofSheet is the job with one of the cards that the sheet gives.
-func ofSheet(j job.Job, size card.Size, fold card.Fold) job.Job {
-	j.Card.Width, j.Card.Height, j.Card.Fold = size.Width, size.Height, fold
-	return j
-}
-
-// postIn is the forecast for the card alone in a bought envelope.
-func (m maker) postIn(j job.Job, f envelope.Format) string {
-	book, ok := m.book()
-	if !ok {
-		return "by hand"
-	}
-	stock, _ := m.Shop().Stock(soldPaper)
-	grams := 2.3 * stock.Weight(f.Width, f.Height) // front, back and flaps
-	base, _ := m.Shop().Stock(j.Parts[0].Stock)
-	layers := j.Spec(j.Card.Fold, m.Shop()).Layers()
-	grams += base.Weight(j.Card.Width, j.Card.Height) * float64(layers)
-	return m.forecast(book.Judge(mail.Piece{
-		Width: f.Width, Height: f.Height, Thickness: base.Caliper*measure.Length(layers) + 3*stock.Caliper,
-		Weight: grams * (1 + glueShare), SizeError: m.Style().Tick,
-	})).short
-}
-
-// largest are the largest cards with one fold that the sheet gives one, two and
-// four at a time.
-func (m maker) largest(sheet paper.Sheet) (list []HaveRow) {
-	down := func(l measure.Length) measure.Length { return l.Down(m.Style().Tick) }
-	list = []HaveRow{}
-	for _, n := range []struct{ across, down measure.Length }{{1, 1}, {1, 2}, {2, 1}, {2, 2}} {
-		w, h := down(sheet.Width/n.across), down(sheet.Height/n.down)
-		for _, c := range []struct {
-			size card.Size
-			fold card.Fold
-		}{{card.Size{Width: down(w / 2), Height: h}, card.SideFold}, {card.Size{Width: w, Height: down(h / 2)}, card.TopFold}} {
-			if m.Job().Holds(c.size) != nil {
-				continue // something would lie off its face
-			}
-			list = append(list, HaveRow{
-				ID: fmt.Sprintf("%d:%d:%s", c.size.Width, c.size.Height, c.fold), Size: m.by(c.size.Width, c.size.Height), Fold: c.fold.Kind().Words.Name,
-				Flat: m.by(w, h), Each: int(n.across * n.down), card: c.size, fold: c.fold,
-				Current: c.size == m.Job().Face() && c.fold == m.Job().Card.Fold,
-			})
-		}
-	}
-	return list
 }

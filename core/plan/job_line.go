@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"math"
 
+	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
@@ -56,12 +57,12 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 	if raw, err := json.Marshal(papers); err == nil {
 		l.Papers = raw
 	}
-	book, posted := m.book()
+	book, posted := m.Book()
 	if !posted {
 		l.Post = "by hand"
 	} else {
-		f := m.forecast(m.verdictOf(book, m.piece(m.closed(m.chosen()))))
-		l.Post, l.Tone = f.short, f.tone
+		f := compare.ForecastOf(m.VerdictOf(book, m.Mailed(m.Closed(m.Chosen()))))
+		l.Post, l.Tone = shortly(f), toneOf(f)
 	}
 	if n := len(m.Missing()); n > 0 {
 		l.Tone, l.Problem = Care, m.Missing()[0].Text

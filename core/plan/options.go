@@ -52,7 +52,7 @@ func (m maker) paperOptions() []string {
 // wishes are the paths of the lengths that count for a construction: those of every
 // envelope, and its own.
 func (m maker) wishes(k *blank.Construction) []string {
-	list := paths("envelope.", k.Wishes(m.blankSpec()))
+	list := paths("envelope.", k.Wishes(m.BlankSpec()))
 	return append(list, asked("envelope.", k.Asked)...)
 }
 

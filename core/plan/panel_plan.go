@@ -100,7 +100,7 @@ func (m maker) together(paper card.Size, things []job.Item, least itemsLaid, ste
 	if room.Width <= 0 || room.Height <= 0 {
 		return itemsLaid{}
 	}
-	until := m.effort.Used() + m.effort.Share(steps)
+	until := m.Effort.Used() + m.Effort.Share(steps)
 	sets := itemSets(room, things)
 	if len(least.in) == 0 {
 		least = m.oneAfterOther(room, things)
@@ -112,10 +112,10 @@ func (m maker) together(paper card.Size, things []job.Item, least itemsLaid, ste
 		found := false
 		for _, each := range []int{0, careful} {
 			for _, set := range sets {
-				if len(set.members) != size || !better(set) || m.effort.Used() >= until {
+				if len(set.members) != size || !better(set) || m.Effort.Used() >= until {
 					continue
 				}
-				if laid, ok := m.layItems(set, things, min(each, max(0, until-m.effort.Used()))); ok {
+				if laid, ok := m.layItems(set, things, min(each, max(0, until-m.Effort.Used()))); ok {
 					least, found = laid, true
 				}
 			}
@@ -155,7 +155,7 @@ func (m maker) layItems(set itemSet, things []job.Item, steps int) (itemsLaid, b
 	if set.order.Bound() > 1 {
 		return itemsLaid{}, false
 	}
-	plan := m.effort.Search(set.order, steps, nil)
+	plan := m.Effort.Search(set.order, steps, nil)
 	if plan.Sheets != 1 || len(plan.Unfit) > 0 {
 		return itemsLaid{}, false
 	}

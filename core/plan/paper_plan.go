@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"yellowparcel/core/card"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
@@ -90,13 +91,13 @@ type SheetChoice struct {
 	Chosen bool   `json:"chosen"`
 }
 
-func (m maker) paper(made candidate) PaperPlan {
+func (m maker) paper(made compare.Candidate) PaperPlan {
 	p := PaperPlan{Notes: []Note{}, Stocks: []StockPlan{}, Tone: Fine, Options: m.paperOptions()}
 	p.Folds = m.foldSheets()
 	p.Have = m.have()
 	for i, orders := 0, m.cuts(made); i < len(orders); i++ {
 		// What is left is shared out evenly among the papers that are still to be cut.
-		p.Stocks = append(p.Stocks, m.stockPlan(orders[i], m.effort.Left()/(len(orders)-i)))
+		p.Stocks = append(p.Stocks, m.stockPlan(orders[i], m.Effort.Left()/(len(orders)-i)))
 	}
 	m.paperSentence(&p)
 	return p
@@ -124,14 +125,14 @@ func (m maker) savedWords(s piece.Saved) string {
 
 // cuts are what the job takes, with the envelope that is made: none is cut when the
 // maker came with one.
-func (m maker) cuts(c candidate) []piece.Order {
+func (m maker) cuts(c compare.Candidate) []piece.Order {
 	var b piece.Blank
 	if m.Job().Start == nil && !m.Job().Paper.NoBlanks {
-		if l := c.made.Liner; l.Width > 0 {
+		if l := c.Made.Liner; l.Width > 0 {
 			b.Liner = card.Size{Width: l.Width.Down(m.Style().Tick), Height: l.Height.Down(m.Style().Tick)}
 		}
-		if !c.kind.Bought {
-			b.Width, b.Height, b.Upright = c.made.SheetWidth, c.made.SheetHeight, c.kind.HasTop
+		if !c.Kind.Bought {
+			b.Width, b.Height, b.Upright = c.Made.SheetWidth, c.Made.SheetHeight, c.Kind.HasTop
 		}
 	}
 	return m.Orders(b)
@@ -158,7 +159,7 @@ func (t tried) over(u tried) bool {
 
 func (m maker) try(o piece.Order, sheet paper.Sheet, steps int, tell func(cutting.Progress)) tried {
 	t := tried{sheet: sheet, on: m.On(o, sheet)}
-	t.plan = m.effort.Search(t.on.Cutting, steps, tell)
+	t.plan = m.Effort.Search(t.on.Cutting, steps, tell)
 	return t
 }
 
@@ -179,7 +180,7 @@ func (m maker) stockPlan(o piece.Order, steps int) StockPlan {
 		return p
 	}
 	all := make([]tried, len(sheets))
-	best, until := 0, m.effort.Used()+steps
+	best, until := 0, m.Effort.Used()+steps
 	for i, s := range sheets {
 		all[i] = m.try(o, s, min(trySteps, steps/2/len(sheets)), nil)
 		if i > 0 && all[i].over(all[best]) {
@@ -191,7 +192,7 @@ func (m maker) stockPlan(o piece.Order, steps int) StockPlan {
 			best = i
 		}
 	}
-	if t := m.try(o, all[best].sheet, max(0, until-m.effort.Used()), nil); !all[best].over(t) {
+	if t := m.try(o, all[best].sheet, max(0, until-m.Effort.Used()), nil); !all[best].over(t) {
 		all[best] = t
 	}
 	for i, t := range all {
@@ -324,7 +325,7 @@ func (m maker) paperSentence(p *PaperPlan) {
 // sheet.
 func Cuts(j job.Job, shop job.Shop, stock, sheet string) bool {
 	m := newMaker(j, shop)
-	for _, o := range m.cuts(m.chosen()) {
+	for _, o := range m.cuts(m.Chosen()) {
 		if s, ok := shop.Sheet(sheet); ok && o.Stock.ID == stock && slices.Contains(m.Shop().SheetsFor(o.Stock), s) {
 			return true
 		}
@@ -338,8 +339,8 @@ func Cuts(j job.Job, shop job.Shop, stock, sheet string) bool {
 // that stock, or the stock from no such sheet.
 func CutStock(ctx context.Context, j job.Job, shop job.Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
 	m := newMaker(j, shop)
-	m.effort = cutting.NewEffort(ctx, steps+planSteps)
-	for _, o := range m.cuts(m.chosen()) {
+	m.Effort = cutting.NewEffort(ctx, steps+planSteps)
+	for _, o := range m.cuts(m.Chosen()) {
 		if s, ok := shop.Sheet(sheet); ok && o.Stock.ID == stock && slices.Contains(m.Shop().SheetsFor(o.Stock), s) {
 			// The other sheets keep the plans that a quick look gives.
 			p := m.stockPlan(o, planSteps/2)

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"yellowparcel/core/compare"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
@@ -76,29 +77,20 @@ type Plan struct {
 	Recipe   *RecipePlan   `json:"recipe,omitempty"`
 }
 
-// maker carries what every station of one plan needs: the piece, whole, and what
-// the searches of the plan share.
-type maker struct {
-	piece.Piece
-	// sizeOnly is set where of an envelope nothing but its sheet matters.
-	sizeOnly bool
-	// effort is what the searches of this plan share.
-	effort *cutting.Effort
-}
+// maker carries what every station of one plan needs: the piece, whole, the envelopes
+// for it, and what the searches of the plan share.
+type maker struct{ compare.Maker }
 
 // newMaker gathers what every station of a plan needs.
 func newMaker(j job.Job, shop job.Shop) maker {
-	return maker{Piece: piece.Of(j, shop), effort: cutting.NewEffort(context.Background(), planSteps)}
+	return maker{compare.New(j, shop, cutting.NewEffort(context.Background(), planSteps))}
 }
 
 // with is the maker of another job in the same shop, with all that follows from it.
-func (m maker) with(j job.Job) maker {
-	m.Piece = m.Piece.With(j)
-	return m
-}
+func (m maker) with(j job.Job) maker { return maker{m.With(j)} }
 
 // inShop words what belongs to no job.
-func inShop(shop job.Shop) maker { return maker{Piece: piece.In(shop)} }
+func inShop(shop job.Shop) maker { return maker{compare.Maker{Piece: piece.In(shop)}} }
 
 // fine is the shop's unit at its finest tick.
 func (m maker) fine() measure.Style { return m.Style().Finest() }
@@ -133,22 +125,22 @@ func MakeFor(ctx context.Context, j job.Job, shop job.Shop) (Plan, error) {
 
 func makeWith(e *cutting.Effort, j job.Job, shop job.Shop) (Plan, error) {
 	m := newMaker(j, shop)
-	m.effort = e
+	m.Effort = e
 	p := Plan{Unit: shop.Unit, Tick: m.Style().Tick, Adds: m.Job().Adds(), Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
 	var (
-		chosen candidate
-		all    []candidate
+		chosen compare.Candidate
+		all    []compare.Candidate
 	)
 	for _, station := range []func(){
 		func() { p.Start = m.start() },
 		func() { p.Card = m.card() },
 		func() { p.Layers = m.layers() },
 		func() {
-			all = m.candidates()
-			chosen = m.choose(all)
+			all = m.Candidates()
+			chosen = m.Choose(all)
 		},
 		func() { p.Envelope = m.envelope(chosen, all) },
-		func() { p.Post = m.post(m.closed(chosen), chosen, all) },
+		func() { p.Post = m.post(m.Closed(chosen), chosen, all) },
 		func() { p.Recipe = m.recipe() },
 		func() { p.Paper = m.paper(chosen) },
 	} {
@@ -177,18 +169,14 @@ const planSteps = 1_000_000
 // The shares of what looks for something beside the cutting: what each may use at
 // most, however much is left. What they leave goes into the cutting.
 const (
-	itemSteps  = 300_000 // stamps, greeting and ribbon laid on the papers
-	leaveSteps = 480_000 // things to leave off
-	trySteps   = 40_000  // one sheet tried, before one is chosen
+	itemSteps = 300_000 // stamps, greeting and ribbon laid on the papers
+	trySteps  = 40_000  // one sheet tried, before one is chosen
 )
-
-// nodeSteps is what looking at one set of things to leave off costs.
-const nodeSteps = 40
 
 // mostTicketScores is how many scores the ticket has room for.
 const mostTicketScores = 2
 
-func (m maker) ticket(p Plan, c candidate) []TicketLine {
+func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 	base := p.Card.Bases[0]
 	for _, b := range p.Card.Bases {
 		if b.Fold == m.Job().Card.Fold {
@@ -207,13 +195,13 @@ func (m maker) ticket(p Plan, c candidate) []TicketLine {
 		flat.Value += " · " + score.At.Text
 	}
 	ease := Fine
-	e := c.made
+	e := c.Made
 	sheet := TicketLine{"sheet", "envelope", "Envelope from", m.by(e.SheetWidth, e.SheetHeight), Fine}
 	switch {
-	case c.kind.OnPoint:
+	case c.Kind.OnPoint:
 		sheet.Value = m.Style().Show(e.SheetWidth) + " square"
-	case c.kind.Bought:
-		sheet.Value = m.format(e.From.ID).Name
+	case c.Kind.Bought:
+		sheet.Value = m.Format(e.From.ID).Name
 	}
 	if e.EaseWidth < 0 || e.EaseHeight < 0 {
 		ease = Trouble

@@ -3,11 +3,11 @@ package plan
 import (
 	"fmt"
 
+	"yellowparcel/core/compare"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
-	"yellowparcel/core/paper"
 	"yellowparcel/core/say"
 )
 
@@ -89,20 +89,20 @@ type MeasuredPlan struct {
 	Off string `json:"off"`
 }
 
-func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
-	piece := m.piece(e)
-	about := fmt.Sprintf("card and %s of envelope", plural(e.layers, "layer"))
-	drawing := fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.Style().Unit, m.fine().Show(piece.Thickness))
-	if e.bare {
+func (m maker) post(e compare.Closed, c compare.Candidate, all []compare.Candidate) PostPlan {
+	piece := m.Mailed(e)
+	about := fmt.Sprintf("card and %s of envelope", plural(e.Layers, "layer"))
+	drawing := fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.Width, e.Height), m.Style().Unit, m.fine().Show(piece.Thickness))
+	if e.Bare {
 		about = "the bare card"
-		drawing = fmt.Sprintf("The bare card, %s %s, and its edge, %s thick, beside it.", m.by(e.width, e.height), m.Style().Unit, m.fine().Show(piece.Thickness))
+		drawing = fmt.Sprintf("The bare card, %s %s, and its edge, %s thick, beside it.", m.by(e.Width, e.Height), m.Style().Unit, m.fine().Show(piece.Thickness))
 	}
 	p := PostPlan{
 		Destination: m.Job().Post.Destination, Notes: []Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []Note{}},
-		Width: m.shown(e.width), Height: m.shown(e.height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
+		Width: m.shown(e.Width), Height: m.shown(e.Height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
 		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(), Options: m.mailOptions(),
 		Readings: []Reading{
-			{"closed", "Closed size", m.by(e.width, e.height), "lying flat"},
+			{"closed", "Closed size", m.by(e.Width, e.Height), "lying flat"},
 			{"thickness", "Thickness", m.fine().Show(piece.Thickness), about},
 			{"weight", "Weight", m.weight(piece.Weight), "predicted from the parts"},
 		},
@@ -118,13 +118,13 @@ func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
 	p.Measured = m.measuredPlans(e)
 	p.Everywhere = m.everywhere(piece)
 	p.Beam = m.beamPlan(e, piece)
-	book, ok := m.book()
+	book, ok := m.Book()
 	if !ok {
 		p.Title, p.Short, p.Tone = "By hand", "by hand", Fine
 		p.Sentence = say.That("Given by hand, it needs to meet no post's rules. A dot at the tip of the flap lets it be opened again.")
 		return p
 	}
-	v := m.verdictOf(book, piece)
+	v := m.VerdictOf(book, piece)
 	p.Title = book.Region + ", " + book.Service
 	p.Source = fmt.Sprintf("%s; as published around %s, %s.", book.Source, orUnknown(book.Published), book.Confidence)
 	if !allPass(v.Floor) {
@@ -133,12 +133,12 @@ func (m maker) post(e closed, c candidate, all []candidate) PostPlan {
 	for _, r := range v.Results {
 		p.Classes = append(p.Classes, ClassPlan{ID: r.Class.ID, Name: r.Class.Name, Outcome: r.Outcome, Chosen: r.Class.ID == v.Class, Checks: m.checks(r.Checks)})
 	}
-	f := m.forecast(v)
-	p.Short, p.Tone = f.short, f.tone
+	f := compare.ForecastOf(v)
+	p.Short, p.Tone = shortly(f), toneOf(f)
 	m.verdict(&p, v, e, piece)
 	p.Notes = append(p.Notes, m.bookNotes(book)...)
-	_, grams := m.weights(e)
-	p.Notes = gathered(m.stale(e.thickness, grams), m.pieceNotes(c), p.Notes)
+	_, grams := m.Weights(e)
+	p.Notes = gathered(m.stale(e.Thickness, grams), m.pieceNotes(c), p.Notes)
 	p.Postage = m.postage(v, piece)
 	p.Remedies = m.remedyPlans(c, all, v)
 	p.Gauge = m.gaugePlan(book, e)
@@ -164,28 +164,28 @@ func (m maker) bookNotes(b mail.Rulebook) []Note {
 }
 
 // pieceNotes says what about the piece itself should be known before posting.
-func (m maker) pieceNotes(c candidate) (notes []Note) {
+func (m maker) pieceNotes(c compare.Candidate) (notes []Note) {
 	for _, p := range m.Job().Parts {
-		if t := p.Thing; t != nil && t.Crushable && c.made.Depth == 0 {
+		if t := p.Thing; t != nil && t.Crushable && c.Made.Depth == 0 {
 			notes = append(notes, Note{Care, fmt.Sprintf("“%s” is crushed by pressure: it wants a box, even where a letter would take it.", p.Name)})
 		}
 	}
-	if m.pierces() {
+	if m.Pierces() {
 		stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
 		notes = append(notes, Note{Care, fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", say.Lower(stock.Name))})
 	}
-	if long, short := max(c.made.Width, c.made.Height), min(c.made.Width, c.made.Height); m.Job().Post.AddressShort && !m.Job().Post.Bare {
+	if long, short := max(c.Made.Width, c.Made.Height), min(c.Made.Width, c.Made.Height); m.Job().Post.AddressShort && !m.Job().Post.Bare {
 		notes = append(notes, Note{Fine, fmt.Sprintf("Its longest edge is %s; along the address it is %s long, and machines go by that.", m.Style().ShowUnit(long), m.Style().ShowUnit(short))})
 	}
-	if _, posted := m.book(); posted && !m.Job().Post.Bare {
+	if _, posted := m.Book(); posted && !m.Job().Post.Bare {
 		notes = append(notes, Note{Fine, "For the post, seal the flap along both its edges: an open corner catches."})
 	}
 	if over := m.Over(); over.Width > m.Job().Card.OverWidth || over.Height > m.Job().Card.OverHeight {
 		size := m.Outer()
 		notes = append(notes, Note{Fine, fmt.Sprintf("What sticks out past the edge makes the card %s: the envelope is sized for that.", m.by(size.Width, size.Height))})
 	}
-	t, long := m.Job().Post.Measured, max(c.made.Width, c.made.Height).Millimetres()
-	if t.Overhang > 0 && t.Droop > 0 && !droopOK(t, long) {
+	t, long := m.Job().Post.Measured, max(c.Made.Width, c.Made.Height).Millimetres()
+	if t.Overhang > 0 && t.Droop > 0 && !compare.DroopOK(t, long) {
 		notes = append(notes, Note{Care, "The droop tells something only between 1 mm and a quarter of the overhang, and of a piece longer than that: let less or more of it stand out, and measure again."})
 	}
 	if t.Apart > 0 && t.Sag > 0 && t.Load > 0 && t.Apart.Millimetres() >= long {
@@ -194,31 +194,21 @@ func (m maker) pieceNotes(c candidate) (notes []Note) {
 	return notes
 }
 
-// thinEnvelope is the weight of paper, in gsm, under which a hard point comes
-// through.
-const thinEnvelope = 100
+// weightNames are what weighs of a piece that is no part of the card.
+var weightNames = map[compare.Weight]string{compare.EnvelopeWeight: "Envelope", compare.AdhesiveWeight: "Adhesive", compare.ClosureWeight: "Closure"}
 
-// pierces reports whether something sharp lies bare in a thin envelope.
-func (m maker) pierces() bool {
-	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
-	for _, p := range m.Job().Parts {
-		if p.Thing != nil && p.Thing.Over {
-			return false
-		}
+func weightName(w compare.Weighed) string {
+	if w.Of == compare.PartWeight {
+		return w.Name
 	}
-	for _, c := range m.cautions() {
-		if c.ID == paper.Sharp && c.Set {
-			return stock.GSM < thinEnvelope && !m.Job().Post.Bare
-		}
-	}
-	return false
+	return weightNames[w.Of]
 }
 
-func (m maker) weightPlans(e closed) []WeightPlan {
-	list, sum := m.weights(e)
+func (m maker) weightPlans(e compare.Closed) []WeightPlan {
+	list, sum := m.Weights(e)
 	plans := []WeightPlan{}
 	for _, w := range list {
-		plans = append(plans, WeightPlan{w.name, m.fineWeight(w.grams), percent(w.grams / sum)})
+		plans = append(plans, WeightPlan{weightName(w), m.fineWeight(w.Grams), percent(w.Grams / sum)})
 	}
 	return append(plans, WeightPlan{"together", m.fineWeight(sum), percent(1)})
 }
@@ -235,13 +225,13 @@ func (m maker) fineWeight(g float64) string {
 }
 
 // measuredPlans sets thickness and weight as predicted beside what was measured.
-func (m maker) measuredPlans(e closed) []MeasuredPlan {
-	_, grams := m.weights(e)
+func (m maker) measuredPlans(e compare.Closed) []MeasuredPlan {
+	_, grams := m.Weights(e)
 	t := m.Job().Post.Measured
-	thick := MeasuredPlan{ID: "thickness", Label: "Thickness", Predicted: m.decimal(e.thickness) + " " + string(m.Style().Unit)}
+	thick := MeasuredPlan{ID: "thickness", Label: "Thickness", Predicted: m.decimal(e.Thickness) + " " + string(m.Style().Unit)}
 	if t.Thickness > 0 {
 		thick.Measured = m.decimal(t.Thickness) + " " + string(m.Style().Unit)
-		thick.Off = signedPercent(float64(t.Thickness)/float64(e.thickness) - 1)
+		thick.Off = signedPercent(float64(t.Thickness)/float64(e.Thickness) - 1)
 	}
 	weight := MeasuredPlan{ID: "weight", Label: "Weight", Predicted: m.fineWeight(grams)}
 	if t.Grams > 0 {
@@ -263,9 +253,9 @@ func signedPercent(share float64) string {
 func (m maker) everywhere(piece mail.Piece) []DestinationPlan {
 	list := []DestinationPlan{}
 	for _, b := range m.Shop().Books() {
-		v := m.verdictOf(b, piece)
-		f := m.forecast(v)
-		d := DestinationPlan{ID: b.ID, Name: b.Region + ", " + b.Service, Short: f.short, Tone: f.tone, Chosen: b.ID == m.Job().Post.Destination}
+		v := m.VerdictOf(b, piece)
+		f := compare.ForecastOf(v)
+		d := DestinationPlan{ID: b.ID, Name: b.Region + ", " + b.Service, Short: shortly(f), Tone: toneOf(f), Chosen: b.ID == m.Job().Post.Destination}
 		r, taken := v.Result()
 		switch {
 		case !v.Mailable:
@@ -304,21 +294,21 @@ func (m maker) tightest(r mail.ClassResult) string {
 // where it goes: the station Post without its drawings.
 func Verdicts(j job.Job, shop job.Shop) ([]DestinationPlan, []RemedyPlan) {
 	m := newMaker(j, shop)
-	all := m.candidates()
-	c := m.choose(all)
-	piece := m.piece(m.closed(c))
-	book, ok := m.book()
+	all := m.Candidates()
+	c := m.Choose(all)
+	piece := m.Mailed(m.Closed(c))
+	book, ok := m.Book()
 	if !ok {
 		return m.everywhere(piece), nil
 	}
-	return m.everywhere(piece), m.remedyPlans(c, all, m.verdictOf(book, piece))
+	return m.everywhere(piece), m.remedyPlans(c, all, m.VerdictOf(book, piece))
 }
 
 // Predicted is what the sums say of the finished piece: its thickness, and its
 // weight in grams.
 func Predicted(j job.Job, shop job.Shop) (measure.Length, float64) {
 	m := newMaker(j, shop)
-	e := m.closed(m.choose(m.candidates()))
-	_, grams := m.weights(e)
-	return e.thickness, grams
+	e := m.Closed(m.Choose(m.Candidates()))
+	_, grams := m.Weights(e)
+	return e.Thickness, grams
 }

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"yellowparcel/core/compare"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/say"
 )
@@ -20,7 +21,7 @@ func allPass(checks []mail.Check) bool {
 
 // verdict puts the verdict in words: what it goes as, why, and what would be
 // better.
-func (m maker) verdict(p *PostPlan, v mail.Verdict, e closed, piece mail.Piece) {
+func (m maker) verdict(p *PostPlan, v mail.Verdict, e compare.Closed, piece mail.Piece) {
 	r, taken := v.Result()
 	switch {
 	case !v.Mailable:
@@ -120,7 +121,7 @@ func over(checks []mail.Check) []mail.Check {
 }
 
 // surcharged says why a surcharge falls due and in what envelope it would not.
-func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.Piece) say.Sentence {
+func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e compare.Closed, piece mail.Piece) say.Sentence {
 	for _, c := range r.Checks {
 		if k, _ := c.Measure.Known(); c.OK || !k.Shape {
 			continue
@@ -135,7 +136,7 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.
 			shape = "Long and slim"
 		}
 		s := fmt.Sprintf("%s, so as %s it pays the surcharge", shape, one(r.Class.Name))
-		need := m.Thick().Used + m.Job().Envelope.Ease + e.wider()
+		need := m.Thick().Used + m.Job().Envelope.Ease + e.Wider()
 		rect := r.Class.PlainRectangle(m.Outer().Width+need, m.Outer().Height+need, piece.Thickness, piece.SizeError, m.Style().Tick)
 		if rect.OK {
 			p.Rectangle = &RectanglePlan{m.shown(rect.Width), m.shown(rect.Height)}
@@ -143,7 +144,7 @@ func (m maker) surcharged(p *PostPlan, r mail.ClassResult, e closed, piece mail.
 		}
 		return say.That("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, rect.Why.Words().Name)
 	}
-	if onlyGuidance(r.Checks) {
+	if compare.OnlyGuidance(r.Checks) {
 		return say.That("As %s[%s] it may pay the surcharge: %s. Ask first.", article(r.Class.Name), r.Class.Name, m.broken(r.Checks, true))
 	}
 	return say.That("As %s it pays the surcharge: %s.", one(r.Class.Name), m.broken(r.Checks, true))

@@ -5,9 +5,8 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/card"
-	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/recipe"
 	"yellowparcel/core/say"
 )
 
@@ -41,153 +40,177 @@ type RecipeReading struct {
 	Drawing    string      `json:"drawing"`
 }
 
+// squareSeams and pocketSeams say where the seams of a note's envelope are.
+var (
+	squareSeams = []string{"left to top", "top to right", "right to bottom", "bottom to left"}
+	pocketSeams = []string{"left tab", "right tab", "flap over the back"}
+)
+
+// recipeFaults say why a note makes no envelope at all.
+var recipeFaults = map[blank.RecipeFault]string{
+	blank.LeftOff: "the left score lies off the sheet", blank.RightOff: "the right score lies off the sheet",
+	blank.TopOff: "the top score lies off the sheet", blank.BottomOff: "the bottom score lies off the sheet",
+	blank.NearFar: "a near score lies beyond its far one", blank.PairCrosses: "two scores of a pair cross, so that no room is left between them",
+	blank.NoFace: "the scores leave no face on the sheet", blank.OnEdge: "a score lies on the edge of the sheet",
+	blank.TabsCross:   "the scores of the two tabs cross, so that no room is left between them",
+	blank.FlapCrosses: "the scores of flap and back cross, so that no front is left between them",
+}
+
+// readAs say how a note is read.
+var readAs = map[recipe.As][]say.Clause{
+	recipe.AsWritten: {say.Always("as it is written")}, recipe.AtZero: {say.Always("with the guide's corner at zero")},
+	recipe.AtCorner: {say.Always("with the guide's corner at {corner}")},
+}
+
+// noteFaults say what is wrong with a note that makes an envelope, and which number to
+// change: {a}, {b} and {c} are the lengths of the fault.
+var noteFaults = map[recipe.FaultID]faultTold{
+	recipe.OffCentre:   {Care, []say.Clause{say.Always("Its scores lie off the centre: in the middle they would be if the guide reads {a} at the sheet's corner. Look where the corner sits on yours.")}},
+	recipe.NarrowSeam:  {Trouble, []say.Clause{say.Always("A seam of {a} is less than the {adhesive}, {b}: set the two scores beside it together {c} further in, or cut the sheet larger and the scores with it.")}},
+	recipe.TightSides:  {Trouble, []say.Clause{say.Always("It is {a} too tight: set the two side scores together {b} nearer to their corners.")}},
+	recipe.TightEnds:   {Trouble, []say.Clause{say.Always("It is {a} too tight: set the two top and bottom scores together {b} nearer to their corners.")}},
+	recipe.LongFlap:    {Care, []say.Clause{say.Always("A flap is longer than the envelope and would stick out: blunt its tip.")}},
+	recipe.TightAcross: {Trouble, []say.Clause{say.Always("It is {a} too tight across: set the two tabs' scores together {b} nearer to their edges, or cut the sheet as much wider.")}},
+	recipe.TightDown:   {Trouble, []say.Clause{say.Always("It is {a} too tight down: set the scores of flap and back together {b} nearer to their ends, or cut the sheet as much longer.")}},
+	recipe.NarrowTab:   {Trouble, []say.Clause{say.Always("A tab of {a} is narrower than the {adhesive}, {b}: score it at {b}, and cut the sheet wider by as much.")}},
+	recipe.TabsDiffer:  {Care, []say.Clause{say.Always("The tabs differ, {a} and {b}: the front lies off the middle by {c}. One of the two may be a slip.")}},
+	recipe.TabsMeet:    {Trouble, []say.Clause{say.Always("The tabs meet: together {a} of a width of {b}.")}},
+	recipe.HighBack:    {Care, []say.Clause{say.Always("The back is {a} higher than the front and stands out of the throat: score it at {b}.")}},
+	recipe.ShortFlap:   {Trouble, []say.Clause{say.Always("The closing flap covers {a} of the back, the adhesive wants {b}: make the flap {c}.")}},
+	recipe.FlapOver:    {Trouble, []say.Clause{say.Always("The flap of {a} is longer than the front, {b}: it would stick out.")}},
+}
+
+// recipeWords says what a note really makes.
+type recipeWords struct {
+	maker
+	of recipe.Recipe
+}
+
 // recipe works the job's note backwards; nil when there is none.
 func (m maker) recipe() *RecipePlan {
 	if m.Job().Recipe == nil {
 		return nil
 	}
-	if m.Job().Recipe.Pocket {
-		return m.pocketRecipe(m.Job().Recipe.AsPocket())
-	}
-	r := m.Job().Recipe.Blank()
-	p := &RecipePlan{Scores: m.Job().Recipe.Scores(), Readings: []RecipeReading{}, Notes: []Note{}, Rescaled: m.rescaled()}
-	if fault := r.Fault(); fault != "" {
-		p.Sentence = say.That("This makes no envelope: %s. Look at the note again.", fault)
-		p.Notes = append(p.Notes, Note{Trouble, say.Capital(fault) + ": change that number."})
+	w := recipeWords{m, recipe.In(m.Maker)}
+	p := &RecipePlan{Scores: m.Job().Recipe.Scores(), Readings: []RecipeReading{}, Notes: []Note{}, Rescaled: w.rescaled()}
+	readings, fault := w.of.Readings()
+	if fault != blank.MakesOne {
+		p.Sentence = say.That("This makes no envelope: %s. Look at the note again.", recipeFaults[fault])
+		p.Notes = append(p.Notes, Note{Trouble, say.Capital(recipeFaults[fault]) + ": change that number."})
 		return p
 	}
-	sides, ends := r.Centring()
-	zero := r.Make(0, 0)
-	name := "as it is written"
-	off := sides.Abs() > m.Style().Tick || ends.Abs() > m.Style().Tick
-	if off {
-		name = "with the guide's corner at zero"
+	for _, r := range readings {
+		p.Readings = append(p.Readings, w.reading(r))
 	}
-	p.Readings = append(p.Readings, m.recipeReading(name, zero))
-	best := zero
-	if off {
-		best = r.Make(sides, ends)
-		p.Readings = append(p.Readings, m.recipeReading(fmt.Sprintf("with the guide's corner at %s", m.Style().Show(-sides)), best))
-		p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("Its scores lie off the centre: in the middle they would be if the guide reads %s at the sheet's corner. Look where the corner sits on yours.", m.Style().Show(-sides))})
-	}
-	p.Notes = append(p.Notes, m.recipeNotes(best)...)
-	p.Notes = append(p.Notes, m.stretched(best.Width, best.Height, best.Seam())...)
-	p.Notes = append(p.Notes, m.quoted()...)
-	p.Sentence = m.recipeSentence(best)
+	best := readings[len(readings)-1]
+	p.Notes = append(append(w.notes(best), w.stretched(best)...), w.quoted()...)
+	p.Sentence = w.sentence(best)
 	return p
 }
 
-// inside is the room of a recipe's envelope for the card, each way.
-func (m maker) recipeEase(res blank.RecipeResult) (w, h measure.Length) {
-	return m.easeIn(res.Width, res.Height)
+// sizes writes lengths one by one.
+func (w recipeWords) sizes(list []measure.Length) (texts []string) {
+	for _, l := range list {
+		texts = append(texts, w.Style().Show(l))
+	}
+	return texts
 }
 
-// easeIn is the room for the card between creases, the way round it fits better.
-func (m maker) easeIn(width, height measure.Length) (w, h measure.Length) {
-	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
-	outer := m.Outer()
-	ease := func(c card.Size) (measure.Length, measure.Length) {
-		return width - 2*stock.Caliper - c.Width - m.Thick().Used, height - 2*stock.Caliper - c.Height - m.Thick().Used
+func (w recipeWords) reading(r recipe.Reading) RecipeReading {
+	show := w.Style().Show
+	name := say.Slots{"corner": show(r.Corner)}.Text(readAs[r.As]...)
+	p := RecipeReading{
+		Name: name, Inside: w.by(r.Width, r.Height), Ease: w.by(r.EaseWidth, r.EaseHeight), Fits: r.Ease() >= 0, Suits: r.Suits, Hole: "none",
+		Net: r.Net, Dimensions: []Dimension{}, Seams: w.sizes(r.Seams), SeamNames: squareSeams,
 	}
-	w, h = ease(outer)
-	if tw, th := ease(card.Size{Width: outer.Height, Height: outer.Width}); min(tw, th) > min(w, h) {
-		return tw, th
-	}
-	return w, h
-}
-
-func (m maker) recipeReading(name string, res blank.RecipeResult) RecipeReading {
-	w, h := m.recipeEase(res)
-	reading := RecipeReading{
-		Name: name, Inside: m.by(res.Width, res.Height), Ease: m.by(w, h), Fits: min(w, h) >= 0, Hole: "none", Net: res.Net,
-		SeamNames:  []string{"left to top", "top to right", "right to bottom", "bottom to left"},
-		Dimensions: []Dimension{}, Suits: min(w, h) >= 0 && res.Seam() > 0 && res.Folded.Hole < 1,
-	}
-	for _, s := range res.Seams {
-		reading.Seams = append(reading.Seams, m.Style().Show(s))
-	}
-	if res.Folded.Hole >= 1 {
-		reading.Hole = fmt.Sprintf("%.0f mm²", res.Folded.Hole)
-	}
-	reading.Drawing = fmt.Sprintf("The note's sheet %s, creases %s apart; seams of %s.", name, reading.Inside, strings.Join(reading.Seams, ", "))
-	return reading
-}
-
-func (m maker) recipeSentence(res blank.RecipeResult) say.Sentence {
-	w, h := m.recipeEase(res)
-	switch {
-	case res.Seam() < 0:
-		return say.That("It makes an envelope of [%s], but the back stays open: a seam is [%s].", m.by(res.Width, res.Height), m.Style().Show(res.Seam()))
-	case min(w, h) < 0:
-		return say.That("It makes an envelope of [%s]; your card is [%s] too large for it.", m.by(res.Width, res.Height), m.Style().Show(-min(w, h)))
-	}
-	return say.That("It makes an envelope of [%s] with a seam of [%s]; your card has [%s] of ease in it.", m.by(res.Width, res.Height), m.Style().Show(res.Seam()), m.Style().Show(min(w, h)))
-}
-
-// recipeNotes says what goes wrong and which number to change.
-func (m maker) recipeNotes(res blank.RecipeResult) (notes []Note) {
-	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	show := m.Style().Show
-	if s := res.Seam(); s < a.Width {
-		// Every score lengthens two seams by √2 of what it grows; the sheet by what
-		// it grows takes as much off.
-		by := measure.Round(float64(a.Width-s) / 1.41421356).Up(m.Style().Tick)
-		notes = append(notes, Note{Trouble, fmt.Sprintf("A seam of %s is less than the %s, %s: set the two scores beside it together %s further in, or cut the sheet larger and the scores with it.", show(s), say.Lower(a.Name), show(a.Width), show(by))})
-	}
-	w, h := m.recipeEase(res)
-	for _, d := range []struct {
-		ease  measure.Length
-		which string
-	}{{w, "side"}, {h, "top and bottom"}} {
-		if d.ease < 0 {
-			notes = append(notes, Note{Trouble, fmt.Sprintf("It is %s too tight: set the two %s scores together %s nearer to their corners.", show(-d.ease), d.which, show((m.Job().Envelope.Ease - d.ease).Up(m.Style().Tick)))})
+	if w.of.Pocket() {
+		p.SeamNames = pocketSeams
+		if r.Gap > 0 {
+			p.Hole = show(r.Gap) + " at the throat"
 		}
+		p.Drawing = fmt.Sprintf("The note's sheet as it is written, a pocket of %s; tabs of %s and %s, the flap %s over the back.", p.Inside, p.Seams[0], p.Seams[1], p.Seams[2])
+		return p
 	}
-	if res.Folded.Overhang > 1 {
-		notes = append(notes, Note{Care, "A flap is longer than the envelope and would stick out: blunt its tip."})
+	if r.Hole >= 1 {
+		p.Hole = fmt.Sprintf("%.0f mm²", r.Hole)
+	}
+	p.Drawing = fmt.Sprintf("The note's sheet %s, creases %s apart; seams of %s.", name, p.Inside, strings.Join(p.Seams, ", "))
+	return p
+}
+
+func (w recipeWords) sentence(r recipe.Reading) say.Sentence {
+	show, inside := w.Style().Show, w.by(r.Width, r.Height)
+	switch {
+	case w.of.Pocket() && r.Ease() < 0:
+		return say.That("It makes a pocket of [%s]; your card is [%s] too large for it.", inside, show(-r.Ease()))
+	case w.of.Pocket():
+		return say.That("It makes a pocket of [%s] with tabs of [%s]; your card has [%s] of ease in it.", inside, show(r.Seam), show(r.Ease()))
+	case r.Seam < 0:
+		return say.That("It makes an envelope of [%s], but the back stays open: a seam is [%s].", inside, show(r.Seam))
+	case r.Ease() < 0:
+		return say.That("It makes an envelope of [%s]; your card is [%s] too large for it.", inside, show(-r.Ease()))
+	}
+	return say.That("It makes an envelope of [%s] with a seam of [%s]; your card has [%s] of ease in it.", inside, show(r.Seam), show(r.Ease()))
+}
+
+// notes says what goes wrong and which number to change.
+func (w recipeWords) notes(best recipe.Reading) []Note {
+	notes, show := []Note{}, w.Style().Show
+	a, _ := w.Shop().Adhesive(w.Job().Envelope.Adhesive)
+	for _, f := range w.of.Faults(best) {
+		told := noteFaults[f.ID]
+		slots := say.Slots{"a": show(f.A), "b": show(f.B), "c": show(f.C), "adhesive": say.Lower(a.Name)}
+		notes = append(notes, Note{told.tone, slots.Text(told.words...)})
 	}
 	return notes
 }
 
-// rescaledWish is what is wished for an envelope that follows a recipe: its own seam,
-// as long as the adhesive has room on it, and of a pocket its thumb gap.
-func (m maker) rescaledWish(r job.Recipe) job.EnvelopeWish {
-	e := m.Job().Envelope
-	least := m.blankSpec().Adhesive
-	e.Double, e.Flap = false, 0
-	if r.Pocket {
-		e.Construction, e.Pocket = blank.PocketID, blank.ExactPocket
-		if p := r.AsPocket(); p.Fault() == "" {
-			res := p.Make()
-			if res.Tab >= least {
-				e.Seam = res.Tab
-			}
-			e.ThumbGap = max(0, min(res.Gap, m.Outer().Height/2))
-		}
-		return e
+// stretched says what becomes of an outline that is enlarged or reduced as a whole
+// until the card goes in.
+func (w recipeWords) stretched(best recipe.Reading) []Note {
+	s, ok := w.of.Stretched(best)
+	if !ok {
+		return nil
 	}
-	e.Construction, e.School, e.Way, e.FlapShape = blank.DiamondID, blank.ExactSeam, blank.PairWay, ""
-	if d := r.Blank(); d.Fault() == "" {
-		sides, ends := d.Centring()
-		if seam := d.Make(sides, ends).Seam(); seam >= least {
-			e.Seam = seam
-		}
-	}
-	return e
+	show := w.Style().Show
+	return []Note{{Fine, fmt.Sprintf("Stretched as a whole to %.0f %% to suit your card, its seam of %s would become %s and one side would have %s of ease: solve it anew, as below, instead of stretching the outline.", 100*s.Factor, show(s.Seam), show(s.Grown), show(s.Loose))}}
 }
 
-// following is the blank's spec when the envelope follows the job's recipe.
-func (m maker) following() blank.Spec {
-	j := m.Job()
-	j.Envelope = m.rescaledWish(*j.Recipe)
-	return m.with(j).blankSpec()
+// quoted holds a limit that a note names against the rulebooks.
+func (w recipeWords) quoted() []Note {
+	bounds, here, names := w.of.Quoted()
+	if !names {
+		return nil
+	}
+	note := w.Job().Recipe
+	words := func(b recipe.Bound) string {
+		word := "greatest"
+		if b.Least {
+			word = "least"
+		}
+		return fmt.Sprintf("the %s %s of %s, %s, %s", word, note.QuotedMeasure(), one(b.Class.Name), b.Book.Region, b.Book.Service)
+	}
+	limit := w.fine().ShowUnit(note.Quoted)
+	if len(bounds) == 0 {
+		where := ""
+		if here != nil {
+			where = fmt.Sprintf(" Where this job goes, %s is %s.", words(*here), w.fine().ShowUnit(here.At))
+		}
+		return []Note{{Care, fmt.Sprintf("No rulebook here has %s as a limit of %s.%s", limit, note.QuotedMeasure(), where)}}
+	}
+	var whose []string
+	for _, b := range bounds {
+		whose = append(whose, words(b))
+	}
+	return []Note{{Fine, fmt.Sprintf("The limit of %s is %s: as published, to be verified.", limit, strings.Join(whose, "; "))}}
 }
 
-// rescaled is a diamond for the job's card with the recipe's own seam.
-func (m maker) rescaled() string {
-	s := m.following()
-	d := blank.NewDiamond(s)
-	w := d.Chosen()
-	at := func(i int) string { return m.Style().Show(w.Scores[i].At) }
-	return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", m.Style().Show(s.Seam), m.Style().Show(d.Sheet), at(0), at(1), at(2), at(3))
+// rescaled says the envelope that follows the recipe, made for the job's card.
+func (w recipeWords) rescaled() string {
+	made, show := w.of.Rescaled(), w.Style().Show
+	at := func(i int) string { return show(made.Way().Scores[i].At) }
+	if w.of.Pocket() {
+		return fmt.Sprintf("For your card with tabs of %s: cut %s; score %s from both sides, %s from the flap's end and %s from the other.", at(0), w.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3))
+	}
+	return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at(0), at(1), at(2), at(3))
 }

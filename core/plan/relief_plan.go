@@ -5,6 +5,7 @@ import (
 	"math"
 	"slices"
 
+	"yellowparcel/core/compare"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/piece"
@@ -59,19 +60,19 @@ func (m maker) reliefPlan() ReliefPlan {
 	r, fine := m.Relief(), m.fine()
 	p := ReliefPlan{
 		Width: m.Job().Card.Width.Millimetres(), Height: m.Job().Card.Height.Millimetres(), Parts: []ReliefPart{},
-		Max: Shown{nm(r.Max), fine.Show(nm(r.Max))}, Min: Shown{nm(r.Min), fine.Show(nm(r.Min))}, At: r.At, Words: reliefWords(r, m),
+		Max: Shown{measure.OfMillimetres(r.Max), fine.Show(measure.OfMillimetres(r.Max))}, Min: Shown{measure.OfMillimetres(r.Min), fine.Show(measure.OfMillimetres(r.Min))}, At: r.At, Words: reliefWords(r, m),
 	}
 	for i, q := range r.Parts {
 		part := m.Job().Parts[m.Laid()[i]]
 		p.Parts = append(p.Parts, ReliefPart{
 			Part: m.Laid()[i], Name: q.Name, Disc: q.Disc, Thing: part.Thing != nil, X: q.X0, Y: q.Y0, Width: q.X1 - q.X0, Height: q.Y1 - q.Y0,
-			Top: fine.Show(nm(r.Tops[i])), Level: r.Tops[i] / math.Max(r.Max, 1e-9), High: slices.Contains(r.Chain, i), Draping: q.Draping,
+			Top: fine.Show(measure.OfMillimetres(r.Tops[i])), Level: r.Tops[i] / math.Max(r.Max, 1e-9), High: slices.Contains(r.Chain, i), Draping: q.Draping,
 		})
 	}
 	p.Rows = []Reading{
 		{"max", "Thickest", p.Max.Text, "where " + m.chainWords() + " lie on each other"},
 		{"min", "Thinnest", p.Min.Text, "over the face"},
-		{"difference", "Difference", fine.Show(nm(r.Max - r.Min)), m.lumpWords()},
+		{"difference", "Difference", fine.Show(measure.OfMillimetres(r.Max - r.Min)), m.lumpWords()},
 	}
 	// What the card takes of an envelope goes by its measured height, as on the
 	// Card station.
@@ -79,8 +80,8 @@ func (m maker) reliefPlan() ReliefPlan {
 	across, down := as.Girths(true), as.Girths(false)
 	p.Cuts = []SectionPlan{m.cut("across", across, true), m.cut("down", down, false)}
 	p.Rows = append(p.Rows,
-		Reading{"girth-across", "Takes across", fine.Show(nm(across.EndOn.Room())), m.girthWords(as, true, across)},
-		Reading{"girth-down", "Takes down", fine.Show(nm(down.EndOn.Room())), m.girthWords(as, false, down)})
+		Reading{"girth-across", "Takes across", fine.Show(measure.OfMillimetres(across.EndOn.Room())), m.girthWords(as, true, across)},
+		Reading{"girth-down", "Takes down", fine.Show(measure.OfMillimetres(down.EndOn.Room())), m.girthWords(as, false, down)})
 	return p
 }
 
@@ -97,7 +98,7 @@ func (m maker) lumpWords() string {
 	if rise < 0.01 {
 		return "it is even"
 	}
-	return fmt.Sprintf("“%s” rises %s within an inch", m.Relief().Parts[part].Name, m.fine().Show(nm(rise)))
+	return fmt.Sprintf("“%s” rises %s within an inch", m.Relief().Parts[part].Name, m.fine().Show(measure.OfMillimetres(rise)))
 }
 
 func (m maker) cut(id string, g mail.Girths, wide bool) SectionPlan {
@@ -111,7 +112,7 @@ func (m maker) cut(id string, g mail.Girths, wide bool) SectionPlan {
 	}
 	return SectionPlan{
 		ID: id, At: g.Worst.At, Steps: steps, Hull: g.Worst.Hull,
-		Text: fmt.Sprintf("Cut %s, %s %s: half the way round it is %s.", id, m.Style().Show(nm(g.Worst.At)), where, m.fine().ShowUnit(of+nm(g.Worst.Room()))),
+		Text: fmt.Sprintf("Cut %s, %s %s: half the way round it is %s.", id, m.Style().Show(measure.OfMillimetres(g.Worst.At)), where, m.fine().ShowUnit(of+measure.OfMillimetres(g.Worst.Room()))),
 	}
 }
 
@@ -122,7 +123,7 @@ func (m maker) girthWords(r mail.Relief, wide bool, g mail.Girths) string {
 	if part < 0 || most < 0.05 {
 		return "of the envelope, as it lies"
 	}
-	return fmt.Sprintf("of the envelope, as it lies; “%s” costs %s of it", m.Relief().Parts[part].Name, m.fine().Show(nm(most)))
+	return fmt.Sprintf("of the envelope, as it lies; “%s” costs %s of it", m.Relief().Parts[part].Name, m.fine().Show(measure.OfMillimetres(most)))
 }
 
 // BeamPlan is the piece bent round the drum of a sorting machine.
@@ -156,14 +157,14 @@ const (
 	beltPull = 40.0
 )
 
-func (m maker) beamPlan(e closed, piece mail.Piece) BeamPlan {
-	b, scaled := m.beam(e, piece.Weight)
+func (m maker) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
+	b, scaled := m.Beam(e, piece.Weight)
 	at, most := b.Stiffest()
 	lb := b.Pull() / mail.PoundForce
 	least, high := mail.PullAtLeast, mail.PullAtMost
 	about := "about; it may be from %s to %s"
 	if scaled {
-		least, high = 1/pullMeasured, pullMeasured
+		least, high = 1/compare.PullMeasured, compare.PullMeasured
 		about = "as measured at home; it may be from %s to %s"
 	}
 	p := BeamPlan{
@@ -176,7 +177,7 @@ func (m maker) beamPlan(e closed, piece mail.Piece) BeamPlan {
 		{"pull", "Pull needed", p.Pull, fmt.Sprintf(about, m.force(b.Pull()*least), m.force(b.Pull()*high))},
 		{"belt", "Pull there is", m.force(beltPull * mail.PoundForce), "of the belt round an 11 in drum, as the rule has it"},
 		{"strain", "Outer fibre", fmt.Sprintf("%.2f %%", 100*b.Strain), "strained on the drum; over 0.5 % it creases or refuses"},
-		{"stiffest", "Stiffest", m.Style().Show(nm(at)), "from the left end"},
+		{"stiffest", "Stiffest", m.Style().Show(measure.OfMillimetres(at)), "from the left end"},
 	}
 	switch {
 	case lb > beltPull:
@@ -191,14 +192,14 @@ func (m maker) beamPlan(e closed, piece mail.Piece) BeamPlan {
 	if b.RigidLength > 0 {
 		part := m.Relief().Parts[b.Rigid]
 		from := part.X0
-		if e.width < e.height {
+		if e.Width < e.Height {
 			from = part.Y0
 		}
 		from -= b.From
 		p.RigidFrom, p.RigidTo = math.Max(0, from), math.Min(b.Length, from+b.RigidLength)
-		p.Rows = append(p.Rows, Reading{"lift", "Stands off", m.fine().Show(nm(b.Lift())), fmt.Sprintf("the drum, at the ends of “%s”, which does not bend", part.Name)})
+		p.Rows = append(p.Rows, Reading{"lift", "Stands off", m.fine().Show(measure.OfMillimetres(b.Lift())), fmt.Sprintf("the drum, at the ends of “%s”, which does not bend", part.Name)})
 	}
-	p.Words = fmt.Sprintf("The piece, %s long, bent round a drum of 11 in: it needs a pull of %s of the %s that the belt has. %s", m.Style().ShowUnit(nm(b.Length)), p.Pull, m.force(beltPull*mail.PoundForce), p.Sentence)
+	p.Words = fmt.Sprintf("The piece, %s long, bent round a drum of 11 in: it needs a pull of %s of the %s that the belt has. %s", m.Style().ShowUnit(measure.OfMillimetres(b.Length)), p.Pull, m.force(beltPull*mail.PoundForce), p.Sentence)
 	return p
 }
 
@@ -255,7 +256,7 @@ type GaugePlan struct {
 
 // gaugePlan is the gauge for the thickness of the cheapest class that has a
 // limit, from the piece of card that the maker named.
-func (m maker) gaugePlan(book mail.Rulebook, e closed) *GaugePlan {
+func (m maker) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan {
 	for _, c := range book.Classes {
 		if c.ID != book.Enveloped().ID {
 			continue
@@ -264,7 +265,7 @@ func (m maker) gaugePlan(book mail.Rulebook, e closed) *GaugePlan {
 			if l.Measure != mail.Thickness || l.Max == nil {
 				continue
 			}
-			short := min(e.width, e.height)
+			short := min(e.Width, e.Height)
 			w, h := m.Job().Post.GaugeWidth, m.Job().Post.GaugeHeight
 			if w == 0 {
 				w = (short + 3*measure.Inch).Up(m.Style().Tick)
@@ -282,8 +283,8 @@ func (m maker) gaugePlan(book mail.Rulebook, e closed) *GaugePlan {
 				return p
 			}
 			bare := ""
-			if e.layers > 0 {
-				bare = fmt.Sprintf(" For a bare card, take the envelope's %s off the slot.", plural(e.layers, "layer"))
+			if e.Layers > 0 {
+				bare = fmt.Sprintf(" For a bare card, take the envelope's %s off the slot.", plural(e.Layers, "layer"))
 			}
 			p.Text = fmt.Sprintf("From stiff card of %s cut a slot of %s: along from %s to %s, across from %s to %s. The closed, filled piece has to slide through by itself. Prove it on a stack of sheets whose thickness you know.%s",
 				m.by(g.Width, g.Height), p.Slot, p.Left.Text, p.Right.Text, p.Top.Text, p.Bottom.Text, bare)

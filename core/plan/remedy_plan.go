@@ -3,39 +3,112 @@ package plan
 import (
 	"fmt"
 
+	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/mail"
+	"yellowparcel/core/offer"
+	"yellowparcel/core/say"
 )
+
+// RemedyPlan is one thing that would post the piece better, worked out with all
+// that follows from it.
+type RemedyPlan struct {
+	ID    string `json:"id"`
+	Title string `json:"title"`
+	// Text says what it costs and saves.
+	Text string `json:"text"`
+	// Short and Tone are the new verdict.
+	Short string `json:"short"`
+	Tone  Tone   `json:"tone"`
+	// Proven is false where a smaller change might do too.
+	Proven bool `json:"proven"`
+	// Possible is false where it is told only that it would not help.
+	Possible bool `json:"possible"`
+}
+
+// remedyTold is how a remedy is told.
+type remedyTold struct{ title, text []say.Clause }
+
+// saves is what leaving things off saves.
+var saves = []say.Clause{say.Always("Saves {thinner} of thickness and {lighter}."), say.When("unproven", " Not proven to be the least that does.")}
+
+// remediesTold say what each remedy does, and what it costs and saves.
+var remediesTold = map[offer.RemedyID]remedyTold{
+	offer.LeaveOff:  {[]say.Clause{say.Always("Leave off {left}")}, saves},
+	offer.LeaveEven: {[]say.Clause{say.Always("Leave off {left}")}, saves},
+	offer.FoamThin:  {[]say.Clause{say.Always("Take foam of {foam}")}, []say.Clause{say.Always("It raises less, and nothing is left off.")}},
+	offer.FoamNone:  {[]say.Clause{say.Always("Glue it flat")}, []say.Clause{say.Always("Without foam nothing is raised.")}},
+	offer.BaseStock: {[]say.Clause{say.Always("Take a lighter base: {Stock}")}, []say.Clause{say.Always("In place of {instead}.")}},
+	offer.Shield: {
+		[]say.Clause{say.Always("Lay a plain shield insert over it")},
+		[]say.Clause{say.Always("It lies level on what stands highest, so that the outside is even; it adds its own thickness.")},
+	},
+	offer.Embossed: {
+		[]say.Clause{say.Always("Lay an embossed shield insert over it")},
+		[]say.Clause{say.Always("Its relief keeps points from coming through; it adds its own millimetre.")},
+	},
+	offer.Paper:     {[]say.Clause{say.Always("Make the envelope of {stock}")}, []say.Clause{say.Always("Strong enough that points stay inside.")}},
+	offer.Address:   {[]say.Clause{say.Always("Write the address along the long edge")}, []say.Clause{say.Always("Machines read it that way round.")}},
+	offer.Closure:   {[]say.Clause{say.Always("Close it with gum or tape")}, []say.Clause{say.Always("In place of the {closed}, which machines catch.")}},
+	offer.Rectangle: {[]say.Clause{say.Always("Make the envelope a plain rectangle, {size}")}, []say.Clause{say.Always("Two holding strips keep the card in the middle.")}},
+	offer.Make: {
+		[]say.Clause{say.When("box", "Box it: {construction}"), say.Unless("box", "Make it as a {construction}")},
+		[]say.Clause{say.Always("Of {sheet}, {thick} thick closed."), say.When("no sheet", " No sheet on your shelf is large enough for it.")},
+	},
+	offer.HandCancel: {[]say.Clause{say.Always("Ask for cancelling by hand")}, []say.Clause{say.Always("The surcharge stays; the drum is spared. Not every counter offers it: ask first.")}},
+	offer.NextClass:  {[]say.Clause{say.Always("Pay for {class}")}, []say.Clause{say.Always("The next class up takes it without asking.")}},
+}
+
+// countedOn is what is said of a remedy that goes on from readings.
+var countedOn = say.When("counted", " Counted on from your readings: measure again.")
 
 // mostRemedies is how many are told.
 const mostRemedies = 8
 
-func (m maker) remedyPlans(c candidate, all []candidate, v mail.Verdict) []RemedyPlan {
-	list := []RemedyPlan{}
-	for _, r := range m.remedies(c, all, v) {
+func (m maker) remedyPlans(c compare.Candidate, all []compare.Candidate, v mail.Verdict) []RemedyPlan {
+	list, offers := []RemedyPlan{}, offer.To(m.Maker)
+	for _, r := range offers.Remedies(c, all, v) {
 		if len(list) == mostRemedies {
 			break
 		}
-		list = append(list, RemedyPlan{ID: r.id, Title: r.title, Text: r.text, Short: r.post.short, Tone: r.post.tone, Proven: !r.unproven, Possible: true})
+		told, slots := remediesTold[r.Kind], m.remedySlots(r)
+		list = append(list, RemedyPlan{
+			ID: r.ID(), Title: slots.Text(told.title...), Text: slots.Text(append(told.text[:len(told.text):len(told.text)], countedOn)...),
+			Short: shortly(r.Post), Tone: toneOf(r.Post), Proven: !r.Unproven, Possible: true,
+		})
 	}
-	if why := m.noRectangle(v); why != "" {
-		list = append(list, RemedyPlan{ID: "no-rectangle", Title: "No rectangle helps", Text: why, Short: m.forecast(v).short, Tone: Care})
+	if of, none := offers.NoRectangle(v); none {
+		list = append(list, RemedyPlan{
+			ID: "no-rectangle", Title: "No rectangle helps", Short: shortly(compare.ForecastOf(v)), Tone: Care,
+			Text: fmt.Sprintf("One of the right shape round this card would be over the limit for %s: the surcharge stays, or the card gets smaller.", of.Words().Name),
+		})
 	}
 	return list
 }
 
-// noRectangle says why no rectangle saves the surcharge for the shape.
-func (m maker) noRectangle(v mail.Verdict) string {
-	r, taken := v.Result()
-	if !taken || m.Job().Envelope.Mailable || m.Job().Post.AddressShort {
-		return ""
+// remedySlots are what the words of a remedy are filled with.
+func (m maker) remedySlots(r offer.Remedy) say.Slots {
+	var names []string
+	for _, l := range r.Left {
+		name := "“" + l.Name + "”"
+		if l.Times > 1 {
+			name = fmt.Sprintf("%d × %s", l.Times, name)
+		}
+		names = append(names, name)
 	}
-	if !breaks(r, func(k *mail.MeasureKind) bool { return k.Shape }) {
-		return ""
+	s := say.Slots{
+		"left": say.And(names), "thinner": m.fine().Show(r.Thinner), "lighter": m.fineWeight(r.Lighter), "foam": m.fine().ShowUnit(r.Foam),
+		"Stock": r.Stock.Name, "stock": say.Lower(r.Stock.Name), "instead": r.Instead.Name, "closed": say.Lower(r.Closed.Name), "size": m.by(r.Width, r.Height),
 	}
-	need := m.Thick().Used + m.Job().Envelope.Ease
-	rect := v.Rulebook.Enveloped().PlainRectangle(m.Outer().Width+need, m.Outer().Height+need, m.Thick().Used, m.Style().Tick, m.Style().Tick)
-	if rect.OK {
-		return ""
+	if r.Class.Name != "" {
+		s["class"] = one(r.Class.Name)
 	}
-	return fmt.Sprintf("One of the right shape round this card would be over the limit for %s: the surcharge stays, or the card gets smaller.", rect.Why.Words().Name)
+	if k := r.Made; k != nil && r.Kind == offer.Make {
+		s["construction"], s["sheet"], s["thick"] = say.Lower(blank.ByID(blank.ID(r.Of)).Words.Name), m.by(k.Made.SheetWidth, k.Made.SheetHeight), m.fine().Show(m.Closed(*k).Thickness)
+		s.Flag("box", k.Kind.Box)
+		s.Flag("no sheet", !k.Found)
+	}
+	s.Flag("unproven", r.Unproven)
+	s.Flag("counted", r.Counted)
+	return s
 }

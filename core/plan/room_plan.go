@@ -36,19 +36,11 @@ type SectionPart struct {
 	Foam   bool    `json:"foam"`
 }
 
-// room is the way that decides.
-func (m maker) room() job.Room {
-	if m.Job().Card.Room == job.AsHeap {
-		return job.AsHeap
-	}
-	return job.AsBlock
-}
-
 func (m maker) roomPlan() RoomPlan {
 	fine := func(l measure.Length) Shown { return Shown{l, m.fine().Show(l)} }
 	heap, outer := m.Heap(), m.Outer()
 	r := RoomPlan{
-		Chosen: m.room(), Block: fine(m.Thick().Used), HeapWidth: fine(heap.Width), HeapHeight: fine(heap.Height),
+		Chosen: m.Room(), Block: fine(m.Thick().Used), HeapWidth: fine(heap.Width), HeapHeight: fine(heap.Height),
 		Outer: m.by(outer.Width, outer.Height), OuterSize: outer, Section: m.section(),
 	}
 	r.Left, r.Above = m.Past()

@@ -1,12 +1,8 @@
 package plan
 
 import (
-	"fmt"
-
-	"yellowparcel/core/card"
 	"yellowparcel/core/envelope"
-	"yellowparcel/core/job"
-	"yellowparcel/core/measure"
+	"yellowparcel/core/offer"
 	"yellowparcel/core/say"
 )
 
@@ -30,22 +26,15 @@ type SchoolRow struct {
 	Current bool `json:"current"`
 }
 
+// schoolNames are what the schools are called: {ease} is the ease wanted.
+var schoolNames = map[envelope.School]say.Clause{
+	envelope.QuarterStep: say.Always("1⁄4 in less"), envelope.RaisedStep: say.Always("3⁄8 in less, for a raised card"), envelope.TradeSizes: say.Always("The size it is sold for"),
+	envelope.QuarterInch: say.Always("Quarter inches, 1⁄8 left at least"), envelope.Measured: say.Always("Thickness and {ease} {unit} ease less"),
+	envelope.MetricStep: say.Always("6 mm less"), envelope.OwnEase: say.Always("Your ease of {ease} {unit} less"),
+}
+
 func (m maker) schoolName(s envelope.School) string {
-	switch s {
-	case envelope.QuarterStep:
-		return "1⁄4 in less"
-	case envelope.RaisedStep:
-		return "3⁄8 in less, for a raised card"
-	case envelope.TradeSizes:
-		return "The size it is sold for"
-	case envelope.QuarterInch:
-		return "Quarter inches, 1⁄8 left at least"
-	case envelope.Measured:
-		return fmt.Sprintf("Thickness and %s %s ease less", m.Style().Show(m.Job().Envelope.Ease), m.Style().Unit)
-	case envelope.MetricStep:
-		return "6 mm less"
-	}
-	return fmt.Sprintf("Your ease of %s %s less", m.Style().Show(m.Job().Envelope.Ease), m.Style().Unit)
+	return say.Slots{"ease": m.Style().Show(m.Job().Envelope.Ease), "unit": string(m.Style().Unit)}.Text(schoolNames[s])
 }
 
 // start works out the card of every school; nil when the maker has not come
@@ -58,75 +47,24 @@ func (m maker) start() *StartPlan {
 	if !ok {
 		return nil
 	}
-	stock, _ := m.Shop().Stock(soldPaper)
 	p := &StartPlan{Sentence: say.That("%s, %s %s outside, takes these cards.", f.Name, m.by(f.Width, f.Height), m.Style().Unit)}
-	for _, s := range envelope.Schools() {
-		row := SchoolRow{ID: s, Name: m.schoolName(s)}
-		size, ok := m.cardFor(s)
-		if !ok {
+	for _, c := range offer.To(m.Maker).SchoolCards() {
+		row := SchoolRow{ID: c.School, Name: m.schoolName(c.School)}
+		switch {
+		case !c.OK && c.School == envelope.TradeSizes:
+			row.Why = "the trade lists no card for it"
+		case !c.OK:
 			row.Why = "leaves no card of this envelope"
-			if s == envelope.TradeSizes {
-				row.Why = "the trade lists no card for it"
-			}
-			p.Schools = append(p.Schools, row)
-			continue
-		}
-		if m.Job().Holds(card.Size(size)) != nil {
+		case c.Off:
 			row.Why = "something would lie off its face: move it first"
-			p.Schools = append(p.Schools, row)
-			continue
+		default:
+			made := maker{c.Made.Maker}
+			base := made.Base(made.Job().Card.Fold)
+			row.Size, row.Flat = m.by(c.Size.Width, c.Size.Height), m.by(base.Width, base.Height)
+			row.Verdict, row.Why = c.Fit.Verdict, made.why(c.Fit)
+			row.Current = c.Size == envelope.Size{Width: m.Job().Card.Width, Height: m.Job().Card.Height}
 		}
-		made := m.sized(size)
-		fit := made.fit(f, stock.Caliper)
-		base := card.NewBase(made.Job().Spec(made.Job().Card.Fold, m.Shop()))
-		row.Size, row.Flat = m.by(size.Width, size.Height), m.by(base.Width, base.Height)
-		row.Verdict, row.Why = fit.Verdict, made.why(fit)
-		row.Current = size == envelope.Size{Width: m.Job().Card.Width, Height: m.Job().Card.Height}
 		p.Schools = append(p.Schools, row)
 	}
 	return p
-}
-
-// sized is the same job with a card of another size, with all that follows.
-func (m maker) sized(s envelope.Size) maker {
-	j := m.Job()
-	j.Card.Width, j.Card.Height = s.Width, s.Height
-	return m.with(j)
-}
-
-// mostTurns is how often a card is sized anew since its size changes how thick it is
-// and how far things stick out past its edges.
-const mostTurns = 8
-
-// cardFor is the card of one school, turned as the job's card is. It begins from no
-// thickness at all, whatever the job's card is, so that the card is the same when it
-// has been taken.
-func (m maker) cardFor(s envelope.School) (envelope.Size, bool) {
-	j := m.Job()
-	f, ok := j.Start.In(m.Shop())
-	if !ok {
-		return envelope.Size{}, false
-	}
-	thick, over := measure.Length(0), card.Size{Width: j.Card.OverWidth, Height: j.Card.OverHeight}
-	var size envelope.Size
-	for range mostTurns {
-		was := size
-		if size, ok = envelope.CardFor(s, f, thick, j.Envelope.Ease, m.Style().Tick); !ok {
-			return size, false
-		}
-		if j.Card.Height > j.Card.Width {
-			size.Width, size.Height = size.Height, size.Width
-		}
-		// What sticks out past the edges has to go in too.
-		size.Width, size.Height = size.Width-over.Width, size.Height-over.Height
-		if min(size.Width, size.Height) < job.LeastCard {
-			return size, false
-		}
-		if size == was {
-			break
-		}
-		made := m.sized(size)
-		thick, over = made.Thick().Used, made.Over()
-	}
-	return size, true
 }

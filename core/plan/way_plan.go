@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
 )
@@ -48,20 +49,20 @@ var fromWords = map[blank.From]string{
 
 // ways are all ways of setting the scores of a blank. The safer is the one that leaves
 // more of what runs out first, ease or seam, when all is off.
-func (m maker) ways(c candidate) []WayPlan {
+func (m maker) ways(c compare.Candidate) []WayPlan {
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	list := []WayPlan{}
-	for _, w := range c.made.Ways {
+	for _, w := range c.Made.Ways {
 		list = append(list, m.way(c, w))
 	}
 	if len(list) > 1 {
-		list[blank.Safer(c.made.Ways, a.Width)].Safer = true
+		list[blank.Safer(c.Made.Ways, a.Width)].Safer = true
 	}
 	return list
 }
 
-func (m maker) way(c candidate, w blank.Way) WayPlan {
-	k, ease := c.kind.Way(w.ID), w.Ease()
+func (m maker) way(c compare.Candidate, w blank.Way) WayPlan {
+	k, ease := c.Kind.Way(w.ID), w.Ease()
 	p := WayPlan{
 		ID: w.ID, Name: k.Name, Tools: []string{}, Sheet: m.shown(w.SheetWidth), Ease: m.shown(ease), EaseWorst: m.shown(ease - w.EaseLoss.Worst), EaseRSS: m.shown(ease - w.EaseLoss.RSS),
 		Seam: m.shown(w.Seam), SeamWorst: m.shown(w.Seam - w.SeamLoss.Worst), SeamRSS: m.shown(w.Seam - w.SeamLoss.RSS),
@@ -74,8 +75,8 @@ func (m maker) way(c candidate, w blank.Way) WayPlan {
 		if s.Twin {
 			continue // the same as the one before it
 		}
-		label := c.kind.Words.Roles[s.Role]
-		if both, ok := c.kind.Words.Roles[s.Both()]; ok && w.Even {
+		label := c.Kind.Words.Roles[s.Role]
+		if both, ok := c.Kind.Words.Roles[s.Both()]; ok && w.Even {
 			label = both
 		}
 		if s.Beside > 0 {
@@ -91,7 +92,7 @@ func (m maker) way(c candidate, w blank.Way) WayPlan {
 }
 
 // waySlots are what the words of a way of scoring are filled with.
-func (m maker) waySlots(c candidate, w blank.Way) say.Slots {
+func (m maker) waySlots(c compare.Candidate, w blank.Way) say.Slots {
 	s, show := m.slots(c), m.Style().Show
 	for _, set := range w.Scores {
 		s[string(set.Role)] = m.setting(set)
@@ -101,16 +102,16 @@ func (m maker) waySlots(c candidate, w blank.Way) say.Slots {
 	s.Flag("thick", w.Depth > 0)
 	far := w.Furthest()
 	s["ease"], s["ease wanted"], s["seam wanted"] = m.by(w.EaseWidth, w.EaseHeight), show(m.Job().Envelope.Ease), show(m.Job().Envelope.Seam)
-	s["at"], s["role"] = show(far.At+far.Beside), c.kind.Words.Roles[far.Role]
+	s["at"], s["role"] = show(far.At+far.Beside), c.Kind.Words.Roles[far.Role]
 	s["groove"], s["reach"] = m.fine().Show(m.Shop().Tools.Groove), show(m.Shop().Tools.Reach)
 	return s
 }
 
 // toolNotes say what the tool that a way goes by does to the scores: grooves that
 // move them, or a reach that is too short.
-func (m maker) toolNotes(c candidate) (notes []Note) {
-	w, reach := c.made.Way(), m.Shop().Tools.Reach
-	k := c.kind.Way(w.ID)
+func (m maker) toolNotes(c compare.Candidate) (notes []Note) {
+	w, reach := c.Made.Way(), m.Shop().Tools.Reach
+	k := c.Kind.Way(w.ID)
 	slots := m.waySlots(c, w)
 	told := func(tone Tone, words []say.Clause) {
 		if text := slots.Text(words...); text != "" {

@@ -1,0 +1,47 @@
+package compare
+
+import (
+	"math"
+
+	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
+)
+
+// Noting is the job of a closed piece with what the sums say of the piece as it is, beside every
+// reading of it that has none: so that a reading is never forgotten when the piece
+// changes, but counted on from.
+func (m Maker) Noting(e Closed) job.Job {
+	j := m.Job()
+	if j.Card.Thickness != nil && j.Card.ThicknessOf == 0 {
+		j.Card.ThicknessOf = m.Thick().Predicted
+	}
+	t := &j.Post.Measured
+	if *t == (job.Measured{}) {
+		return j
+	}
+	_, grams := m.Weights(e)
+	if t.Thickness > 0 && t.ThicknessOf == 0 {
+		t.ThicknessOf = e.Thickness
+	}
+	if t.Grams > 0 && t.GramsOf == 0 {
+		t.GramsOf = grams
+	}
+	if t.Stiffer == 0 {
+		t.Stiffer, _ = m.Stiffer(m.Bare(e), grams)
+	}
+	return j
+}
+
+// OtherPiece reports whether the thickness or the weight was read of a piece that has
+// changed since.
+func OtherPiece(t job.Measured, thickness measure.Length, grams float64) (thick, weight bool) {
+	thick = t.Thickness > 0 && t.ThicknessOf > 0 && (t.ThicknessOf-thickness).Abs() > otherThickness
+	weight = t.Grams > 0 && t.GramsOf > 0 && math.Abs(t.GramsOf-grams) > otherWeight*grams
+	return thick, weight
+}
+
+// What the sums may differ by before a reading is one of another piece.
+const (
+	otherThickness = 30 * measure.Micrometre
+	otherWeight    = 0.02 // of it
+)

@@ -1,0 +1,80 @@
+package compare
+
+import (
+	"cmp"
+	"slices"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/envelope"
+	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
+)
+
+// Sort is what matters to the maker when constructions are compared.
+func (m Maker) Sort() job.CompareSort {
+	if s := m.Job().Envelope.Sort; slices.Contains([]job.CompareSort{job.Quickest, job.Neatest, job.Cheapest}, s) {
+		return s
+	}
+	return job.LeastPaper
+}
+
+// PaperUsed is the paper that goes into a construction, in square inches; for a
+// bought envelope that is cut down, what it was made of.
+func (c Candidate) PaperUsed() float64 {
+	if c.Kind.Bought {
+		return c.Made.Net.Sheet.Area() / (25.4 * 25.4)
+	}
+	return c.Made.SheetWidth.Inches() * c.Made.SheetHeight.Inches()
+}
+
+// Work counts cuts and folds.
+func (c Candidate) Work() int { return c.Made.Cuts + c.Made.Folds }
+
+// Sound reports whether nothing is wrong with a construction that would keep a
+// maker from it.
+func (m Maker) Sound(c Candidate) bool {
+	if !c.OK || c.Refused != nil || !c.Found || c.Post.Refused() || c.Made.Ease() < c.Made.Way().EaseLoss.RSS {
+		return false
+	}
+	if !c.Strip && max(c.Made.EaseWidth, c.Made.EaseHeight) > max(m.Job().Envelope.Ease, envelope.LooseUpTo) {
+		return false // the card rattles in it
+	}
+	for _, f := range c.Made.Faults {
+		if slices.Contains([]blank.FaultID{blank.SeamUnderAdhesive, blank.SeamRounded, blank.OpenBack, blank.TabsMeet, blank.FlapTooLong}, f.ID) {
+			return false
+		}
+	}
+	// A card too thick for single creases wants walls.
+	return c.Made.Depth > 0 || m.Thick().Used <= measure.Inch/4
+}
+
+// Serving is how many of them serve.
+func (m Maker) Serving(list []Candidate) (n int) {
+	for _, c := range list {
+		if m.Sound(c) {
+			n++
+		}
+	}
+	return n
+}
+
+// Order sorts constructions: those that serve first, then by what matters.
+func (m Maker) Order(list []Candidate) []Candidate {
+	sorted := slices.Clone(list)
+	key := func(c Candidate) float64 {
+		switch m.Sort() {
+		case job.Quickest:
+			return float64(c.Work())
+		case job.Neatest:
+			return float64(len(c.Made.Faults))*1e6 + c.Made.Folded.Hole + float64(c.Made.Folded.Layers)
+		case job.Cheapest:
+			return float64(c.Post.Rank)*1e6 + c.PaperUsed()
+		}
+		return c.PaperUsed()
+	}
+	slices.SortStableFunc(sorted, func(a, b Candidate) int {
+		no := map[bool]int{true: 0, false: 1}
+		return cmp.Or(cmp.Compare(no[m.Sound(a)], no[m.Sound(b)]), cmp.Compare(no[a.OK], no[b.OK]), cmp.Compare(key(a), key(b)))
+	})
+	return sorted
+}

@@ -1,0 +1,75 @@
+package compare
+
+import (
+	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
+	"yellowparcel/core/mail"
+	"yellowparcel/core/measure"
+)
+
+// BlankSpec is what an envelope is made for.
+func (m Maker) BlankSpec() blank.Spec {
+	j := m.Job()
+	stock, _ := m.Shop().Stock(j.Envelope.Stock)
+	adhesive, _ := m.Shop().Adhesive(j.Envelope.Adhesive)
+	s := blank.Spec{
+		Width: m.Outer().Width, Height: m.Outer().Height, Thickness: m.Thick().Used,
+		Ease: j.Envelope.Ease, Seam: j.Envelope.Seam, ThumbGap: j.Envelope.ThumbGap, Caliper: stock.Caliper,
+		Style: m.Style(), School: j.Envelope.School, Way: j.Envelope.Way, OneSide: j.Envelope.OneSide, Asked: j.Envelope.Asked,
+		Board: blank.Board{CornerAt: m.Shop().Tools.CornerAt, Groove: m.Shop().Tools.Groove, NotchDepth: m.Shop().Tools.NotchDepth},
+		Box:   j.Envelope.Box, Walls: j.Envelope.Walls,
+		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: j.Envelope.Sliver,
+		SizeOnly:  m.SizeOnly,
+		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double, FoldTips: j.Envelope.FoldTips,
+	}
+	if s.Pocket == "" {
+		s.Pocket = blank.ExactPocket
+	}
+	if s.Sliver == 0 {
+		s.Sliver = job.UsualSliver
+	}
+	for _, sheet := range m.Shop().SheetsFor(stock) {
+		s.SheetLength = max(s.SheetLength, sheet.Width, sheet.Height)
+	}
+	s.SoldCaliper = m.SoldCaliper()
+	for _, f := range m.Shop().Formats() {
+		if id := j.Envelope.CutFrom; id == "" || id == f.ID {
+			s.Bought = append(s.Bought, blank.Bought{ID: f.ID, Owned: f.Owned, Width: f.Width, Height: f.Height, Pointed: f.Family == "baronial"})
+		}
+	}
+	if j.Envelope.Mailable {
+		s.LeastWidthAt = func(interior, height measure.Length) measure.Length {
+			if r, ok := m.rectangleFor(interior, height, s.SoldCaliper); ok && r.Height == height {
+				return r.Width
+			}
+			return 0
+		}
+		if r, ok := m.PlainRectangle(); ok {
+			// What a fold eats of the paper is added again when the creases are set.
+			wider := blank.Wider(s.Caliper)
+			s.LeastWidth, s.LeastHeight = r.Width-wider, r.Height-wider
+			if s.Height > s.Width {
+				s.LeastWidth, s.LeastHeight = s.LeastHeight, s.LeastWidth
+			}
+		}
+	}
+	return s
+}
+
+// PlainRectangle is the closed envelope in which the card's shape costs nothing,
+// in the cheapest class of the destination.
+func (m Maker) PlainRectangle() (mail.Rectangle, bool) {
+	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
+	need := m.Thick().Used + m.Job().Envelope.Ease + blank.Wider(stock.Caliper)
+	return m.rectangleFor(m.Outer().Width+need, m.Outer().Height+need, stock.Caliper)
+}
+
+// rectangleFor is the plain rectangle round an interior.
+func (m Maker) rectangleFor(w, h, caliper measure.Length) (mail.Rectangle, bool) {
+	book, ok := m.Book()
+	if !ok || len(book.Classes) == 0 {
+		return mail.Rectangle{}, false
+	}
+	r := book.Enveloped().PlainRectangle(w, h, m.Thick().Used+4*caliper, m.Style().Tick, m.Style().Tick)
+	return r, r.OK
+}

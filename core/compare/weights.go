@@ -1,0 +1,50 @@
+package compare
+
+import "yellowparcel/core/measure"
+
+// GlueShare is what adhesive adds to the weight of the paper, foamError how far
+// foam may give, weightError how far a predicted weight is off.
+const (
+	GlueShare   = 0.03
+	foamError   = 0.15
+	weightError = 0.05
+	// What a caliper and a scale may be off.
+	caliperError = 50 * measure.Micrometre
+	scaleError   = 0.5
+)
+
+// Weight is what a thing of the piece is.
+type Weight string
+
+// What weighs.
+const (
+	PartWeight     Weight = "part" // of the card, which has a name of its own
+	EnvelopeWeight Weight = "envelope"
+	AdhesiveWeight Weight = "adhesive"
+	ClosureWeight  Weight = "closure"
+)
+
+// Weighed is what one thing of the piece weighs.
+type Weighed struct {
+	Of    Weight
+	Name  string
+	Grams float64
+}
+
+// Weights is what the piece weighs, part by part.
+func (m Maker) Weights(e Closed) (list []Weighed, sum float64) {
+	put := func(of Weight, name string, grams float64) {
+		if grams > 0 {
+			list, sum = append(list, Weighed{of, name, grams}), sum+grams
+		}
+	}
+	for i := range m.Relief().Parts {
+		put(PartWeight, m.Relief().Parts[i].Name, m.Relief().Parts[i].Grams)
+	}
+	if !e.Bare {
+		put(EnvelopeWeight, "", e.Area/1e6*e.Stock.GSM)
+	}
+	put(AdhesiveWeight, "", sum*GlueShare)
+	put(ClosureWeight, "", m.Closure().Grams)
+	return list, sum
+}
