@@ -11,6 +11,7 @@ import (
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
+	"yellowparcel/core/say"
 	"yellowparcel/demo"
 	"yellowparcel/store"
 )
@@ -35,7 +36,7 @@ type ListedJob struct {
 	Width   measure.Length `json:"width"`
 	Height  measure.Length `json:"height"`
 	Post    string         `json:"post"`
-	Tone    plan.Tone      `json:"tone" enum:"fine,care,trouble"`
+	Tone    say.Tone       `json:"tone" enum:"fine,care,trouble"`
 	Papers  papers         `json:"papers"`
 	// Problem says what is wrong with a job that cannot be opened, or is not whole.
 	Problem string `json:"problem"`
@@ -70,7 +71,7 @@ func listedJob(j store.ListedJob, shop job.Shop) ListedJob {
 		out.Papers = papers("[]")
 	}
 	if out.Tone == "" {
-		out.Tone, out.Post = plan.Fine, "being worked out"
+		out.Tone, out.Post = say.Fine, "being worked out"
 	}
 	return out
 }

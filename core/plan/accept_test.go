@@ -9,6 +9,7 @@ import (
 	"yellowparcel/core/card"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // A blank that the engine refuses is never proposed, and says so before anything
@@ -20,8 +21,8 @@ func TestRefusedIsSaid(t *testing.T) {
 		t.Fatal("a plain diamond does not serve")
 	}
 	all[0].Refused = errors.New("the closed width is 150 mm, promised 160")
-	p := m.envelope(all[0], all)
-	if n := p.Blank.Notes[0]; n.Tone != Trouble || !strings.HasPrefix(n.Text, "Do not cut this one: folded from its drawing it is not what the sums say (the closed width is 150 mm") {
+	p := envelopeStation{m}.envelope(all[0], all)
+	if n := p.Blank.Notes[0]; n.Tone != say.Trouble || !strings.HasPrefix(n.Text, "Do not cut this one: folded from its drawing it is not what the sums say (the closed width is 150 mm") {
 		t.Errorf("it says %v", n)
 	}
 	for _, r := range p.Comparison.Rows {

@@ -12,53 +12,55 @@ import (
 
 // blankNotes says what the trade knows to go wrong with a blank, and what would help
 // where the paper does not suffice: what matters most first.
-func (m maker) blankNotes(c compare.Candidate, all []compare.Candidate) []Note {
-	notes := []Note{}
-	add := func(t Tone, format string, args ...any) { notes = append(notes, Note{t, fmt.Sprintf(format, args...)}) }
+func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate) []say.Note {
+	notes := []say.Note{}
+	add := func(t say.Tone, format string, args ...any) {
+		notes = append(notes, t.Says(fmt.Sprintf(format, args...)))
+	}
 	made, show, unit := c.Made, m.Style().Show, m.Style().Unit
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	way := made.Way()
 	if ease := made.Ease(); ease < 0 {
-		add(Trouble, "The card does not go in: it is %s %s larger than the inside. Give it more ease.", show(-ease), unit)
+		add(say.Trouble, "The card does not go in: it is %s %s larger than the inside. Give it more ease.", show(-ease), unit)
 	} else if ease < way.EaseLoss.RSS {
 		other := ""
 		if safer := made.Ways[blank.Safer(made.Ways, a.Width)]; safer.ID != way.ID {
 			other = fmt.Sprintf(", or score by “%s”, the safer way", c.Kind.Way(safer.ID).Name)
 		}
-		add(Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease%s.", m.fine().Show(m.Style().Tick/2), unit, other)
+		add(say.Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease%s.", m.fine().Show(m.Style().Tick/2), unit, other)
 	}
 	for _, f := range made.Faults {
 		tone, text := m.faultWords(c, f)
 		add(tone, "%s", text)
 	}
 	if made.Seam >= a.Width && made.Seam-way.SeamLoss.RSS < a.Width && way.SeamLoss.RSS > m.Style().Tick/2 {
-		add(Care, "The seam holds the %s, but only just: a cut or score that is off eats %s of it.", say.Lower(a.Name), show(way.SeamLoss.RSS))
+		add(say.Care, "The seam holds the %s, but only just: a cut or score that is off eats %s of it.", say.Lower(a.Name), show(way.SeamLoss.RSS))
 	}
 	notes = append(notes, m.toolNotes(c)...)
 	for _, b := range made.Blunts {
 		if b.Wished {
-			add(Fine, "The closing flap is blunted from %s to %s: %s.", show(b.Full), show(b.To), m.tipWords(c))
+			add(say.Fine, "The closing flap is blunted from %s to %s: %s.", show(b.Full), show(b.To), m.tipWords(c))
 		}
 	}
 	if flap := made.Flap; 0 < made.Shortest && made.Shortest < flap && flap < made.Shortest+a.Width {
-		add(Care, "The closing flap of %s is long enough to cover, but leaves less than %s for the adhesive.", show(flap), show(a.Width))
+		add(say.Care, "The closing flap of %s is long enough to cover, but leaves less than %s for the adhesive.", show(flap), show(a.Width))
 	}
 	if made.Depth == 0 && m.Thick().Used > measure.Inch/8 && !c.Has(blank.SingleCrease) {
-		add(Care, "At %s thick, score every crease twice, that far apart, %s.", show(m.Thick().Used), c.Kind.Words.Thick)
+		add(say.Care, "At %s thick, score every crease twice, that far apart, %s.", show(m.Thick().Used), c.Kind.Words.Thick)
 	}
 	if stock, _ := m.Shop().Stock(m.Job().Envelope.Stock); !c.Kind.Bought {
 		if stock.GSM > mostEnvelope && !c.Kind.Walled {
-			add(Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
+			add(say.Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
 		}
 		notes = append(notes, m.stockNotes(stock, c.Kind)...)
 	}
 	notes = append(notes, m.stripNotes(c)...)
 	if hint := m.slots(c).Text(c.Kind.Words.Hint...); hint != "" {
-		add(Fine, "%s", hint)
+		add(say.Fine, "%s", hint)
 	}
 	if c.Kind.Bought {
 		if whole := m.Judge(m.Whole(c)); whole.Rank < c.Post.Rank {
-			add(Trouble, "Whole it would go as %s; cut down it goes as %s: check the post before cutting.", shortly(whole), shortly(c.Post))
+			add(say.Trouble, "Whole it would go as %s; cut down it goes as %s: check the post before cutting.", shortly(whole), shortly(c.Post))
 		}
 	}
 	return append(notes, m.whatWould(c, all)...)
@@ -68,7 +70,7 @@ func (m maker) blankNotes(c compare.Candidate, all []compare.Candidate) []Note {
 const mostEnvelope = 170
 
 // tipWords say what becomes of the tip of a flap that is blunted.
-func (m maker) tipWords(c compare.Candidate) string {
+func (m envelopeStation) tipWords(c compare.Candidate) string {
 	if m.Job().Envelope.FoldTips && c.Kind.FoldsTips() {
 		return "fold the tip in and glue it"
 	}
@@ -76,30 +78,30 @@ func (m maker) tipWords(c compare.Candidate) string {
 }
 
 // notAccepted says that a blank was not accepted, and why.
-func notAccepted(c compare.Candidate) []Note {
+func notAccepted(c compare.Candidate) []say.Note {
 	if c.Refused == nil {
 		return nil
 	}
-	return []Note{{Trouble, fmt.Sprintf("Do not cut this one: folded from its drawing it is not what the sums say (%s). Choose other sizes.", c.Refused)}}
+	return []say.Note{say.Trouble.Says(fmt.Sprintf("Do not cut this one: folded from its drawing it is not what the sums say (%s). Choose other sizes.", c.Refused))}
 }
 
 // stripNotes says how a card is held in an envelope that is wider than it.
-func (m maker) stripNotes(c compare.Candidate) []Note {
+func (m envelopeStation) stripNotes(c compare.Candidate) []say.Note {
 	switch {
 	case !m.Job().Envelope.Mailable:
 		return nil
 	case !c.Strip:
-		return []Note{{Care, "There is no room beside the card for holding strips: it needs none, or a wider envelope."}}
+		return []say.Note{say.Care.Says("There is no room beside the card for holding strips: it needs none, or a wider envelope.")}
 	case c.Made.Depth > 0:
-		return []Note{{Fine, fmt.Sprintf("Front and back do not touch here: in place of glue strips, fold two rails from scrap, %s high, and glue them down beside the card.", m.Style().Show(c.Made.Depth))}}
+		return []say.Note{say.Fine.Says(fmt.Sprintf("Front and back do not touch here: in place of glue strips, fold two rails from scrap, %s high, and glue them down beside the card.", m.Style().Show(c.Made.Depth)))}
 	}
-	return []Note{{Fine, "Press the holding strips together before the card goes in, and let it slide down between them."}}
+	return []say.Note{say.Fine.Says("Press the holding strips together before the card goes in, and let it slide down between them.")}
 }
 
 // stockNotes says what a stock asks for when an envelope is made of it.
-func (m maker) stockNotes(stock paper.Stock, k *blank.Construction) (notes []Note) {
+func (m envelopeStation) stockNotes(stock paper.Stock, k *blank.Construction) (notes []say.Note) {
 	if len(m.Job().Card.Outline) > 0 {
-		notes = append(notes, Note{Fine, fmt.Sprintf("The card is an odd shape: cut its rectangle of %s from scrap, and fold the envelope round both together.", m.by(m.Job().Card.Width, m.Job().Card.Height))})
+		notes = append(notes, say.Fine.Says(fmt.Sprintf("The card is an odd shape: cut its rectangle of %s from scrap, and fold the envelope round both together.", m.by(m.Job().Card.Width, m.Job().Card.Height))))
 	}
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	if !a.Sticks(stock.Surface) {
@@ -110,21 +112,21 @@ func (m maker) stockNotes(stock paper.Stock, k *blank.Construction) (notes []Not
 				break
 			}
 		}
-		notes = append(notes, Note{Trouble, fmt.Sprintf("%s does not hold on a face that is %s: %s.", a.Name, stock.Surface, better)})
+		notes = append(notes, say.Trouble.Says(fmt.Sprintf("%s does not hold on a face that is %s: %s.", a.Name, stock.Surface, better)))
 	}
 	if stock.Pattern == paper.Unknown && !m.Job().Envelope.PatternInside {
 		return notes
 	}
 	if m.Job().Envelope.PatternInside {
-		notes = append(notes, Note{Fine, "The patterned side shows inside: lay it up when you score, and write the address on the plain outside."})
+		notes = append(notes, say.Fine.Says("The patterned side shows inside: lay it up when you score, and write the address on the plain outside."))
 	} else {
-		notes = append(notes, Note{Fine, "The patterned side shows outside: lay it down when you score. A dark or busy outside wants a plain label for the address."})
+		notes = append(notes, say.Fine.Says("The patterned side shows outside: lay it down when you score. A dark or busy outside wants a plain label for the address."))
 	}
 	if stock.Pattern != paper.Unknown {
 		if k.HasTop {
-			notes = append(notes, Note{Fine, "Its pattern has a top: the closing flap is the top, so the blank lies on the sheet one way only."})
+			notes = append(notes, say.Fine.Says("Its pattern has a top: the closing flap is the top, so the blank lies on the sheet one way only."))
 		} else {
-			notes = append(notes, Note{Care, "Its pattern has a top, and on a square that stands on its point it runs slantwise over the face: for an upright one take a pocket. Pencil TOP on the throat's corner."})
+			notes = append(notes, say.Care.Says("Its pattern has a top, and on a square that stands on its point it runs slantwise over the face: for an upright one take a pocket. Pencil TOP on the throat's corner."))
 		}
 	}
 	return notes

@@ -29,7 +29,7 @@ type BlankPlan struct {
 	Net        blank.Net    `json:"net"`
 	Dimensions []Dimension  `json:"dimensions"`
 	Sentence   say.Sentence `json:"sentence"`
-	Notes      []Note       `json:"notes"`
+	Notes      []say.Note   `json:"notes"`
 	Drawing    string       `json:"drawing"`
 	// Folds are the stages of folding it, Folding its net as it folds round the
 	// card.
@@ -58,7 +58,7 @@ type Dimension struct {
 }
 
 // blank is the station's account of the envelope that is made.
-func (m maker) blank(c compare.Candidate, all []compare.Candidate) BlankPlan {
+func (m envelopeStation) blank(c compare.Candidate, all []compare.Candidate) BlankPlan {
 	made, k := c.Made, c.Kind
 	slots := m.slots(c)
 	p := BlankPlan{
@@ -76,16 +76,16 @@ func (m maker) blank(c compare.Candidate, all []compare.Candidate) BlankPlan {
 }
 
 // slots are what the words of a construction are filled with.
-func (m maker) slots(c compare.Candidate) say.Slots {
+func (m envelopeStation) slots(c compare.Candidate) say.Slots {
 	made, show := c.Made, m.Style().Show
 	s := say.Slots{
 		"name": c.Kind.Words.Name, "unit": string(m.Style().Unit), "sheet": show(made.SheetWidth), "sheet size": m.by(made.SheetWidth, made.SheetHeight),
 		"closed": m.by(made.Width, made.Height), "card": m.by(m.Outer().Width, m.Outer().Height), "seam": show(made.Seam), "parts": m.partsWords(made),
-		"Corners": say.Capital(plural(len(made.Net.CutAway)-len(made.Blunts), "small triangle")),
+		"Corners": say.Capital(say.Plural(len(made.Net.CutAway)-len(made.Blunts), "small triangle")),
 		"beyond":  show(made.Seam + (m.Job().Envelope.Ease+m.Thick().Used)/2),
 	}
 	if n := len(made.Blunts); n > 0 {
-		s["tips"] = plural(n, "tip")
+		s["tips"] = say.Plural(n, "tip")
 	}
 	if made.Depth > 0 {
 		s["depth"] = show(made.Depth)
@@ -99,7 +99,7 @@ func (m maker) slots(c compare.Candidate) say.Slots {
 }
 
 // blankReadings are the numbers of a blank.
-func (m maker) blankReadings(c compare.Candidate) []Reading {
+func (m envelopeStation) blankReadings(c compare.Candidate) []Reading {
 	made, show := c.Made, m.Style().Show
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	seam := Reading{"seam", "Seam", show(made.Seam), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width))}
@@ -127,7 +127,7 @@ func (m maker) blankReadings(c compare.Candidate) []Reading {
 
 // flapReading says how high a closing flap is and how short it may be, where that
 // is less, or where the maker wished for less.
-func (m maker) flapReading(flap, shortest measure.Length) []Reading {
+func (m envelopeStation) flapReading(flap, shortest measure.Length) []Reading {
 	if shortest >= flap && m.Job().Envelope.Flap == 0 {
 		return nil
 	}
@@ -136,7 +136,7 @@ func (m maker) flapReading(flap, shortest measure.Length) []Reading {
 }
 
 // optionReadings are those of what a maker may add to any construction.
-func (m maker) optionReadings(c compare.Candidate) (list []Reading) {
+func (m envelopeStation) optionReadings(c compare.Candidate) (list []Reading) {
 	if c.Strip {
 		list = append(list, Reading{"throat", "Between the strips", m.Style().Show(c.Made.Throat()), "clear at the throat"})
 	}
@@ -151,7 +151,7 @@ func (m maker) optionReadings(c compare.Candidate) (list []Reading) {
 }
 
 // lining is the liner as it is drawn, when there is one.
-func (m maker) lining(c compare.Candidate) blank.Polygon {
+func (m envelopeStation) lining(c compare.Candidate) blank.Polygon {
 	if m.Job().Envelope.Liner == "" || c.Made.Lining == nil {
 		return blank.Polygon{}
 	}
@@ -160,7 +160,7 @@ func (m maker) lining(c compare.Candidate) blank.Polygon {
 
 // layersReading says how many layers of paper lie on each other, and over how
 // much of the face.
-func (m maker) layersReading(n blank.Net, most int) Reading {
+func (m envelopeStation) layersReading(n blank.Net, most int) Reading {
 	face, thick := n.Panels[0].Outline.Area(), 0.0
 	for _, r := range n.Regions() {
 		if r.Layers == most {

@@ -26,7 +26,7 @@ type CardPlan struct {
 	Parts          []PartPlan   `json:"parts"`
 	Bases          []BasePlan   `json:"bases"`
 	Sentence       say.Sentence `json:"sentence"`
-	Notes          []Note       `json:"notes"`
+	Notes          []say.Note   `json:"notes"`
 	Sheets         []SheetPlan  `json:"sheets"`
 	// Drawing describes the drawing of the flat base in words.
 	Drawing string   `json:"drawing"`
@@ -79,7 +79,7 @@ type ScorePlan struct {
 	Inside bool  `json:"inside"`
 }
 
-func (m maker) base(fold card.Fold) (card.Base, BasePlan) {
+func (m cardStation) base(fold card.Fold) (card.Base, BasePlan) {
 	b := m.Base(fold)
 	p := BasePlan{Fold: fold, Name: fold.Kind().Words.Name, Width: m.shown(b.Width), Height: m.shown(b.Height), Across: b.Across, Scores: []ScorePlan{}}
 	names := fold.Kind().Words.Panels(len(b.Panels))
@@ -110,13 +110,13 @@ type SheetPlan struct {
 // mostDrawn is how many bases are drawn on a sheet; more could not be told apart.
 const mostDrawn = 400
 
-func (m maker) card() CardPlan {
+func (m cardStation) card() CardPlan {
 	j := m.Job()
 	c := CardPlan{
 		Width: m.shown(j.Card.Width), Height: m.shown(j.Card.Height),
 		Thickness: Shown{m.Thick().Used, m.fine().Show(m.Thick().Used)}, Predicted: Shown{m.Thick().Predicted, m.fine().Show(m.Thick().Predicted)},
 		PredictedExact: m.exact(m.Thick().Predicted), Measured: m.Thick().Measured,
-		Notes: []Note{}, Sheets: []SheetPlan{}, Options: m.cardOptions(), More: cardMore, MoreSet: m.cardMoreSet(),
+		Notes: []say.Note{}, Sheets: []SheetPlan{}, Options: m.cardOptions(), More: cardMore, MoreSet: m.cardMoreSet(),
 	}
 	c.Parts = m.parts()
 	c.Room = m.roomPlan()
@@ -143,19 +143,19 @@ func (m maker) card() CardPlan {
 		c.Sheets = append(c.Sheets, p)
 	}
 	if none {
-		c.Notes = append(c.Notes, Note{Trouble, fmt.Sprintf("No sheet on your shelf is large enough: the base needs one of at least %s %s. Try another fold, or a flat card.", m.by(base.Width, base.Height), m.Style().Unit)})
+		c.Notes = append(c.Notes, say.Trouble.Says(fmt.Sprintf("No sheet on your shelf is large enough: the base needs one of at least %s %s. Try another fold, or a flat card.", m.by(base.Width, base.Height), m.Style().Unit)))
 	}
 	if m.Thick().Measured && (m.Thick().Used-m.Thick().Predicted).Abs() > max(m.Thick().Predicted/4, measure.Millimetre/2) {
-		c.Notes = append(c.Notes, Note{Care, fmt.Sprintf("You typed a thickness of %s; the parts listed add up to %s. The sums use what you typed.", m.fine().ShowUnit(m.Thick().Used), m.fine().ShowUnit(m.Thick().Predicted))})
+		c.Notes = append(c.Notes, say.Care.Says(fmt.Sprintf("You typed a thickness of %s; the parts listed add up to %s. The sums use what you typed.", m.fine().ShowUnit(m.Thick().Used), m.fine().ShowUnit(m.Thick().Predicted))))
 	}
 	if t := m.Thick(); t.Measured && t.Used != *j.Card.Thickness {
-		c.Notes = append(c.Notes, Note{Care, fmt.Sprintf("You typed a thickness of %s when the parts added up to %s. They changed, so the sums count %s: measure again, or empty the field.", m.fine().ShowUnit(*j.Card.Thickness), m.fine().Show(j.Card.ThicknessOf), m.fine().ShowUnit(t.Used))})
+		c.Notes = append(c.Notes, say.Care.Says(fmt.Sprintf("You typed a thickness of %s when the parts added up to %s. They changed, so the sums count %s: measure again, or empty the field.", m.fine().ShowUnit(*j.Card.Thickness), m.fine().Show(j.Card.ThicknessOf), m.fine().ShowUnit(t.Used))))
 	}
 	return c
 }
 
 // parts sizes every part; one of which nothing is left is not there.
-func (m maker) parts() []PartPlan {
+func (m cardStation) parts() []PartPlan {
 	var list []PartPlan
 	for i, size := range m.Job().PartSizes() {
 		if size.Width == 0 {
@@ -178,18 +178,18 @@ func (m maker) parts() []PartPlan {
 }
 
 // baseWords say how a base is cut, scored and folded, and what its drawing shows.
-func (m maker) baseWords(b card.Base) (sentence say.Sentence, drawing string) {
+func (m cardStation) baseWords(b card.Base) (sentence say.Sentence, drawing string) {
 	words := b.Fold.Kind().Words
 	s := m.baseSlots(b)
 	return s.Sentence(words.Sentence...), s.Text(words.Drawing...)
 }
 
 // baseSlots are what the words of a fold are filled with.
-func (m maker) baseSlots(b card.Base) say.Slots {
+func (m cardStation) baseSlots(b card.Base) say.Slots {
 	words := b.Fold.Kind().Words
 	s := say.Slots{
 		"size": m.by(b.Width, b.Height), "unit": string(m.Style().Unit), "outside": m.scores(b, false), "mirrored": m.mirrored(b), "opens": words.Opens,
-		"scores": plural(len(b.Scores), "score"), "edge": "left", "line": "down",
+		"scores": say.Plural(len(b.Scores), "score"), "edge": "left", "line": "down",
 	}
 	if b.Across {
 		s["edge"], s["line"] = "top", "across"
@@ -214,7 +214,7 @@ func (m maker) baseSlots(b card.Base) say.Slots {
 // mirrored lists the scores as they are read with the inside up: from the same
 // side of the table, what was on the right when the outside was up is on the
 // left now.
-func (m maker) mirrored(b card.Base) string {
+func (m cardStation) mirrored(b card.Base) string {
 	if b.Across {
 		return m.scores(b, false) // turned over sideways, top stays top
 	}
@@ -226,7 +226,7 @@ func (m maker) mirrored(b card.Base) string {
 }
 
 // scores lists where a base is scored from one of its faces.
-func (m maker) scores(b card.Base, inside bool) string {
+func (m cardStation) scores(b card.Base, inside bool) string {
 	var list []string
 	for _, s := range b.Scores {
 		if s.Inside == inside {
@@ -244,7 +244,7 @@ const thinStrip = measure.Inch / 8
 
 // baseGrooves says how scores of a base that fall between the board's grooves are
 // made: a strip between fence and sheet moves the sheet until one falls in.
-func (m maker) baseGrooves(b card.Base) []Note {
+func (m cardStation) baseGrooves(b card.Base) []say.Note {
 	groove, list := m.Shop().Tools.Groove, []string(nil)
 	if groove == 0 {
 		return nil
@@ -262,23 +262,23 @@ func (m maker) baseGrooves(b card.Base) []Note {
 	if list == nil {
 		return nil
 	}
-	return []Note{{Care, fmt.Sprintf("Your board's grooves, every %s, miss what is to be scored: %s.", m.fine().Show(groove), strings.Join(list, "; "))}}
+	return []say.Note{say.Care.Says(fmt.Sprintf("Your board's grooves, every %s, miss what is to be scored: %s.", m.fine().Show(groove), strings.Join(list, "; ")))}
 }
 
 // foldNotes says what the trade knows of a fold.
-func (m maker) foldNotes(b card.Base) (notes []Note) {
+func (m cardStation) foldNotes(b card.Base) (notes []say.Note) {
 	for _, line := range m.baseSlots(b).Lines(b.Fold.Kind().Words.Notes...) {
-		notes = append(notes, Note{Fine, line})
+		notes = append(notes, say.Fine.Says(line))
 	}
 	if own := m.Job().Card.Own; len(own) > 0 && slices.Contains(m.cardOptions(), "card.own") {
 		if err := m.Job().PanelsFit(own, m.Style()); err != nil {
-			notes = append(notes, Note{Trouble, err.Error()})
+			notes = append(notes, say.Trouble.Says(err.Error()))
 		}
 	}
 	return notes
 }
 
-func (m maker) sheetWords(b card.Base, p SheetPlan) (text, drawing string) {
+func (m cardStation) sheetWords(b card.Base, p SheetPlan) (text, drawing string) {
 	if p.Each == 0 {
 		text = fmt.Sprintf("too small: this base needs %s", m.by(b.Width, b.Height))
 		return text, fmt.Sprintf("%s gives no base of %s.", p.Name, m.by(b.Width, b.Height))
@@ -292,15 +292,8 @@ func (m maker) sheetWords(b card.Base, p SheetPlan) (text, drawing string) {
 	if n > 0 && n < p.Each {
 		turned = fmt.Sprintf(", %d of them turned", n)
 	}
-	text = fmt.Sprintf("%s a sheet%s, %s for %s", number(p.Each), turned, plural(p.Take, "sheet"), plural(m.Job().Count, "card"))
-	return text, fmt.Sprintf("%s with %s marked on it%s.", p.Name, plural(p.Each, "base"), turned)
+	text = fmt.Sprintf("%s a sheet%s, %s for %s", number(p.Each), turned, say.Plural(p.Take, "sheet"), say.Plural(m.Job().Count, "card"))
+	return text, fmt.Sprintf("%s with %s marked on it%s.", p.Name, say.Plural(p.Each, "base"), turned)
 }
 
 func number(n int) string { return strconv.Itoa(n) }
-
-func plural(n int, noun string) string {
-	if n == 1 {
-		return "1 " + noun
-	}
-	return number(n) + " " + noun + "s"
-}

@@ -8,6 +8,7 @@ import (
 	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // ConstructionPlan is one construction beside the others.
@@ -27,7 +28,7 @@ type ConstructionPlan struct {
 	Closed      string       `json:"closed"`
 	Paper       string       `json:"paper"`
 	Post        string       `json:"post"`
-	Tone        Tone         `json:"tone"`
+	Tone        say.Tone     `json:"tone"`
 	Faults      int          `json:"faults"`
 	Chosen      bool         `json:"chosen"`
 	Recommended bool         `json:"recommended"`
@@ -43,7 +44,7 @@ type ComparisonPlan struct {
 	Rectangle string `json:"rectangle"`
 }
 
-func (m maker) comparison(list []compare.Candidate) ComparisonPlan {
+func (m envelopeStation) comparison(list []compare.Candidate) ComparisonPlan {
 	p := ComparisonPlan{Sort: m.Sort(), Rows: []ConstructionPlan{}}
 	sorted := m.Order(list)
 	for i, c := range sorted {
@@ -59,7 +60,7 @@ func (m maker) comparison(list []compare.Candidate) ComparisonPlan {
 }
 
 // reason says which construction is proposed, and cites two numbers.
-func (m maker) reason(sorted []compare.Candidate) string {
+func (m envelopeStation) reason(sorted []compare.Candidate) string {
 	best := sorted[0]
 	if !m.Sound(best) {
 		return "None of them serves this card as it is: see what each lacks."
@@ -74,15 +75,15 @@ func (m maker) reason(sorted []compare.Candidate) string {
 	case job.Quickest:
 		return fmt.Sprintf("%s: %d cuts and folds, the fewest %s, and %s.", name, best.Work(), among, seam)
 	case job.Neatest:
-		return fmt.Sprintf("%s: %s that something is to be said against, the fewest %s, and %s.", name, plural(len(best.Made.Faults), "point"), among, seam)
+		return fmt.Sprintf("%s: %s that something is to be said against, the fewest %s, and %s.", name, say.Plural(len(best.Made.Faults), "point"), among, seam)
 	case job.Cheapest:
 		return fmt.Sprintf("%s: it goes as %s, %s thick, the cheapest %s, and %s.", name, shortly(best.Post), m.fine().Show(m.Closed(best).Thickness), among, seam)
 	}
 	return fmt.Sprintf("%s: %.0f square inches of paper, the least %s, and %s.", name, best.PaperUsed(), among, seam)
 }
 
-func (m maker) row(c compare.Candidate) ConstructionPlan {
-	row := ConstructionPlan{ID: c.Kind.ID, Name: c.Kind.Words.Name, OK: c.OK, Chosen: c.Kind.ID == m.Job().Construction(), Tone: Fine}
+func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {
+	row := ConstructionPlan{ID: c.Kind.ID, Name: c.Kind.Words.Name, OK: c.OK, Chosen: c.Kind.ID == m.Job().Construction(), Tone: say.Fine}
 	if !c.OK {
 		row.Text = c.Kind.Words.Not
 		row.Net = blank.Net{}.Sketch()
@@ -117,7 +118,7 @@ func (m maker) row(c compare.Candidate) ConstructionPlan {
 }
 
 // partsWords lists the panels of a net.
-func (m maker) partsWords(made blank.Made) string {
+func (m envelopeStation) partsWords(made blank.Made) string {
 	counts, names := map[string]int{}, []string{}
 	for _, p := range made.Net.Panels {
 		if counts[p.Name]++; counts[p.Name] == 1 {
@@ -125,7 +126,7 @@ func (m maker) partsWords(made blank.Made) string {
 		}
 	}
 	for i, n := range names {
-		names[i] = plural(counts[n], n)
+		names[i] = say.Plural(counts[n], n)
 	}
 	return strings.Join(names, ", ")
 }

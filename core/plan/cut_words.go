@@ -8,6 +8,7 @@ import (
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/piece"
+	"yellowparcel/core/say"
 )
 
 // cutWords puts a cutting plan into words for the bench.
@@ -37,7 +38,7 @@ func (w cutWords) layouts() []LayoutPlan {
 		for _, r := range l.Offcuts {
 			p.Offcuts = append(p.Offcuts, OffcutPlan{r, w.m.by(r.Width, r.Height), w.makes(r)})
 		}
-		p.Drawing = fmt.Sprintf("Sheet %s of %s, cut %s: %s; %s, %s left over.", p.Name, w.t.sheet.Name, times(l.Times), w.contents(l), plural(len(l.Cuts), "cut"), plural(len(l.Offcuts), "piece"))
+		p.Drawing = fmt.Sprintf("Sheet %s of %s, cut %s: %s; %s, %s left over.", p.Name, w.t.sheet.Name, times(l.Times), w.contents(l), say.Plural(len(l.Cuts), "cut"), say.Plural(len(l.Offcuts), "piece"))
 		list = append(list, p)
 	}
 	return list

@@ -8,7 +8,7 @@ import (
 
 // dimensions are the measures drawn on a net: its face; on a square that stands on
 // its point the closing flap, else what lies in the face's column.
-func (m maker) dimensions(c compare.Candidate) []Dimension {
+func (m envelopeStation) dimensions(c compare.Candidate) []Dimension {
 	made := c.Made
 	x0, y0, x1, y1 := made.Net.Panels[0].Outline.Box()
 	low, high := blank.Point{X: x0, Y: y0}, blank.Point{X: x1, Y: y1}

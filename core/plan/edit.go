@@ -190,7 +190,7 @@ func (m maker) takeRecipe(string) (job.Job, error) {
 
 // takeRung gives a layer the border of a rung, all round.
 func (m maker) takeRung(id string) (job.Job, error) {
-	for _, row := range m.layerRows() {
+	for _, row := range (layersStation{m}).layerRows() {
 		for _, r := range row.Rungs {
 			if r.ID == id {
 				j := m.Job().Clone()

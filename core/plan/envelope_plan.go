@@ -2,7 +2,6 @@ package plan
 
 import (
 	"fmt"
-	"strings"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
@@ -49,7 +48,7 @@ type FitPlan struct {
 	Drawing string `json:"drawing"`
 }
 
-func (m maker) envelope(chosen compare.Candidate, all []compare.Candidate) EnvelopePlan {
+func (m envelopeStation) envelope(chosen compare.Candidate, all []compare.Candidate) EnvelopePlan {
 	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}}
 	fits, misses := m.Bought()
 	for _, f := range fits {
@@ -66,7 +65,7 @@ func (m maker) envelope(chosen compare.Candidate, all []compare.Candidate) Envel
 	return p
 }
 
-func (m maker) fitPlan(f envelope.Fit) FitPlan {
+func (m envelopeStation) fitPlan(f envelope.Fit) FitPlan {
 	caliper := m.SoldCaliper()
 	w, h := f.Format.Width, f.Format.Height
 	if f.Turned {
@@ -85,7 +84,7 @@ func (m maker) fitPlan(f envelope.Fit) FitPlan {
 	}
 	outer := m.Outer()
 	p.Drawing = fmt.Sprintf("The card, %s over all, in the middle of the envelope %s, %s %s outside: %s left on the left and on the right, %s above and below. %s.",
-		m.by(outer.Width, outer.Height), f.Format.Name, m.by(w, h), m.Style().Unit, p.SideEase.Text, p.AboveEase.Text, upperFirst(string(f.Verdict)))
+		m.by(outer.Width, outer.Height), f.Format.Name, m.by(w, h), m.Style().Unit, p.SideEase.Text, p.AboveEase.Text, say.Capital(string(f.Verdict)))
 	return p
 }
 
@@ -94,8 +93,6 @@ var rescues = map[compare.Rescue]string{
 	compare.NoRescue: "", compare.WithoutFoam: "; without the foam it fits", compare.AsItLies: " counted as a block; as it lies it goes in",
 	compare.UncountedBut: " once its thickness is counted",
 }
-
-func upperFirst(s string) string { return strings.ToUpper(s[:1]) + s[1:] }
 
 func (m maker) why(f envelope.Fit) string {
 	turned := ""
@@ -126,7 +123,7 @@ func (m maker) why(f envelope.Fit) string {
 	return "slides in and lies still" + turned
 }
 
-func (m maker) fitsSentence(p EnvelopePlan) say.Sentence {
+func (m envelopeStation) fitsSentence(p EnvelopePlan) say.Sentence {
 	if len(p.Fits) == 0 {
 		if len(p.Misses) > 0 {
 			return say.That("No envelope you have or can buy takes this card; [%s] misses it by least. Make the envelope for it.", p.Misses[0].Name)

@@ -9,39 +9,39 @@ import (
 
 // faultTold is how a fault of a blank is told, and in which words.
 type faultTold struct {
-	tone  Tone
+	tone  say.Tone
 	words []say.Clause
 }
 
 // faults say what is wrong with a blank, and what to do about it: {a} and {b} are the
 // two lengths of the fault.
 var faults = map[blank.FaultID]faultTold{
-	blank.SeamUnderAdhesive: {Trouble, []say.Clause{
+	blank.SeamUnderAdhesive: {say.Trouble, []say.Clause{
 		say.When("missing", "The back does not close: the flaps miss each other by {missing} {unit}. Widen the seam or take a larger sheet."),
 		say.Unless("missing", "The seam of {a} is narrower than the {adhesive}, {b}. Widen the seam, or choose a narrower adhesive."),
 	}},
-	blank.SeamRounded:  {Trouble, []say.Clause{say.Always("The round corners leave {a} of the seam, less than the {adhesive}, {b}: round them less.")}},
-	blank.TabsMeet:     {Trouble, []say.Clause{say.Always("The tabs meet: together {a} of a width of {b}. Make the seam narrower.")}},
-	blank.FlapShort:    {Care, []say.Clause{say.Always("The closing flap covers {a} of the back; the adhesive wants {b}. Make it deeper.")}},
-	blank.FlapTooLong:  {Trouble, []say.Clause{say.Always("The flap of {a} is longer than the front, {b}: make it shorter.")}},
-	blank.OpenBack:     {Trouble, []say.Clause{say.Always("The back stays open{where}: {area} mm² that no flap covers. {would}")}},
-	blank.NoTuck:       {Care, []say.Clause{say.Always("There is no tuck: it folds cleanly from {b} on, and walls of {a} leave it less, or less was wished. Tape the lid to the front wall.")}},
-	blank.NoHem:        {Care, []say.Clause{say.Always("Walls of {a} are too low for a hem, which folds cleanly from {b} on: they stay single.")}},
-	blank.Blunted:      {Care, []say.Clause{say.Always("The {panel} overshoots: blunt its tip from {a} to {b}, {tip}.")}},
-	blank.CurveCut:     {Care, []say.Clause{say.Always("Its deep flap is cut at the sides with it: round the corners that are left.")}},
-	blank.TooHigh:      {Care, []say.Clause{say.Always("It stays {a} too high for the card, which slides: a lower envelope would hold it.")}},
-	blank.SlitCorners:  {Care, []say.Clause{say.Always("The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in.")}},
-	blank.GlueCorners:  {Care, []say.Clause{say.Always("The glue squares in the corners are {a} short of the walls: hold the corners with tape.")}},
-	blank.SingleCrease: {Care, []say.Clause{say.Always("Two creases for a thickness of {a} cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.")}},
-	blank.NotchTooDeep: {Care, []say.Clause{say.Always("A thumb notch of {a} would cut the back through: it is drawn {b} deep.")}},
-	blank.FlapRaised:   {Care, []say.Clause{say.Always("A closing flap of {a} would cover no glue past the thumb gap: it is made {b}. For a shorter one take less of the gap.")}},
+	blank.SeamRounded:  {say.Trouble, []say.Clause{say.Always("The round corners leave {a} of the seam, less than the {adhesive}, {b}: round them less.")}},
+	blank.TabsMeet:     {say.Trouble, []say.Clause{say.Always("The tabs meet: together {a} of a width of {b}. Make the seam narrower.")}},
+	blank.FlapShort:    {say.Care, []say.Clause{say.Always("The closing flap covers {a} of the back; the adhesive wants {b}. Make it deeper.")}},
+	blank.FlapTooLong:  {say.Trouble, []say.Clause{say.Always("The flap of {a} is longer than the front, {b}: make it shorter.")}},
+	blank.OpenBack:     {say.Trouble, []say.Clause{say.Always("The back stays open{where}: {area} mm² that no flap covers. {would}")}},
+	blank.NoTuck:       {say.Care, []say.Clause{say.Always("There is no tuck: it folds cleanly from {b} on, and walls of {a} leave it less, or less was wished. Tape the lid to the front wall.")}},
+	blank.NoHem:        {say.Care, []say.Clause{say.Always("Walls of {a} are too low for a hem, which folds cleanly from {b} on: they stay single.")}},
+	blank.Blunted:      {say.Care, []say.Clause{say.Always("The {panel} overshoots: blunt its tip from {a} to {b}, {tip}.")}},
+	blank.CurveCut:     {say.Care, []say.Clause{say.Always("Its deep flap is cut at the sides with it: round the corners that are left.")}},
+	blank.TooHigh:      {say.Care, []say.Clause{say.Always("It stays {a} too high for the card, which slides: a lower envelope would hold it.")}},
+	blank.SlitCorners:  {say.Care, []say.Clause{say.Always("The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in.")}},
+	blank.GlueCorners:  {say.Care, []say.Clause{say.Always("The glue squares in the corners are {a} short of the walls: hold the corners with tape.")}},
+	blank.SingleCrease: {say.Care, []say.Clause{say.Always("Two creases for a thickness of {a} cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.")}},
+	blank.NotchTooDeep: {say.Care, []say.Clause{say.Always("A thumb notch of {a} would cut the back through: it is drawn {b} deep.")}},
+	blank.FlapRaised:   {say.Care, []say.Clause{say.Always("A closing flap of {a} would cover no glue past the thumb gap: it is made {b}. For a shorter one take less of the gap.")}},
 }
 
 // flapNames are what the flaps of a net are called by their panels.
 var flapNames = map[string]string{"left": "left side flap", "right": "right side flap", "bottom": "bottom flap", "top": "closing flap"}
 
 // faultWords say what is wrong with a blank.
-func (m maker) faultWords(c compare.Candidate, f blank.Fault) (Tone, string) {
+func (m envelopeStation) faultWords(c compare.Candidate, f blank.Fault) (say.Tone, string) {
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	show := func(l measure.Length) string { return m.Style().Show(l) }
 	s := say.Slots{"a": show(f.A), "b": show(f.B), "unit": string(m.Style().Unit), "adhesive": say.Lower(a.Name), "panel": flapNames[f.Panel], "tip": m.tipWords(c)}

@@ -27,7 +27,7 @@ const raisedFrom = measure.Inch / 16
 
 // foldSteps puts the folds of a blank in order into words, with what the trade
 // minds at each.
-func (m maker) foldSteps(c compare.Candidate) []FoldStep {
+func (m envelopeStation) foldSteps(c compare.Candidate) []FoldStep {
 	n := c.Made.Net
 	steps := stepsOf(n)
 	if len(steps) == 0 {
@@ -62,7 +62,7 @@ func (m maker) foldSteps(c compare.Candidate) []FoldStep {
 }
 
 // folding is the net as it folds round what of the card its own walls do not take.
-func (m maker) folding(c compare.Candidate) blank.Net {
+func (m envelopeStation) folding(c compare.Candidate) blank.Net {
 	return c.Made.Net.Around(max(0, m.Thick().Used-c.Made.Depth).Millimetres())
 }
 

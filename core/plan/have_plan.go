@@ -30,7 +30,7 @@ type FoldYield struct {
 	Text string    `json:"text"`
 }
 
-func (m maker) foldSheets() []FoldSheet {
+func (m paperStation) foldSheets() []FoldSheet {
 	list := []FoldSheet{}
 	stock, _ := m.Shop().Stock(m.Job().Parts[0].Stock)
 	for _, sheet := range m.Shop().OnShelf() {
@@ -46,7 +46,7 @@ func (m maker) foldSheets() []FoldSheet {
 	return list
 }
 
-func (m maker) foldYield(stock paper.Stock, sheet paper.Sheet, fold card.Fold) FoldYield {
+func (m paperStation) foldYield(stock paper.Stock, sheet paper.Sheet, fold card.Fold) FoldYield {
 	on, piece := m.BaseOn(m.Job(), stock, sheet, fold)
 	y := FoldYield{Fold: fold, Name: fold.Kind().Words.Name, Each: m.Effort.Yield(on, piece), Flat: m.by(piece.Width, piece.Height)}
 	if y.Each > 0 {
@@ -71,7 +71,7 @@ func (m maker) foldYield(stock paper.Stock, sheet paper.Sheet, fold card.Fold) F
 
 // helps adds what would make a fold possible on this sheet: another fold, or the
 // largest card of this shape.
-func (m maker) helps(row *FoldSheet, i int) {
+func (m paperStation) helps(row *FoldSheet, i int) {
 	if row.Folds[i].Each > 0 {
 		return
 	}
@@ -109,7 +109,7 @@ type HaveRow struct {
 }
 
 // have says what can be made of the maker's sheet; nil when there is none.
-func (m maker) have() *HavePlan {
+func (m paperStation) have() *HavePlan {
 	sheet, ok := m.Shop().Sheet(m.Job().Paper.Have)
 	if !ok {
 		return nil
@@ -136,7 +136,7 @@ func (m maker) have() *HavePlan {
 	return p
 }
 
-func (m maker) haveRow(c offer.SheetCard) HaveRow {
+func (m paperStation) haveRow(c offer.SheetCard) HaveRow {
 	return HaveRow{
 		ID: c.ID(), Size: m.by(c.Size.Width, c.Size.Height), Fold: c.Fold.Kind().Words.Name, Flat: m.by(c.Flat.Width, c.Flat.Height), Each: c.Each, Current: c.Is(m.Job()),
 	}

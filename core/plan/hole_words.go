@@ -37,7 +37,7 @@ func holes(made blank.Made) []blank.Polygon {
 
 // holeWords are where the largest part of what stays open lies, how large all of it
 // is, and what would close it.
-func (m maker) holeWords(made blank.Made) (where, area, would string) {
+func (m envelopeStation) holeWords(made blank.Made) (where, area, would string) {
 	list := holes(made)
 	if len(list) > 0 {
 		where = " " + placeWords(list[0], made.Net.Panels[0].Outline)

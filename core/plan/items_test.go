@@ -29,7 +29,7 @@ func TestPanelTakesTheMost(t *testing.T) {
 			things = append(things, job.Item{ID: fmt.Sprint(i), Name: fmt.Sprint(i), Width: side(0, 70), Height: side(4, 60)})
 		}
 		m := newMaker(bigJob(6*measure.Inch, 4*measure.Inch, blank.DiamondID), job.DefaultShop())
-		got := m.together(paper, things, itemsLaid{}, itemSteps)
+		got := layersStation{m}.together(paper, things, itemsLaid{}, itemSteps)
 		room := cutting.Sheet{Width: paper.Width - itemClear, Height: paper.Height - itemClear}
 		most := 0
 		for _, set := range itemSets(room, things) {

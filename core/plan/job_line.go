@@ -7,6 +7,7 @@ import (
 	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // JobLine is a job in the list of jobs: what is read of it at a glance, and what a
@@ -17,7 +18,7 @@ type JobLine struct {
 	Height measure.Length `json:"height"`
 	Count  int            `json:"count"`
 	Post   string         `json:"post"`
-	Tone   Tone           `json:"tone"`
+	Tone   say.Tone       `json:"tone"`
 	// Papers are the card's papers and things where they lie on the face, from the
 	// base up: LinePapers as JSON, since nothing but the drawing reads them.
 	Papers json.RawMessage `json:"papers"`
@@ -37,14 +38,14 @@ type LinePaper struct {
 
 // Line is the job's line in the list. Whatever is wrong with the job, there is one.
 func Line(j job.Job, shop job.Shop) (l JobLine) {
-	l = JobLine{Width: j.Card.Width, Height: j.Card.Height, Count: j.Count, Tone: Fine, Papers: json.RawMessage("[]")}
+	l = JobLine{Width: j.Card.Width, Height: j.Card.Height, Count: j.Count, Tone: say.Fine, Papers: json.RawMessage("[]")}
 	defer func() {
 		if recover() != nil {
 			l = BrokenLine("It cannot be planned: the program failed at it. It is kept as it is.")
 		}
 	}()
 	if problems := Check(j, shop); len(problems) > 0 {
-		l.Post, l.Tone, l.Problem = "cannot be planned", Trouble, problems[0].Message
+		l.Post, l.Tone, l.Problem = "cannot be planned", say.Trouble, problems[0].Message
 		return l
 	}
 	m := newMaker(j, shop)
@@ -65,7 +66,7 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 		l.Post, l.Tone = shortly(f), toneOf(f)
 	}
 	if n := len(m.Missing()); n > 0 {
-		l.Tone, l.Problem = Care, m.Missing()[0].Text
+		l.Tone, l.Problem = say.Care, m.Missing()[0].Text
 	}
 	return l
 }
@@ -75,7 +76,7 @@ func tenth(mm float64) float64 { return math.Round(mm*10) / 10 }
 
 // BrokenLine is the line of a job that cannot even be read.
 func BrokenLine(why string) JobLine {
-	return JobLine{Post: "cannot be opened", Tone: Trouble, Papers: json.RawMessage("[]"), Problem: why}
+	return JobLine{Post: "cannot be opened", Tone: say.Trouble, Papers: json.RawMessage("[]"), Problem: why}
 }
 
 // LineSize is a line's size in the shop's unit and tick.
@@ -91,5 +92,5 @@ func LineCount(l JobLine) string {
 	if l.Count < 1 {
 		return ""
 	}
-	return plural(l.Count, "card")
+	return say.Plural(l.Count, "card")
 }

@@ -29,7 +29,7 @@ type LayersPlan struct {
 	PanelHeight Shown      `json:"panelHeight"`
 	Items       ItemsPlan  `json:"items"`
 	Ladder      LadderPlan `json:"ladder"`
-	Notes       []Note     `json:"notes"`
+	Notes       []say.Note `json:"notes"`
 	Drawing     string     `json:"drawing"`
 }
 
@@ -90,10 +90,10 @@ type RungPlan struct {
 	Share  string `json:"share"`
 }
 
-func (m maker) layers() LayersPlan {
+func (m layersStation) layers() LayersPlan {
 	face := m.Job().Face()
 	layers, eaten, ok := card.Stack(face, m.Job().Mounts())
-	p := LayersPlan{Notes: []Note{}, Liners: []LayerRow{}, Things: []LayerThing{}}
+	p := LayersPlan{Notes: []say.Note{}, Liners: []LayerRow{}, Things: []LayerThing{}}
 	p.Order = append(append(slices.Clone(m.Job().LayerParts()), 0), m.Job().PartsOf(job.LinerPart)...)
 	slices.Reverse(p.Order[:len(m.Job().LayerParts())])
 	for _, at := range m.Job().PartsOf(job.ThingPart) {
@@ -113,7 +113,7 @@ func (m maker) layers() LayersPlan {
 	p.PanelWidth, p.PanelHeight = m.shown(top.Width), m.shown(top.Height)
 	p.Sentence = m.layersSentence(layers)
 	if !ok {
-		p.Notes = append(p.Notes, Note{Trouble, fmt.Sprintf("The border of “%s” leaves nothing of it: make the border narrower or the card larger.", m.Job().Parts[places[eaten+1]].Name)})
+		p.Notes = append(p.Notes, say.Trouble.Says(fmt.Sprintf("The border of “%s” leaves nothing of it: make the border narrower or the card larger.", m.Job().Parts[places[eaten+1]].Name)))
 	}
 	p.Notes = append(p.Notes, m.layerNotes(layers, shares)...)
 	p.Items = m.items()
@@ -123,7 +123,7 @@ func (m maker) layers() LayersPlan {
 }
 
 // layerRows are the papers as they are seen from the front.
-func (m maker) layerRows() (rows []LayerRow) {
+func (m layersStation) layerRows() (rows []LayerRow) {
 	face := m.Job().Face()
 	layers, _, _ := card.Stack(face, m.Job().Mounts())
 	shares := card.Shares(face, layers)
@@ -142,7 +142,7 @@ func (m maker) layerRows() (rows []LayerRow) {
 	return rows
 }
 
-func (m maker) layerRow(at int, l card.Layer) LayerRow {
+func (m layersStation) layerRow(at int, l card.Layer) LayerRow {
 	part := m.Job().Parts[at]
 	stock, _ := m.Shop().Stock(part.Stock)
 	row := LayerRow{
@@ -161,7 +161,7 @@ func (m maker) layerRow(at int, l card.Layer) LayerRow {
 }
 
 // rungs are the stops at which a paper of a size may be covered by the next.
-func (m maker) rungs(row *LayerRow, s card.Size) {
+func (m layersStation) rungs(row *LayerRow, s card.Size) {
 	on := m.Job().Parts[row.on]
 	whole := card.Layer{Size: m.Job().Face()}
 	for _, b := range card.Rungs(s, m.Style().Unit) {
@@ -203,7 +203,7 @@ func edited(at int, p job.Part) []string {
 }
 
 // layerNotes says what the trade knows to go wrong with layers.
-func (m maker) layerNotes(layers []card.Layer, shares []float64) (notes []Note) {
+func (m layersStation) layerNotes(layers []card.Layer, shares []float64) (notes []say.Note) {
 	below := m.Job().Face()
 	for i, at := range m.Job().LayerParts() {
 		if i >= len(layers) {
@@ -214,29 +214,29 @@ func (m maker) layerNotes(layers []card.Layer, shares []float64) (notes []Note) 
 			notes = append(notes, m.ownSize(part, below)...)
 		}
 		if s := shares[i]; s < hairlineShare && i > 0 {
-			notes = append(notes, Note{Care, fmt.Sprintf("“%s” shows only %s of the face: hardly worth its paper.", m.Job().Parts[m.Job().LayerParts()[i-1]].Name, percent(s))})
+			notes = append(notes, say.Care.Says(fmt.Sprintf("“%s” shows only %s of the face: hardly worth its paper.", m.Job().Parts[m.Job().LayerParts()[i-1]].Name, percent(s))))
 		}
 		below = layers[i].Size
 	}
 	if m.Job().Card.Fold.Kind().Unfolded && len(m.Job().PartsOf(job.LinerPart)) > 0 {
-		notes = append(notes, Note{Care, "A flat card has no inside: take the liner off, or choose a fold."})
+		notes = append(notes, say.Care.Says("A flat card has no inside: take the liner off, or choose a fold."))
 	}
 	return notes
 }
 
 // ownSize holds a size that the maker typed against the border that was chosen.
 // The classic mistake is to take the border off once instead of on both sides.
-func (m maker) ownSize(part job.Part, below card.Size) []Note {
+func (m layersStation) ownSize(part job.Part, below card.Size) []say.Note {
 	offWidth, offHeight := below.Width-part.Own.Width, below.Height-part.Own.Height
 	want := card.Size{Width: below.Width - 2*part.Border, Height: below.Height - 2*part.Border}
 	switch {
 	case offWidth < 0 || offHeight < 0:
-		return []Note{{Trouble, fmt.Sprintf("“%s” is larger than the paper it lies on, %s: it would hang over the edge.", part.Name, m.by(below.Width, below.Height))}}
+		return []say.Note{say.Trouble.Says(fmt.Sprintf("“%s” is larger than the paper it lies on, %s: it would hang over the edge.", part.Name, m.by(below.Width, below.Height)))}
 	case part.Border > 0 && (offWidth == part.Border || offHeight == part.Border):
-		return []Note{{Trouble, fmt.Sprintf("The border of %s is taken off “%s” once, but it shows on both sides: that leaves half of it, %s, on each. Cut %s instead.",
-			m.Style().Show(part.Border), part.Name, m.fine().Show(part.Border/2), m.by(want.Width, want.Height))}}
+		return []say.Note{say.Trouble.Says(fmt.Sprintf("The border of %s is taken off “%s” once, but it shows on both sides: that leaves half of it, %s, on each. Cut %s instead.",
+			m.Style().Show(part.Border), part.Name, m.fine().Show(part.Border/2), m.by(want.Width, want.Height)))}
 	case offWidth != offHeight:
-		return []Note{{Fine, fmt.Sprintf("“%s” shows %s of the paper below on the left and right, %s above and below.", part.Name, m.fine().Show(offWidth/2), m.fine().Show(offHeight/2))}}
+		return []say.Note{say.Fine.Says(fmt.Sprintf("“%s” shows %s of the paper below on the left and right, %s above and below.", part.Name, m.fine().Show(offWidth/2), m.fine().Show(offHeight/2)))}
 	}
 	return nil
 }
@@ -251,7 +251,7 @@ func percent(share float64) string {
 	return fmt.Sprintf("%.0f %%", math.Round(share*100))
 }
 
-func (m maker) layersSentence(sizes []card.Layer) say.Sentence {
+func (m layersStation) layersSentence(sizes []card.Layer) say.Sentence {
 	switch len(sizes) {
 	case 0:
 		return say.That("No layers: the whole front, [%s], is left to work on.", m.by(m.Job().Card.Width, m.Job().Card.Height))
@@ -270,7 +270,7 @@ func (m maker) layersSentence(sizes []card.Layer) say.Sentence {
 }
 
 // layersShort is the layers' line on the ticket.
-func (m maker) layersShort() string {
+func (m layersStation) layersShort() string {
 	layers := m.Job().LayerParts()
 	switch len(layers) {
 	case 0:
@@ -283,7 +283,7 @@ func (m maker) layersShort() string {
 	return number(len(layers))
 }
 
-func (m maker) layersDrawing(rows []LayerRow) string {
+func (m layersStation) layersDrawing(rows []LayerRow) string {
 	words := make([]string, len(rows))
 	for i, r := range rows {
 		words[i] = fmt.Sprintf("%s, %s, showing %s", r.Name, r.Size, r.Share)

@@ -9,7 +9,7 @@ import (
 )
 
 // cardOptions are the paths of what a fold asks for besides its size.
-func (m maker) cardOptions() []string {
+func (m cardStation) cardOptions() []string {
 	k := m.Job().Card.Fold.Kind()
 	return append(paths("card.", k.Options(m.Job().Spec(k.ID, m.Shop()))), asked("card.", k.Asked)...)
 }
@@ -18,13 +18,13 @@ func (m maker) cardOptions() []string {
 var cardMore = []string{"card.overWidth", "card.overHeight", "card.room", "card.towards"}
 
 // cardMoreSet says that some of it is set.
-func (m maker) cardMoreSet() bool {
+func (m cardStation) cardMoreSet() bool {
 	c := m.Job().Card
 	return c.OverWidth > 0 || c.OverHeight > 0 || c.Room == job.AsHeap || c.Towards
 }
 
 // mailOptions are the paths of what is chosen for closing and addressing the piece.
-func (m maker) mailOptions() []string {
+func (m postStation) mailOptions() []string {
 	p := m.Job().Post
 	list := []string{"post.closure", "post.addressShort", "post.bare"}
 	if p.Bare {
@@ -41,7 +41,7 @@ func (m maker) mailOptions() []string {
 
 // paperOptions are the paths of what is chosen for the cutting; a card for an
 // envelope that there is has none to cut.
-func (m maker) paperOptions() []string {
+func (m paperStation) paperOptions() []string {
 	list := []string{"count", "paper.alongGrain"}
 	if m.Job().Start == nil {
 		list = append(list, "paper.noBlanks")
@@ -51,7 +51,7 @@ func (m maker) paperOptions() []string {
 
 // wishes are the paths of the lengths that count for a construction: those of every
 // envelope, and its own.
-func (m maker) wishes(k *blank.Construction) []string {
+func (m envelopeStation) wishes(k *blank.Construction) []string {
 	list := paths("envelope.", k.Wishes(m.BlankSpec()))
 	return append(list, asked("envelope.", k.Asked)...)
 }

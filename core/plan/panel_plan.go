@@ -10,6 +10,7 @@ import (
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // ItemsPlan says where stamps, greeting and ribbon go.
@@ -45,7 +46,7 @@ const itemClear = measure.Inch / 8
 
 // items lays what is to go on the panel on the topmost paper that takes all of
 // it, and says of each paper which of them fit on it together.
-func (m maker) items() ItemsPlan {
+func (m layersStation) items() ItemsPlan {
 	p := ItemsPlan{Row: -1, Placed: []ItemPlaced{}, Rungs: []ItemRung{}}
 	things := m.Job().Items
 	if len(things) == 0 {
@@ -95,7 +96,7 @@ const careful = 8000
 // with the clear space round each; of as many, those that fill more of it. At least
 // it returns those that go on one after the other, the largest first, or what a
 // smaller paper took; then it looks for more as long as the steps last.
-func (m maker) together(paper card.Size, things []job.Item, least itemsLaid, steps int) itemsLaid {
+func (m layersStation) together(paper card.Size, things []job.Item, least itemsLaid, steps int) itemsLaid {
 	room := cutting.Sheet{Width: paper.Width - itemClear, Height: paper.Height - itemClear}
 	if room.Width <= 0 || room.Height <= 0 {
 		return itemsLaid{}
@@ -132,7 +133,7 @@ func (m maker) together(paper card.Size, things []job.Item, least itemsLaid, ste
 
 // oneAfterOther lays things in turn, the largest first, each where there is room
 // for it with those that lie already.
-func (m maker) oneAfterOther(room cutting.Sheet, things []job.Item) (best itemsLaid) {
+func (m layersStation) oneAfterOther(room cutting.Sheet, things []job.Item) (best itemsLaid) {
 	order := make([]int, len(things))
 	for i := range order {
 		order[i] = i
@@ -151,7 +152,7 @@ func (m maker) oneAfterOther(room cutting.Sheet, things []job.Item) (best itemsL
 }
 
 // layItems lays a set of things on a paper; false when it does not go on it.
-func (m maker) layItems(set itemSet, things []job.Item, steps int) (itemsLaid, bool) {
+func (m layersStation) layItems(set itemSet, things []job.Item, steps int) (itemsLaid, bool) {
 	if set.order.Bound() > 1 {
 		return itemsLaid{}, false
 	}
@@ -267,7 +268,7 @@ type Swatch struct {
 	Share  string `json:"share"`
 }
 
-func (m maker) ladder() LadderPlan {
+func (m layersStation) ladder() LadderPlan {
 	face := m.Job().Face()
 	p := LadderPlan{Swatches: []Swatch{}}
 	for _, b := range card.Rungs(face, m.Style().Unit) {
@@ -275,6 +276,6 @@ func (m maker) ladder() LadderPlan {
 		share := card.Shares(face, []card.Layer{{Size: s}})[1]
 		p.Swatches = append(p.Swatches, Swatch{m.by(s.Width, s.Height), m.shown(s.Width), m.shown(s.Height), m.shown(b), percent(share)})
 	}
-	p.Drawing = fmt.Sprintf("%s for a card of %s %s, one inside the other, sharing the lower left corner.", plural(len(p.Swatches), "swatch outline"), m.by(face.Width, face.Height), m.Style().Unit)
+	p.Drawing = fmt.Sprintf("%s for a card of %s %s, one inside the other, sharing the lower left corner.", say.Plural(len(p.Swatches), "swatch outline"), m.by(face.Width, face.Height), m.Style().Unit)
 	return p
 }

@@ -20,10 +20,10 @@ type PaperPlan struct {
 	Sentence say.Sentence `json:"sentence"`
 	// Short is the line on the ticket.
 	Short  string      `json:"short"`
-	Tone   Tone        `json:"tone"`
+	Tone   say.Tone    `json:"tone"`
 	Stocks []StockPlan `json:"stocks"`
 	Folds  []FoldSheet `json:"folds"`
-	Notes  []Note      `json:"notes"`
+	Notes  []say.Note  `json:"notes"`
 	Have   *HavePlan   `json:"have,omitempty"`
 	// Options are the paths of what is chosen for the cutting.
 	Options []string `json:"options"`
@@ -50,7 +50,7 @@ type StockPlan struct {
 	Proven     bool          `json:"proven"`
 	Unfinished bool          `json:"unfinished"`
 	Choices    []SheetChoice `json:"choices"`
-	Notes      []Note        `json:"notes"`
+	Notes      []say.Note    `json:"notes"`
 }
 
 // PieceLine is one line of the order.
@@ -91,8 +91,8 @@ type SheetChoice struct {
 	Chosen bool   `json:"chosen"`
 }
 
-func (m maker) paper(made compare.Candidate) PaperPlan {
-	p := PaperPlan{Notes: []Note{}, Stocks: []StockPlan{}, Tone: Fine, Options: m.paperOptions()}
+func (m paperStation) paper(made compare.Candidate) PaperPlan {
+	p := PaperPlan{Notes: []say.Note{}, Stocks: []StockPlan{}, Tone: say.Fine, Options: m.paperOptions()}
 	p.Folds = m.foldSheets()
 	p.Have = m.have()
 	for i, orders := 0, m.cuts(made); i < len(orders); i++ {
@@ -115,7 +115,7 @@ func cutName(c piece.Cut) string {
 }
 
 // savedWords say what comes out of the middle of a windowed paper.
-func (m maker) savedWords(s piece.Saved) string {
+func (m paperStation) savedWords(s piece.Saved) string {
 	size := m.by(s.Size.Width, s.Size.Height)
 	if s.Of == nil {
 		return fmt.Sprintf("%s of %s fall out of “%s”: keep them, nothing else in this job is small enough.", number(s.Count), size, s.From)
@@ -125,7 +125,7 @@ func (m maker) savedWords(s piece.Saved) string {
 
 // cuts are what the job takes, with the envelope that is made: none is cut when the
 // maker came with one.
-func (m maker) cuts(c compare.Candidate) []piece.Order {
+func (m paperStation) cuts(c compare.Candidate) []piece.Order {
 	var b piece.Blank
 	if m.Job().Start == nil && !m.Job().Paper.NoBlanks {
 		if l := c.Made.Liner; l.Width > 0 {
@@ -157,7 +157,7 @@ func (t tried) over(u tried) bool {
 	return t.area() < u.area()
 }
 
-func (m maker) try(o piece.Order, sheet paper.Sheet, steps int, tell func(cutting.Progress)) tried {
+func (m paperStation) try(o piece.Order, sheet paper.Sheet, steps int, tell func(cutting.Progress)) tried {
 	t := tried{sheet: sheet, on: m.On(o, sheet)}
 	t.plan = m.Effort.Search(t.on.Cutting, steps, tell)
 	return t
@@ -166,17 +166,17 @@ func (m maker) try(o piece.Order, sheet paper.Sheet, steps int, tell func(cuttin
 // stockPlan plans one stock on every sheet it may be cut from with a quick look,
 // takes the one chosen, else the one that takes the least paper, and searches that
 // one with all the steps that are left.
-func (m maker) stockPlan(o piece.Order, steps int) StockPlan {
+func (m paperStation) stockPlan(o piece.Order, steps int) StockPlan {
 	sheets := m.Shop().SheetsFor(o.Stock)
-	p := StockPlan{ID: o.Stock.ID, Name: o.Stock.Name, Pieces: []PieceLine{}, Layouts: []LayoutPlan{}, Steps: []StepPlan{}, Choices: []SheetChoice{}, Notes: []Note{}}
+	p := StockPlan{ID: o.Stock.ID, Name: o.Stock.Name, Pieces: []PieceLine{}, Layouts: []LayoutPlan{}, Steps: []StepPlan{}, Choices: []SheetChoice{}, Notes: []say.Note{}}
 	for _, q := range o.Cuts {
 		p.Pieces = append(p.Pieces, PieceLine{cutName(q), m.by(q.Size.Width, q.Size.Height), q.Count})
 	}
 	for _, s := range o.Saved {
-		p.Notes = append(p.Notes, Note{Fine, m.savedWords(s)})
+		p.Notes = append(p.Notes, say.Fine.Says(m.savedWords(s)))
 	}
 	if len(sheets) == 0 {
-		p.Notes = append(p.Notes, Note{Trouble, "There is no sheet on your shelf to cut it from: enter one there."})
+		p.Notes = append(p.Notes, say.Trouble.Says("There is no sheet on your shelf to cut it from: enter one there."))
 		return p
 	}
 	all := make([]tried, len(sheets))
@@ -202,36 +202,36 @@ func (m maker) stockPlan(o piece.Order, steps int) StockPlan {
 	return p
 }
 
-func (m maker) choiceWords(o piece.Order, t tried) string {
+func (m paperStation) choiceWords(o piece.Order, t tried) string {
 	if n := len(t.plan.Unfit); n == len(o.Cuts) {
 		return "too small"
 	} else if n > 0 {
 		return fmt.Sprintf("too small for “%s”", cutName(o.Cuts[t.plan.Unfit[0]]))
 	}
-	return plural(t.plan.Sheets, "sheet")
+	return say.Plural(t.plan.Sheets, "sheet")
 }
 
 // takeTried fills in the plan of the sheet that is taken.
-func (m maker) takeTried(p *StockPlan, o piece.Order, t tried) {
+func (m paperStation) takeTried(p *StockPlan, o piece.Order, t tried) {
 	p.Sheet, p.SheetName, p.Width, p.Height = t.sheet.ID, t.sheet.Name, t.sheet.Width, t.sheet.Height
 	p.Sheets, p.Settings, p.Proven, p.Unfinished = t.plan.Sheets, len(t.plan.Steps), t.plan.Proven(), t.plan.Unfinished
 	for _, name := range t.on.Against {
-		p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("“%s” cannot have its fold along the grain and its pattern upright on %s: the pattern goes first, so the fold runs across the grain. Turn the design, choose the other fold, or another paper.", name, t.sheet.Name)})
+		p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("“%s” cannot have its fold along the grain and its pattern upright on %s: the pattern goes first, so the fold runs across the grain. Turn the design, choose the other fold, or another paper.", name, t.sheet.Name)))
 	}
 	for _, i := range t.plan.Unfit {
-		p.Notes = append(p.Notes, Note{Trouble, m.unfitWords(o, t, i)})
+		p.Notes = append(p.Notes, say.Trouble.Says(m.unfitWords(o, t, i)))
 	}
-	words := cutWords{m: m, o: o, t: t, made: map[[2]measure.Length]string{}}
+	words := cutWords{m: m.maker, o: o, t: t, made: map[[2]measure.Length]string{}}
 	p.Layouts, p.Steps = words.layouts(), words.steps()
 	p.Notes = append(p.Notes, m.grainNotes(o, t)...)
-	take := fmt.Sprintf("%s of %s", plural(p.Sheets, "sheet"), t.sheet.Name)
+	take := fmt.Sprintf("%s of %s", say.Plural(p.Sheets, "sheet"), t.sheet.Name)
 	switch have := o.Stock.Have; {
 	case have > 0 && have < p.Sheets:
 		take += fmt.Sprintf(": you have %d, buy %d more", have, p.Sheets-have)
 	case have > 0:
 		take += fmt.Sprintf(" of your %d", have)
 	}
-	p.Text = fmt.Sprintf("%s, %s of the guide", take, plural(p.Settings, "setting"))
+	p.Text = fmt.Sprintf("%s, %s of the guide", take, say.Plural(p.Settings, "setting"))
 	if p.Sheets > 1 {
 		p.Text += "; " + fewerWords(t.plan)
 	}
@@ -244,13 +244,13 @@ func fewerWords(c cutting.Plan) string {
 	case c.Proven() && c.ByCount:
 		return "fewer is impossible: a sheet holds no more of these pieces"
 	case c.Proven():
-		return "fewer is impossible: the pieces fill more than " + plural(c.Sheets-1, "sheet")
+		return "fewer is impossible: the pieces fill more than " + say.Plural(c.Sheets-1, "sheet")
 	}
 	return fmt.Sprintf("fewer were not found, but %d may be enough", c.Bound)
 }
 
 // unfitWords says why a sheet does not give a piece and what would help.
-func (m maker) unfitWords(o piece.Order, t tried, i int) string {
+func (m paperStation) unfitWords(o piece.Order, t tried, i int) string {
 	q := o.Cuts[i]
 	what := fmt.Sprintf("“%s”, %s, ", cutName(q), m.by(q.Size.Width, q.Size.Height))
 	switch t.on.Cutting.Sheet.Possible(t.on.Cutting.Pieces[i]) {
@@ -263,7 +263,7 @@ func (m maker) unfitWords(o piece.Order, t tried, i int) string {
 }
 
 // grainNotes warns of heavy stock that is folded across its grain.
-func (m maker) grainNotes(o piece.Order, t tried) []Note {
+func (m paperStation) grainNotes(o piece.Order, t tried) []say.Note {
 	if o.Stock.GSM <= paper.HeavyFold {
 		return nil
 	}
@@ -285,19 +285,19 @@ func (m maker) grainNotes(o piece.Order, t tried) []Note {
 	case folded == 0:
 		return nil
 	case o.Stock.Grain == paper.Unknown:
-		return []Note{{Fine, fmt.Sprintf("%s is heavy enough to crack when folded across its grain. Bend a sheet both ways: it gives more easily along the grain; enter it on the shelf.", o.Stock.Name)}}
+		return []say.Note{say.Fine.Says(fmt.Sprintf("%s is heavy enough to crack when folded across its grain. Bend a sheet both ways: it gives more easily along the grain; enter it on the shelf.", o.Stock.Name))}
 	case across > 0:
-		return []Note{{Care, fmt.Sprintf("%d of %d bases are folded across the grain of %s, which cracks over %.0f gsm: keep the folds along the grain, or score deeper.", across, folded, o.Stock.Name, paper.HeavyFold)}}
+		return []say.Note{say.Care.Says(fmt.Sprintf("%d of %d bases are folded across the grain of %s, which cracks over %.0f gsm: keep the folds along the grain, or score deeper.", across, folded, o.Stock.Name, paper.HeavyFold))}
 	}
 	return nil
 }
 
-func (m maker) paperSentence(p *PaperPlan) {
+func (m paperStation) paperSentence(p *PaperPlan) {
 	sheets, troubled := 0, false
 	var take say.Sentence
 	for _, s := range p.Stocks {
 		if s.Sheets > 0 {
-			more := say.That("Take [%s] of %s", plural(s.Sheets, "sheet"), s.Name)
+			more := say.That("Take [%s] of %s", say.Plural(s.Sheets, "sheet"), s.Name)
 			if sheets > 0 {
 				more = say.That("; [%d] of %s", s.Sheets, s.Name)
 			}
@@ -305,26 +305,26 @@ func (m maker) paperSentence(p *PaperPlan) {
 		}
 		sheets += s.Sheets
 		for _, n := range s.Notes {
-			troubled = troubled || n.Tone == Trouble
+			troubled = troubled || n.Tone == say.Trouble
 		}
 	}
-	p.Short = plural(sheets, "sheet")
+	p.Short = say.Plural(sheets, "sheet")
 	switch {
 	case troubled && sheets == 0:
-		p.Tone, p.Sentence = Trouble, say.That("Nothing of this job can be cut from the sheets on your shelf; below is what would make it possible.")
+		p.Tone, p.Sentence = say.Trouble, say.That("Nothing of this job can be cut from the sheets on your shelf; below is what would make it possible.")
 	case troubled:
-		p.Tone, p.Sentence = Trouble, take.Then(". Not everything can be cut from what is on your shelf.")
+		p.Tone, p.Sentence = say.Trouble, take.Then(". Not everything can be cut from what is on your shelf.")
 	case sheets == 0:
 		p.Sentence = say.That("There is nothing to cut: everything is cut already.")
 	default:
-		p.Sentence = take.Then(fmt.Sprintf(", for %s.", plural(m.Job().Count, "card")))
+		p.Sentence = take.Then(fmt.Sprintf(", for %s.", say.Plural(m.Job().Count, "card")))
 	}
 }
 
 // Cuts reports whether the job cuts anything from a stock, and the stock from such a
 // sheet.
 func Cuts(j job.Job, shop job.Shop, stock, sheet string) bool {
-	m := newMaker(j, shop)
+	m := paperStation{newMaker(j, shop)}
 	for _, o := range m.cuts(m.Chosen()) {
 		if s, ok := shop.Sheet(sheet); ok && o.Stock.ID == stock && slices.Contains(m.Shop().SheetsFor(o.Stock), s) {
 			return true
@@ -338,7 +338,7 @@ func Cuts(j job.Job, shop job.Shop, stock, sheet string) bool {
 // is whole, and marked unfinished. It is false when the job cuts nothing from
 // that stock, or the stock from no such sheet.
 func CutStock(ctx context.Context, j job.Job, shop job.Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
-	m := newMaker(j, shop)
+	m := paperStation{newMaker(j, shop)}
 	m.Effort = cutting.NewEffort(ctx, steps+planSteps)
 	for _, o := range m.cuts(m.Chosen()) {
 		if s, ok := shop.Sheet(sheet); ok && o.Stock.ID == stock && slices.Contains(m.Shop().SheetsFor(o.Stock), s) {

@@ -11,6 +11,7 @@ import (
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
+	"yellowparcel/core/say"
 	"yellowparcel/demo"
 )
 
@@ -26,7 +27,7 @@ func stockOf(t *testing.T, p plan.Plan, id string) plan.StockPlan {
 	return plan.StockPlan{}
 }
 
-func notes(list []plan.Note) string {
+func notes(list []say.Note) string {
 	words := ""
 	for _, n := range list {
 		words += n.Text + "\n"
@@ -94,7 +95,7 @@ func TestGrainAndPattern(t *testing.T) {
 	if n := notes(p.Notes); p.Sheets != 0 || !strings.Contains(n, "only a quarter turn round") {
 		t.Errorf("pattern: %d sheets, %s", p.Sheets, n)
 	}
-	if made := plan.Make(j, shop).Paper; made.Tone != plan.Trouble || !strings.Contains(made.Sentence.Text, "Not everything") {
+	if made := plan.Make(j, shop).Paper; made.Tone != say.Trouble || !strings.Contains(made.Sentence.Text, "Not everything") {
 		t.Errorf("the rest is planned still: %s", made.Sentence.Text)
 	}
 }
@@ -173,7 +174,7 @@ func TestWhatCannotBeCut(t *testing.T) {
 		t.Errorf("short trimmer: %s", n)
 	}
 	j.Count = 10_000
-	if p := plan.Make(j, demo.Shop()); p.Paper.Tone != plan.Fine {
+	if p := plan.Make(j, demo.Shop()); p.Paper.Tone != say.Fine {
 		t.Errorf("ten thousand cards: %s", p.Paper.Sentence.Text)
 	}
 }

@@ -11,6 +11,7 @@ import (
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/piece"
+	"yellowparcel/core/say"
 )
 
 // Shown is a length with the text it is shown as, in the shop's unit and tick,
@@ -29,32 +30,18 @@ type Reading struct {
 	Note  string `json:"note"`
 }
 
-// Tone says how a sentence is meant, so that the screen can mark it.
-type Tone string
-
-// The tones.
-const (
-	Fine    Tone = "fine"
-	Care    Tone = "care"
-	Trouble Tone = "trouble"
-)
-
-// Note is a sentence with its tone.
-type Note struct {
-	Tone Tone   `json:"tone"`
-	Text string `json:"text"`
-}
-
 // gathered is all notes of some lists in one, which is never null.
-func gathered(lists ...[]Note) []Note { return append([]Note{}, slices.Concat(lists...)...) }
+func gathered(lists ...[]say.Note) []say.Note {
+	return append([]say.Note{}, slices.Concat(lists...)...)
+}
 
 // TicketLine is one of the numbers that flow on from station to station.
 type TicketLine struct {
-	ID      string `json:"id"`
-	Station string `json:"station" enum:"card,layers,envelope,post,paper"`
-	Label   string `json:"label"`
-	Value   string `json:"value"`
-	Tone    Tone   `json:"tone"`
+	ID      string   `json:"id"`
+	Station string   `json:"station" enum:"card,layers,envelope,post,paper"`
+	Label   string   `json:"label"`
+	Value   string   `json:"value"`
+	Tone    say.Tone `json:"tone"`
 }
 
 // Plan is everything that follows from a job in a shop.
@@ -88,6 +75,15 @@ func newMaker(j job.Job, shop job.Shop) maker {
 
 // with is the maker of another job in the same shop, with all that follows from it.
 func (m maker) with(j job.Job) maker { return maker{m.With(j)} }
+
+// The stations of a plan: each says what follows for its own page, in files of its own.
+type (
+	cardStation     struct{ maker }
+	layersStation   struct{ maker }
+	envelopeStation struct{ maker }
+	postStation     struct{ maker }
+	paperStation    struct{ maker }
+)
 
 // inShop words what belongs to no job.
 func inShop(shop job.Shop) maker { return maker{compare.Maker{Piece: piece.In(shop)}} }
@@ -133,16 +129,16 @@ func makeWith(e *cutting.Effort, j job.Job, shop job.Shop) (Plan, error) {
 	)
 	for _, station := range []func(){
 		func() { p.Start = m.start() },
-		func() { p.Card = m.card() },
-		func() { p.Layers = m.layers() },
+		func() { p.Card = cardStation{m}.card() },
+		func() { p.Layers = layersStation{m}.layers() },
 		func() {
 			all = m.Candidates()
 			chosen = m.Choose(all)
 		},
-		func() { p.Envelope = m.envelope(chosen, all) },
-		func() { p.Post = m.post(m.Closed(chosen), chosen, all) },
+		func() { p.Envelope = envelopeStation{m}.envelope(chosen, all) },
+		func() { p.Post = postStation{m}.post(m.Closed(chosen), chosen, all) },
 		func() { p.Recipe = m.recipe() },
-		func() { p.Paper = m.paper(chosen) },
+		func() { p.Paper = paperStation{m}.paper(chosen) },
 	} {
 		if e.Unwanted() {
 			return Plan{}, e.Err()
@@ -150,16 +146,16 @@ func makeWith(e *cutting.Effort, j job.Job, shop job.Shop) (Plan, error) {
 		station()
 	}
 	p.Ticket = m.ticket(p, chosen)
-	for _, notes := range [][]Note{p.Card.Notes, p.Layers.Notes, p.Envelope.Blank.Notes, p.Post.Notes} {
+	for _, notes := range [][]say.Note{p.Card.Notes, p.Layers.Notes, p.Envelope.Blank.Notes, p.Post.Notes} {
 		worstFirst(notes)
 	}
 	return p, e.Err()
 }
 
 // worstFirst puts what keeps a maker from going on before what is good to know.
-func worstFirst(notes []Note) {
-	weight := map[Tone]int{Trouble: 0, Care: 1, Fine: 2}
-	slices.SortStableFunc(notes, func(a, b Note) int { return weight[a.Tone] - weight[b.Tone] })
+func worstFirst(notes []say.Note) {
+	weight := map[say.Tone]int{say.Trouble: 0, say.Care: 1, say.Fine: 2}
+	slices.SortStableFunc(notes, func(a, b say.Note) int { return weight[a.Tone] - weight[b.Tone] })
 }
 
 // planSteps is what all searches of one plan may use together, so that a plan
@@ -183,7 +179,7 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 			base = b
 		}
 	}
-	flat := TicketLine{"flat", "card", "Flat, score at", m.by(base.Width.Nm, base.Height.Nm), Fine}
+	flat := TicketLine{"flat", "card", "Flat, score at", m.by(base.Width.Nm, base.Height.Nm), say.Fine}
 	if len(base.Scores) == 0 {
 		flat.Label = "Flat"
 	}
@@ -194,9 +190,9 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 		}
 		flat.Value += " · " + score.At.Text
 	}
-	ease := Fine
+	ease := say.Fine
 	e := c.Made
-	sheet := TicketLine{"sheet", "envelope", "Envelope from", m.by(e.SheetWidth, e.SheetHeight), Fine}
+	sheet := TicketLine{"sheet", "envelope", "Envelope from", m.by(e.SheetWidth, e.SheetHeight), say.Fine}
 	switch {
 	case c.Kind.OnPoint:
 		sheet.Value = m.Style().Show(e.SheetWidth) + " square"
@@ -204,12 +200,12 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 		sheet.Value = m.Format(e.From.ID).Name
 	}
 	if e.EaseWidth < 0 || e.EaseHeight < 0 {
-		ease = Trouble
+		ease = say.Trouble
 	}
 	return []TicketLine{
-		{"card", "card", "Card", m.by(m.Job().Card.Width, m.Job().Card.Height), Fine},
+		{"card", "card", "Card", m.by(m.Job().Card.Width, m.Job().Card.Height), say.Fine},
 		flat,
-		{"layers", "layers", "Layers", m.layersShort(), Fine},
+		{"layers", "layers", "Layers", layersStation{m}.layersShort(), say.Fine},
 		sheet,
 		{"ease", "envelope", "Ease", m.Style().Show(min(e.EaseWidth, e.EaseHeight)), ease},
 		{"post", "post", "Post", p.Post.Short, p.Post.Tone},

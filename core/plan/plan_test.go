@@ -13,6 +13,7 @@ import (
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
+	"yellowparcel/core/say"
 	"yellowparcel/demo"
 )
 
@@ -33,7 +34,7 @@ func TestSampleJobsAreSound(t *testing.T) {
 			t.Errorf("%s: %v", j.Name, p)
 		}
 		for _, n := range plan.Make(j, shop).Envelope.Blank.Notes {
-			if n.Tone == plan.Trouble && !strings.Contains(n.Text, "too large for 12 × 12. What would do: ") {
+			if n.Tone == say.Trouble && !strings.Contains(n.Text, "too large for 12 × 12. What would do: ") {
 				t.Errorf("%s comes with trouble: %s", j.Name, n.Text)
 			}
 		}

@@ -8,6 +8,7 @@ import (
 	"yellowparcel/core/field"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // CheckPlan is one measure against its limit, as text and as places on a gauge
@@ -37,7 +38,7 @@ type Gauge struct {
 }
 
 // broken names the limits that a class's checks break: "too thick by 1/16".
-func (m maker) broken(checks []mail.Check, surcharge bool) string {
+func (m postStation) broken(checks []mail.Check, surcharge bool) string {
 	var list []string
 	for _, c := range checks {
 		if c.OK || c.Surcharge != surcharge {
@@ -56,17 +57,10 @@ func (m maker) broken(checks []mail.Check, surcharge bool) string {
 		}
 		list = append(list, words)
 	}
-	return joinAnd(list)
+	return say.And(list)
 }
 
-func joinAnd(list []string) string {
-	if len(list) < 2 {
-		return strings.Join(list, "")
-	}
-	return strings.Join(list[:len(list)-1], ", ") + " and " + list[len(list)-1]
-}
-
-func (m maker) checks(checks []mail.Check) []CheckPlan {
+func (m postStation) checks(checks []mail.Check) []CheckPlan {
 	list := make([]CheckPlan, 0, len(checks))
 	for _, c := range checks {
 		about := []string{}
@@ -91,7 +85,7 @@ func (m maker) checks(checks []mail.Check) []CheckPlan {
 	return list
 }
 
-func (m maker) limit(c mail.Check) string {
+func (m postStation) limit(c mail.Check) string {
 	if kind, _ := c.Measure.Kind(); kind == mail.Flags {
 		if c.Max != nil {
 			return m.amount(c.Measure, float64(*c.Max), false)

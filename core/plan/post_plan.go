@@ -18,11 +18,11 @@ type PostPlan struct {
 	Source      string `json:"source"`
 	// Short is the forecast on the ticket: "letter + surcharge".
 	Short    string       `json:"short"`
-	Tone     Tone         `json:"tone"`
+	Tone     say.Tone     `json:"tone"`
 	Sentence say.Sentence `json:"sentence"`
 	Readings []Reading    `json:"readings"`
 	Classes  []ClassPlan  `json:"classes"`
-	Notes    []Note       `json:"notes"`
+	Notes    []say.Note   `json:"notes"`
 	// Width, Height and Thickness of the piece for its drawing.
 	Width     Shown  `json:"width"`
 	Height    Shown  `json:"height"`
@@ -63,13 +63,13 @@ type ClassPlan struct {
 
 // DestinationPlan is what one rulebook says of the piece.
 type DestinationPlan struct {
-	ID     string `json:"id"`
-	Name   string `json:"name"`
-	Short  string `json:"short"`
-	Tone   Tone   `json:"tone"`
-	Why    string `json:"why"`
-	Price  string `json:"price"`
-	Chosen bool   `json:"chosen"`
+	ID     string   `json:"id"`
+	Name   string   `json:"name"`
+	Short  string   `json:"short"`
+	Tone   say.Tone `json:"tone"`
+	Why    string   `json:"why"`
+	Price  string   `json:"price"`
+	Chosen bool     `json:"chosen"`
 }
 
 // WeightPlan is what one thing of the piece weighs.
@@ -89,16 +89,16 @@ type MeasuredPlan struct {
 	Off string `json:"off"`
 }
 
-func (m maker) post(e compare.Closed, c compare.Candidate, all []compare.Candidate) PostPlan {
+func (m postStation) post(e compare.Closed, c compare.Candidate, all []compare.Candidate) PostPlan {
 	piece := m.Mailed(e)
-	about := fmt.Sprintf("card and %s of envelope", plural(e.Layers, "layer"))
+	about := fmt.Sprintf("card and %s of envelope", say.Plural(e.Layers, "layer"))
 	drawing := fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.Width, e.Height), m.Style().Unit, m.fine().Show(piece.Thickness))
 	if e.Bare {
 		about = "the bare card"
 		drawing = fmt.Sprintf("The bare card, %s %s, and its edge, %s thick, beside it.", m.by(e.Width, e.Height), m.Style().Unit, m.fine().Show(piece.Thickness))
 	}
 	p := PostPlan{
-		Destination: m.Job().Post.Destination, Notes: []Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []Note{}},
+		Destination: m.Job().Post.Destination, Notes: []say.Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []say.Note{}},
 		Width: m.shown(e.Width), Height: m.shown(e.Height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
 		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(), Options: m.mailOptions(),
 		Readings: []Reading{
@@ -120,7 +120,7 @@ func (m maker) post(e compare.Closed, c compare.Candidate, all []compare.Candida
 	p.Beam = m.beamPlan(e, piece)
 	book, ok := m.Book()
 	if !ok {
-		p.Title, p.Short, p.Tone = "By hand", "by hand", Fine
+		p.Title, p.Short, p.Tone = "By hand", "by hand", say.Fine
 		p.Sentence = say.That("Given by hand, it needs to meet no post's rules. A dot at the tip of the flap lets it be opened again.")
 		return p
 	}
@@ -153,43 +153,43 @@ func orUnknown(s string) string {
 }
 
 // bookNotes reminds that a rulebook was not looked at for a year.
-func (m maker) bookNotes(b mail.Rulebook) []Note {
+func (m maker) bookNotes(b mail.Rulebook) []say.Note {
 	switch {
 	case mail.YearOld(b.LastChecked, m.Shop().Today):
-		return []Note{{Care, fmt.Sprintf("These rules were last held against the source on %s, more than a year ago: look again.", b.LastChecked)}}
+		return []say.Note{say.Care.Says(fmt.Sprintf("These rules were last held against the source on %s, more than a year ago: look again.", b.LastChecked))}
 	case b.LastChecked == "":
-		return []Note{{Fine, "Nobody here has held these rules against their source yet: do so before you rely on a narrow margin, and note the day on the page of rules."}}
+		return []say.Note{say.Fine.Says("Nobody here has held these rules against their source yet: do so before you rely on a narrow margin, and note the day on the page of rules.")}
 	}
 	return nil
 }
 
 // pieceNotes says what about the piece itself should be known before posting.
-func (m maker) pieceNotes(c compare.Candidate) (notes []Note) {
+func (m postStation) pieceNotes(c compare.Candidate) (notes []say.Note) {
 	for _, p := range m.Job().Parts {
 		if t := p.Thing; t != nil && t.Crushable && c.Made.Depth == 0 {
-			notes = append(notes, Note{Care, fmt.Sprintf("“%s” is crushed by pressure: it wants a box, even where a letter would take it.", p.Name)})
+			notes = append(notes, say.Care.Says(fmt.Sprintf("“%s” is crushed by pressure: it wants a box, even where a letter would take it.", p.Name)))
 		}
 	}
 	if m.Pierces() {
 		stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
-		notes = append(notes, Note{Care, fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", say.Lower(stock.Name))})
+		notes = append(notes, say.Care.Says(fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", say.Lower(stock.Name))))
 	}
 	if long, short := max(c.Made.Width, c.Made.Height), min(c.Made.Width, c.Made.Height); m.Job().Post.AddressShort && !m.Job().Post.Bare {
-		notes = append(notes, Note{Fine, fmt.Sprintf("Its longest edge is %s; along the address it is %s long, and machines go by that.", m.Style().ShowUnit(long), m.Style().ShowUnit(short))})
+		notes = append(notes, say.Fine.Says(fmt.Sprintf("Its longest edge is %s; along the address it is %s long, and machines go by that.", m.Style().ShowUnit(long), m.Style().ShowUnit(short))))
 	}
 	if _, posted := m.Book(); posted && !m.Job().Post.Bare {
-		notes = append(notes, Note{Fine, "For the post, seal the flap along both its edges: an open corner catches."})
+		notes = append(notes, say.Fine.Says("For the post, seal the flap along both its edges: an open corner catches."))
 	}
 	if over := m.Over(); over.Width > m.Job().Card.OverWidth || over.Height > m.Job().Card.OverHeight {
 		size := m.Outer()
-		notes = append(notes, Note{Fine, fmt.Sprintf("What sticks out past the edge makes the card %s: the envelope is sized for that.", m.by(size.Width, size.Height))})
+		notes = append(notes, say.Fine.Says(fmt.Sprintf("What sticks out past the edge makes the card %s: the envelope is sized for that.", m.by(size.Width, size.Height))))
 	}
 	t, long := m.Job().Post.Measured, max(c.Made.Width, c.Made.Height).Millimetres()
 	if t.Overhang > 0 && t.Droop > 0 && !compare.DroopOK(t, long) {
-		notes = append(notes, Note{Care, "The droop tells something only between 1 mm and a quarter of the overhang, and of a piece longer than that: let less or more of it stand out, and measure again."})
+		notes = append(notes, say.Care.Says("The droop tells something only between 1 mm and a quarter of the overhang, and of a piece longer than that: let less or more of it stand out, and measure again."))
 	}
 	if t.Apart > 0 && t.Sag > 0 && t.Load > 0 && t.Apart.Millimetres() >= long {
-		notes = append(notes, Note{Care, "The supports stand further apart than the piece is long: set them closer, and measure again."})
+		notes = append(notes, say.Care.Says("The supports stand further apart than the piece is long: set them closer, and measure again."))
 	}
 	return notes
 }
@@ -204,7 +204,7 @@ func weightName(w compare.Weighed) string {
 	return weightNames[w.Of]
 }
 
-func (m maker) weightPlans(e compare.Closed) []WeightPlan {
+func (m postStation) weightPlans(e compare.Closed) []WeightPlan {
 	list, sum := m.Weights(e)
 	plans := []WeightPlan{}
 	for _, w := range list {
@@ -225,7 +225,7 @@ func (m maker) fineWeight(g float64) string {
 }
 
 // measuredPlans sets thickness and weight as predicted beside what was measured.
-func (m maker) measuredPlans(e compare.Closed) []MeasuredPlan {
+func (m postStation) measuredPlans(e compare.Closed) []MeasuredPlan {
 	_, grams := m.Weights(e)
 	t := m.Job().Post.Measured
 	thick := MeasuredPlan{ID: "thickness", Label: "Thickness", Predicted: m.decimal(e.Thickness) + " " + string(m.Style().Unit)}
@@ -250,7 +250,7 @@ func signedPercent(share float64) string {
 }
 
 // everywhere holds the piece against every rulebook.
-func (m maker) everywhere(piece mail.Piece) []DestinationPlan {
+func (m postStation) everywhere(piece mail.Piece) []DestinationPlan {
 	list := []DestinationPlan{}
 	for _, b := range m.Shop().Books() {
 		v := m.VerdictOf(b, piece)
@@ -272,11 +272,11 @@ func (m maker) everywhere(piece mail.Piece) []DestinationPlan {
 		d.Price = m.postage(v, piece).Each
 		list = append(list, d)
 	}
-	return append(list, DestinationPlan{ID: job.ByHand, Name: "By hand", Short: "by hand", Tone: Fine, Why: "no post's rules", Chosen: m.Job().Post.Destination == job.ByHand})
+	return append(list, DestinationPlan{ID: job.ByHand, Name: "By hand", Short: "by hand", Tone: say.Fine, Why: "no post's rules", Chosen: m.Job().Post.Destination == job.ByHand})
 }
 
 // tightest names the limit that has least room left, as a share of it.
-func (m maker) tightest(r mail.ClassResult) string {
+func (m postStation) tightest(r mail.ClassResult) string {
 	best, words := 2.0, ""
 	for _, c := range r.Checks {
 		kind, _ := c.Measure.Kind()
@@ -299,9 +299,9 @@ func Verdicts(j job.Job, shop job.Shop) ([]DestinationPlan, []RemedyPlan) {
 	piece := m.Mailed(m.Closed(c))
 	book, ok := m.Book()
 	if !ok {
-		return m.everywhere(piece), nil
+		return postStation{m}.everywhere(piece), nil
 	}
-	return m.everywhere(piece), m.remedyPlans(c, all, m.VerdictOf(book, piece))
+	return postStation{m}.everywhere(piece), postStation{m}.remedyPlans(c, all, m.VerdictOf(book, piece))
 }
 
 // Predicted is what the sums say of the finished piece: its thickness, and its

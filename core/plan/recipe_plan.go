@@ -18,7 +18,7 @@ type RecipePlan struct {
 	// Readings are the ways to read it: one, or two where its scores lie off the
 	// centre.
 	Readings []RecipeReading `json:"readings"`
-	Notes    []Note          `json:"notes"`
+	Notes    []say.Note      `json:"notes"`
 	// Rescaled is the same recipe for the job's card.
 	Rescaled string `json:"rescaled"`
 }
@@ -65,19 +65,19 @@ var readAs = map[recipe.As][]say.Clause{
 // noteFaults say what is wrong with a note that makes an envelope, and which number to
 // change: {a}, {b} and {c} are the lengths of the fault.
 var noteFaults = map[recipe.FaultID]faultTold{
-	recipe.OffCentre:   {Care, []say.Clause{say.Always("Its scores lie off the centre: in the middle they would be if the guide reads {a} at the sheet's corner. Look where the corner sits on yours.")}},
-	recipe.NarrowSeam:  {Trouble, []say.Clause{say.Always("A seam of {a} is less than the {adhesive}, {b}: set the two scores beside it together {c} further in, or cut the sheet larger and the scores with it.")}},
-	recipe.TightSides:  {Trouble, []say.Clause{say.Always("It is {a} too tight: set the two side scores together {b} nearer to their corners.")}},
-	recipe.TightEnds:   {Trouble, []say.Clause{say.Always("It is {a} too tight: set the two top and bottom scores together {b} nearer to their corners.")}},
-	recipe.LongFlap:    {Care, []say.Clause{say.Always("A flap is longer than the envelope and would stick out: blunt its tip.")}},
-	recipe.TightAcross: {Trouble, []say.Clause{say.Always("It is {a} too tight across: set the two tabs' scores together {b} nearer to their edges, or cut the sheet as much wider.")}},
-	recipe.TightDown:   {Trouble, []say.Clause{say.Always("It is {a} too tight down: set the scores of flap and back together {b} nearer to their ends, or cut the sheet as much longer.")}},
-	recipe.NarrowTab:   {Trouble, []say.Clause{say.Always("A tab of {a} is narrower than the {adhesive}, {b}: score it at {b}, and cut the sheet wider by as much.")}},
-	recipe.TabsDiffer:  {Care, []say.Clause{say.Always("The tabs differ, {a} and {b}: the front lies off the middle by {c}. One of the two may be a slip.")}},
-	recipe.TabsMeet:    {Trouble, []say.Clause{say.Always("The tabs meet: together {a} of a width of {b}.")}},
-	recipe.HighBack:    {Care, []say.Clause{say.Always("The back is {a} higher than the front and stands out of the throat: score it at {b}.")}},
-	recipe.ShortFlap:   {Trouble, []say.Clause{say.Always("The closing flap covers {a} of the back, the adhesive wants {b}: make the flap {c}.")}},
-	recipe.FlapOver:    {Trouble, []say.Clause{say.Always("The flap of {a} is longer than the front, {b}: it would stick out.")}},
+	recipe.OffCentre:   {say.Care, []say.Clause{say.Always("Its scores lie off the centre: in the middle they would be if the guide reads {a} at the sheet's corner. Look where the corner sits on yours.")}},
+	recipe.NarrowSeam:  {say.Trouble, []say.Clause{say.Always("A seam of {a} is less than the {adhesive}, {b}: set the two scores beside it together {c} further in, or cut the sheet larger and the scores with it.")}},
+	recipe.TightSides:  {say.Trouble, []say.Clause{say.Always("It is {a} too tight: set the two side scores together {b} nearer to their corners.")}},
+	recipe.TightEnds:   {say.Trouble, []say.Clause{say.Always("It is {a} too tight: set the two top and bottom scores together {b} nearer to their corners.")}},
+	recipe.LongFlap:    {say.Care, []say.Clause{say.Always("A flap is longer than the envelope and would stick out: blunt its tip.")}},
+	recipe.TightAcross: {say.Trouble, []say.Clause{say.Always("It is {a} too tight across: set the two tabs' scores together {b} nearer to their edges, or cut the sheet as much wider.")}},
+	recipe.TightDown:   {say.Trouble, []say.Clause{say.Always("It is {a} too tight down: set the scores of flap and back together {b} nearer to their ends, or cut the sheet as much longer.")}},
+	recipe.NarrowTab:   {say.Trouble, []say.Clause{say.Always("A tab of {a} is narrower than the {adhesive}, {b}: score it at {b}, and cut the sheet wider by as much.")}},
+	recipe.TabsDiffer:  {say.Care, []say.Clause{say.Always("The tabs differ, {a} and {b}: the front lies off the middle by {c}. One of the two may be a slip.")}},
+	recipe.TabsMeet:    {say.Trouble, []say.Clause{say.Always("The tabs meet: together {a} of a width of {b}.")}},
+	recipe.HighBack:    {say.Care, []say.Clause{say.Always("The back is {a} higher than the front and stands out of the throat: score it at {b}.")}},
+	recipe.ShortFlap:   {say.Trouble, []say.Clause{say.Always("The closing flap covers {a} of the back, the adhesive wants {b}: make the flap {c}.")}},
+	recipe.FlapOver:    {say.Trouble, []say.Clause{say.Always("The flap of {a} is longer than the front, {b}: it would stick out.")}},
 }
 
 // recipeWords says what a note really makes.
@@ -92,11 +92,11 @@ func (m maker) recipe() *RecipePlan {
 		return nil
 	}
 	w := recipeWords{m, recipe.In(m.Maker)}
-	p := &RecipePlan{Scores: m.Job().Recipe.Scores(), Readings: []RecipeReading{}, Notes: []Note{}, Rescaled: w.rescaled()}
+	p := &RecipePlan{Scores: m.Job().Recipe.Scores(), Readings: []RecipeReading{}, Notes: []say.Note{}, Rescaled: w.rescaled()}
 	readings, fault := w.of.Readings()
 	if fault != blank.MakesOne {
 		p.Sentence = say.That("This makes no envelope: %s. Look at the note again.", recipeFaults[fault])
-		p.Notes = append(p.Notes, Note{Trouble, say.Capital(recipeFaults[fault]) + ": change that number."})
+		p.Notes = append(p.Notes, say.Trouble.Says(say.Capital(recipeFaults[fault])+": change that number."))
 		return p
 	}
 	for _, r := range readings {
@@ -154,30 +154,30 @@ func (w recipeWords) sentence(r recipe.Reading) say.Sentence {
 }
 
 // notes says what goes wrong and which number to change.
-func (w recipeWords) notes(best recipe.Reading) []Note {
-	notes, show := []Note{}, w.Style().Show
+func (w recipeWords) notes(best recipe.Reading) []say.Note {
+	notes, show := []say.Note{}, w.Style().Show
 	a, _ := w.Shop().Adhesive(w.Job().Envelope.Adhesive)
 	for _, f := range w.of.Faults(best) {
 		told := noteFaults[f.ID]
 		slots := say.Slots{"a": show(f.A), "b": show(f.B), "c": show(f.C), "adhesive": say.Lower(a.Name)}
-		notes = append(notes, Note{told.tone, slots.Text(told.words...)})
+		notes = append(notes, told.tone.Says(slots.Text(told.words...)))
 	}
 	return notes
 }
 
 // stretched says what becomes of an outline that is enlarged or reduced as a whole
 // until the card goes in.
-func (w recipeWords) stretched(best recipe.Reading) []Note {
+func (w recipeWords) stretched(best recipe.Reading) []say.Note {
 	s, ok := w.of.Stretched(best)
 	if !ok {
 		return nil
 	}
 	show := w.Style().Show
-	return []Note{{Fine, fmt.Sprintf("Stretched as a whole to %.0f %% to suit your card, its seam of %s would become %s and one side would have %s of ease: solve it anew, as below, instead of stretching the outline.", 100*s.Factor, show(s.Seam), show(s.Grown), show(s.Loose))}}
+	return []say.Note{say.Fine.Says(fmt.Sprintf("Stretched as a whole to %.0f %% to suit your card, its seam of %s would become %s and one side would have %s of ease: solve it anew, as below, instead of stretching the outline.", 100*s.Factor, show(s.Seam), show(s.Grown), show(s.Loose)))}
 }
 
 // quoted holds a limit that a note names against the rulebooks.
-func (w recipeWords) quoted() []Note {
+func (w recipeWords) quoted() []say.Note {
 	bounds, here, names := w.of.Quoted()
 	if !names {
 		return nil
@@ -196,13 +196,13 @@ func (w recipeWords) quoted() []Note {
 		if here != nil {
 			where = fmt.Sprintf(" Where this job goes, %s is %s.", words(*here), w.fine().ShowUnit(here.At))
 		}
-		return []Note{{Care, fmt.Sprintf("No rulebook here has %s as a limit of %s.%s", limit, note.QuotedMeasure(), where)}}
+		return []say.Note{say.Care.Says(fmt.Sprintf("No rulebook here has %s as a limit of %s.%s", limit, note.QuotedMeasure(), where))}
 	}
 	var whose []string
 	for _, b := range bounds {
 		whose = append(whose, words(b))
 	}
-	return []Note{{Fine, fmt.Sprintf("The limit of %s is %s: as published, to be verified.", limit, strings.Join(whose, "; "))}}
+	return []say.Note{say.Fine.Says(fmt.Sprintf("The limit of %s is %s: as published, to be verified.", limit, strings.Join(whose, "; ")))}
 }
 
 // rescaled says the envelope that follows the recipe, made for the job's card.

@@ -9,7 +9,7 @@ import (
 
 // section is the card seen end-on, in millimetres from its left edge and up from
 // the table.
-func (m maker) section() (list []SectionPart) {
+func (m cardStation) section() (list []SectionPart) {
 	r := m.AsMeasured()
 	for i, p := range r.Parts {
 		name := m.Job().Parts[m.Laid()[i]].Name

@@ -56,11 +56,11 @@ type SectionPlan struct {
 	Text  string      `json:"text"`
 }
 
-func (m maker) reliefPlan() ReliefPlan {
+func (m postStation) reliefPlan() ReliefPlan {
 	r, fine := m.Relief(), m.fine()
 	p := ReliefPlan{
 		Width: m.Job().Card.Width.Millimetres(), Height: m.Job().Card.Height.Millimetres(), Parts: []ReliefPart{},
-		Max: Shown{measure.OfMillimetres(r.Max), fine.Show(measure.OfMillimetres(r.Max))}, Min: Shown{measure.OfMillimetres(r.Min), fine.Show(measure.OfMillimetres(r.Min))}, At: r.At, Words: reliefWords(r, m),
+		Max: Shown{measure.OfMillimetres(r.Max), fine.Show(measure.OfMillimetres(r.Max))}, Min: Shown{measure.OfMillimetres(r.Min), fine.Show(measure.OfMillimetres(r.Min))}, At: r.At, Words: reliefWords(r, m.maker),
 	}
 	for i, q := range r.Parts {
 		part := m.Job().Parts[m.Laid()[i]]
@@ -85,15 +85,15 @@ func (m maker) reliefPlan() ReliefPlan {
 	return p
 }
 
-func (m maker) chainWords() string {
+func (m postStation) chainWords() string {
 	var names []string
 	for _, i := range m.Relief().Chain {
 		names = append(names, "“"+m.Relief().Parts[i].Name+"”")
 	}
-	return joinAnd(names)
+	return say.And(names)
 }
 
-func (m maker) lumpWords() string {
+func (m postStation) lumpWords() string {
 	rise, part := m.Relief().Lump(piece.LumpWithin)
 	if rise < 0.01 {
 		return "it is even"
@@ -101,7 +101,7 @@ func (m maker) lumpWords() string {
 	return fmt.Sprintf("“%s” rises %s within an inch", m.Relief().Parts[part].Name, m.fine().Show(measure.OfMillimetres(rise)))
 }
 
-func (m maker) cut(id string, g mail.Girths, wide bool) SectionPlan {
+func (m postStation) cut(id string, g mail.Girths, wide bool) SectionPlan {
 	where, of := "from the top", m.Job().Card.Width
 	if !wide {
 		where, of = "from the left", m.Job().Card.Height
@@ -118,7 +118,7 @@ func (m maker) cut(id string, g mail.Girths, wide bool) SectionPlan {
 
 // girthWords says which part costs most of the room that the thickness takes:
 // the one without which it would be least.
-func (m maker) girthWords(r mail.Relief, wide bool, g mail.Girths) string {
+func (m postStation) girthWords(r mail.Relief, wide bool, g mail.Girths) string {
 	part, most := r.Costly(wide, g.EndOn)
 	if part < 0 || most < 0.05 {
 		return "of the envelope, as it lies"
@@ -137,12 +137,12 @@ type BeamPlan struct {
 	At        float64   `json:"at"`
 	// Pull is what it needs of the belt in pounds or newtons, with the band that it
 	// lies in, and what the belt gives: as shares of that.
-	Pull     string  `json:"pull"`
-	Share    float64 `json:"share"`
-	Least    float64 `json:"least"`
-	Most     float64 `json:"most"`
-	Tone     Tone    `json:"tone"`
-	Sentence string  `json:"sentence"`
+	Pull     string   `json:"pull"`
+	Share    float64  `json:"share"`
+	Least    float64  `json:"least"`
+	Most     float64  `json:"most"`
+	Tone     say.Tone `json:"tone"`
+	Sentence string   `json:"sentence"`
 	// RigidFrom and RigidTo are the part that does not bend; both zero for none.
 	RigidFrom float64   `json:"rigidFrom"`
 	RigidTo   float64   `json:"rigidTo"`
@@ -157,7 +157,7 @@ const (
 	beltPull = 40.0
 )
 
-func (m maker) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
+func (m postStation) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
 	b, scaled := m.Beam(e, piece.Weight)
 	at, most := b.Stiffest()
 	lb := b.Pull() / mail.PoundForce
@@ -168,7 +168,7 @@ func (m maker) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
 		about = "as measured at home; it may be from %s to %s"
 	}
 	p := BeamPlan{
-		Length: b.Length, Radius: mail.DrumRadius, Stiffness: []float64{}, At: at, Pull: m.force(b.Pull()), Share: lb / beltPull, Least: lb * least / beltPull, Most: lb * high / beltPull, Tone: Fine,
+		Length: b.Length, Radius: mail.DrumRadius, Stiffness: []float64{}, At: at, Pull: m.force(b.Pull()), Share: lb / beltPull, Least: lb * least / beltPull, Most: lb * high / beltPull, Tone: say.Fine,
 	}
 	for _, ei := range b.EI {
 		p.Stiffness = append(p.Stiffness, ei/math.Max(most, 1e-9))
@@ -181,11 +181,11 @@ func (m maker) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
 	}
 	switch {
 	case lb > beltPull:
-		p.Tone, p.Sentence = Trouble, "The belt cannot lay it round the drum: it counts as rigid."
+		p.Tone, p.Sentence = say.Trouble, "The belt cannot lay it round the drum: it counts as rigid."
 	case lb > askPull || b.Strain > 0.005:
-		p.Tone, p.Sentence = Care, "Treat it as rigid: it is stiffer, or thicker of one piece, than makers trust to the drum."
+		p.Tone, p.Sentence = say.Care, "Treat it as rigid: it is stiffer, or thicker of one piece, than makers trust to the drum."
 	case lb > easyPull || lb*high > askPull:
-		p.Tone, p.Sentence = Care, "It may be too stiff for the machine: ask first."
+		p.Tone, p.Sentence = say.Care, "It may be too stiff for the machine: ask first."
 	default:
 		p.Sentence = "It bends easily round the drum."
 	}
@@ -206,13 +206,13 @@ func (m maker) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
 // PostagePlan is what posting costs by the maker's own rate card.
 type PostagePlan struct {
 	// Each and Total are empty where no rate card has a price.
-	Each  string `json:"each"`
-	Total string `json:"total"`
-	Notes []Note `json:"notes"`
+	Each  string     `json:"each"`
+	Total string     `json:"total"`
+	Notes []say.Note `json:"notes"`
 }
 
-func (m maker) postage(v mail.Verdict, piece mail.Piece) PostagePlan {
-	p := PostagePlan{Notes: []Note{}}
+func (m postStation) postage(v mail.Verdict, piece mail.Piece) PostagePlan {
+	p := PostagePlan{Notes: []say.Note{}}
 	r, taken := v.Result()
 	for _, card := range m.Shop().Rates {
 		if card.Rulebook != v.Rulebook.ID || !taken {
@@ -220,15 +220,15 @@ func (m maker) postage(v mail.Verdict, piece mail.Piece) PostagePlan {
 		}
 		cents, ok := card.Price(r.Class.ID, piece.Weight, r.Outcome == mail.Surcharged)
 		if !ok {
-			p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("“%s” has no price for a %s of %s: add one on the page of rules.", card.Name, v.Class, m.weight(piece.Weight))})
+			p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("“%s” has no price for a %s of %s: add one on the page of rules.", card.Name, v.Class, m.weight(piece.Weight))))
 			continue
 		}
 		p.Each, p.Total = money(card.Currency, cents), money(card.Currency, cents*m.Job().Count)
 		if card.Example {
-			p.Notes = append(p.Notes, Note{Care, "These prices are an example, made up: write down your own post's on the page of rules."})
+			p.Notes = append(p.Notes, say.Care.Says("These prices are an example, made up: write down your own post's on the page of rules."))
 		}
 		if mail.YearOld(card.Dated, m.Shop().Today) {
-			p.Notes = append(p.Notes, Note{Care, fmt.Sprintf("“%s” is of %s, more than a year old: prices change.", card.Name, card.Dated)})
+			p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("“%s” is of %s, more than a year old: prices change.", card.Name, card.Dated)))
 		}
 		return p
 	}
@@ -256,7 +256,7 @@ type GaugePlan struct {
 
 // gaugePlan is the gauge for the thickness of the cheapest class that has a
 // limit, from the piece of card that the maker named.
-func (m maker) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan {
+func (m postStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan {
 	for _, c := range book.Classes {
 		if c.ID != book.Enveloped().ID {
 			continue
@@ -284,7 +284,7 @@ func (m maker) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan {
 			}
 			bare := ""
 			if e.Layers > 0 {
-				bare = fmt.Sprintf(" For a bare card, take the envelope's %s off the slot.", plural(e.Layers, "layer"))
+				bare = fmt.Sprintf(" For a bare card, take the envelope's %s off the slot.", say.Plural(e.Layers, "layer"))
 			}
 			p.Text = fmt.Sprintf("From stiff card of %s cut a slot of %s: along from %s to %s, across from %s to %s. The closed, filled piece has to slide through by itself. Prove it on a stack of sheets whose thickness you know.%s",
 				m.by(g.Width, g.Height), p.Slot, p.Left.Text, p.Right.Text, p.Top.Text, p.Bottom.Text, bare)

@@ -18,8 +18,8 @@ type RemedyPlan struct {
 	// Text says what it costs and saves.
 	Text string `json:"text"`
 	// Short and Tone are the new verdict.
-	Short string `json:"short"`
-	Tone  Tone   `json:"tone"`
+	Short string   `json:"short"`
+	Tone  say.Tone `json:"tone"`
 	// Proven is false where a smaller change might do too.
 	Proven bool `json:"proven"`
 	// Possible is false where it is told only that it would not help.
@@ -65,7 +65,7 @@ var countedOn = say.When("counted", " Counted on from your readings: measure aga
 // mostRemedies is how many are told.
 const mostRemedies = 8
 
-func (m maker) remedyPlans(c compare.Candidate, all []compare.Candidate, v mail.Verdict) []RemedyPlan {
+func (m postStation) remedyPlans(c compare.Candidate, all []compare.Candidate, v mail.Verdict) []RemedyPlan {
 	list, offers := []RemedyPlan{}, offer.To(m.Maker)
 	for _, r := range offers.Remedies(c, all, v) {
 		if len(list) == mostRemedies {
@@ -79,7 +79,7 @@ func (m maker) remedyPlans(c compare.Candidate, all []compare.Candidate, v mail.
 	}
 	if of, none := offers.NoRectangle(v); none {
 		list = append(list, RemedyPlan{
-			ID: "no-rectangle", Title: "No rectangle helps", Short: shortly(compare.ForecastOf(v)), Tone: Care,
+			ID: "no-rectangle", Title: "No rectangle helps", Short: shortly(compare.ForecastOf(v)), Tone: say.Care,
 			Text: fmt.Sprintf("One of the right shape round this card would be over the limit for %s: the surcharge stays, or the card gets smaller.", of.Words().Name),
 		})
 	}
@@ -87,7 +87,7 @@ func (m maker) remedyPlans(c compare.Candidate, all []compare.Candidate, v mail.
 }
 
 // remedySlots are what the words of a remedy are filled with.
-func (m maker) remedySlots(r offer.Remedy) say.Slots {
+func (m postStation) remedySlots(r offer.Remedy) say.Slots {
 	var names []string
 	for _, l := range r.Left {
 		name := "“" + l.Name + "”"

@@ -36,7 +36,7 @@ type SectionPart struct {
 	Foam   bool    `json:"foam"`
 }
 
-func (m maker) roomPlan() RoomPlan {
+func (m cardStation) roomPlan() RoomPlan {
 	fine := func(l measure.Length) Shown { return Shown{l, m.fine().Show(l)} }
 	heap, outer := m.Heap(), m.Outer()
 	r := RoomPlan{

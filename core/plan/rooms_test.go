@@ -28,7 +28,7 @@ var arrows = map[string]string{
 	"device":           "",
 	"demo":             "core/blank core/card core/job core/measure core/paper",
 	"store":            "core/job core/plan",
-	"server":           "core/blank core/cutting core/field core/job core/mail core/measure core/plan demo device format store",
+	"server":           "core/blank core/cutting core/field core/job core/mail core/measure core/plan core/say demo device format store",
 	"cmd/yellowparcel": "core/job demo device server store",
 	"e2e":              "",
 }

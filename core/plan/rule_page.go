@@ -7,6 +7,7 @@ import (
 
 	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
+	"yellowparcel/core/say"
 )
 
 // RulePage is a rulebook as a page to read, in the shop's units, and to edit
@@ -23,7 +24,7 @@ type RulePage struct {
 	Published   string      `json:"published"`
 	LastChecked string      `json:"lastChecked"`
 	Confidence  string      `json:"confidence"`
-	Notes       []Note      `json:"notes"`
+	Notes       []say.Note  `json:"notes"`
 	Classes     []RuleClass `json:"classes"`
 	File        mail.File   `json:"file"`
 }
@@ -77,7 +78,7 @@ func RulePages(shop job.Shop) []RulePage {
 func (m maker) rulePage(f mail.File, own int, off bool) RulePage {
 	p := RulePage{
 		ID: f.ID, Title: f.Region + ", " + f.Service, Own: own, Off: off, Source: f.Source, Published: f.Published, LastChecked: f.LastChecked,
-		Confidence: f.Confidence, Notes: []Note{}, Classes: []RuleClass{}, File: f,
+		Confidence: f.Confidence, Notes: []say.Note{}, Classes: []RuleClass{}, File: f,
 	}
 	path := ""
 	if own >= 0 {
@@ -86,7 +87,7 @@ func (m maker) rulePage(f mail.File, own int, off bool) RulePage {
 	p.Path = path
 	b, err := f.Rulebook()
 	if err != nil {
-		p.Notes = append(p.Notes, Note{Trouble, fmt.Sprintf("This rulebook cannot be used: %v.", f.Explain(err))})
+		p.Notes = append(p.Notes, say.Trouble.Says(fmt.Sprintf("This rulebook cannot be used: %v.", f.Explain(err))))
 		return p
 	}
 	p.Notes = append(p.Notes, m.bookNotes(b)...)

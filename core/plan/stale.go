@@ -5,13 +5,14 @@ import (
 
 	"yellowparcel/core/compare"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // stale says that readings are of a piece that has changed since.
-func (m maker) stale(thickness measure.Length, grams float64) (notes []Note) {
+func (m postStation) stale(thickness measure.Length, grams float64) (notes []say.Note) {
 	t := m.Job().Post.Measured
 	tell := func(what, then, now string) {
-		notes = append(notes, Note{Care, fmt.Sprintf("The %s was measured when the sums said %s; now they say %s, so the piece has changed, and what it changed by is counted on. Measure it again, or empty the field.", what, then, now)})
+		notes = append(notes, say.Care.Says(fmt.Sprintf("The %s was measured when the sums said %s; now they say %s, so the piece has changed, and what it changed by is counted on. Measure it again, or empty the field.", what, then, now)))
 	}
 	thick, weight := compare.OtherPiece(t, thickness, grams)
 	if thick {

@@ -49,7 +49,7 @@ var fromWords = map[blank.From]string{
 
 // ways are all ways of setting the scores of a blank. The safer is the one that leaves
 // more of what runs out first, ease or seam, when all is off.
-func (m maker) ways(c compare.Candidate) []WayPlan {
+func (m envelopeStation) ways(c compare.Candidate) []WayPlan {
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	list := []WayPlan{}
 	for _, w := range c.Made.Ways {
@@ -61,7 +61,7 @@ func (m maker) ways(c compare.Candidate) []WayPlan {
 	return list
 }
 
-func (m maker) way(c compare.Candidate, w blank.Way) WayPlan {
+func (m envelopeStation) way(c compare.Candidate, w blank.Way) WayPlan {
 	k, ease := c.Kind.Way(w.ID), w.Ease()
 	p := WayPlan{
 		ID: w.ID, Name: k.Name, Tools: []string{}, Sheet: m.shown(w.SheetWidth), Ease: m.shown(ease), EaseWorst: m.shown(ease - w.EaseLoss.Worst), EaseRSS: m.shown(ease - w.EaseLoss.RSS),
@@ -92,7 +92,7 @@ func (m maker) way(c compare.Candidate, w blank.Way) WayPlan {
 }
 
 // waySlots are what the words of a way of scoring are filled with.
-func (m maker) waySlots(c compare.Candidate, w blank.Way) say.Slots {
+func (m envelopeStation) waySlots(c compare.Candidate, w blank.Way) say.Slots {
 	s, show := m.slots(c), m.Style().Show
 	for _, set := range w.Scores {
 		s[string(set.Role)] = m.setting(set)
@@ -109,33 +109,33 @@ func (m maker) waySlots(c compare.Candidate, w blank.Way) say.Slots {
 
 // toolNotes say what the tool that a way goes by does to the scores: grooves that
 // move them, or a reach that is too short.
-func (m maker) toolNotes(c compare.Candidate) (notes []Note) {
+func (m envelopeStation) toolNotes(c compare.Candidate) (notes []say.Note) {
 	w, reach := c.Made.Way(), m.Shop().Tools.Reach
 	k := c.Kind.Way(w.ID)
 	slots := m.waySlots(c, w)
-	told := func(tone Tone, words []say.Clause) {
+	told := func(tone say.Tone, words []say.Clause) {
 		if text := slots.Text(words...); text != "" {
-			notes = append(notes, Note{tone, text})
+			notes = append(notes, tone.Says(text))
 		}
 	}
 	switch {
 	case m.Shop().Tools.Groove == 0 || k.Tool != blank.ScoreBoard:
 	case w.Far:
-		told(Care, k.NoGrooves)
+		told(say.Care, k.NoGrooves)
 	default:
-		told(Fine, k.InGrooves)
+		told(say.Fine, k.InGrooves)
 	}
 	far := w.Furthest()
 	beyond := k.Tool == blank.ScoreBoard && far.At+far.Beside > reach || k.Tool == blank.PunchBoard && w.SheetWidth > reach
 	if reach > 0 && beyond {
-		told(Care, k.Beyond)
+		told(say.Care, k.Beyond)
 	}
 	return notes
 }
 
 // setting writes what is set: one reading, or two for two creases in place of
 // one.
-func (m maker) setting(s blank.Setting) string {
+func (m envelopeStation) setting(s blank.Setting) string {
 	if s.Beside == 0 {
 		return m.Style().Show(s.At)
 	}

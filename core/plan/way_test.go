@@ -10,6 +10,7 @@ import (
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
+	"yellowparcel/core/say"
 	"yellowparcel/demo"
 )
 
@@ -102,8 +103,8 @@ func TestBoardWithGrooves(t *testing.T) {
 	// Grooves too coarse for the card are said to be, with what needs none.
 	shop.Tools.Groove, j.Envelope.Construction = in, blank.DiamondID
 	list := plan.Make(j, shop).Envelope.Blank.Notes
-	rank := map[plan.Tone]int{plan.Trouble: 0, plan.Care: 1, plan.Fine: 2}
-	if !slices.IsSortedFunc(list, func(a, b plan.Note) int { return rank[a.Tone] - rank[b.Tone] }) {
+	rank := map[say.Tone]int{say.Trouble: 0, say.Care: 1, say.Fine: 2}
+	if !slices.IsSortedFunc(list, func(a, b say.Note) int { return rank[a.Tone] - rank[b.Tone] }) {
 		t.Errorf("the worst does not come first: %+v", list)
 	}
 	if n := notes(list); !strings.Contains(n, "No grooves 1 apart keep ease and seam in range here") {

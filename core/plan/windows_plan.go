@@ -6,7 +6,7 @@ import (
 )
 
 // window says what windowing a paper saves; empty when it cannot be done.
-func (m maker) window(at int, l, on card.Layer) string {
+func (m layersStation) window(at int, l, on card.Layer) string {
 	s, ok := m.FallsOut(on)
 	if !ok || m.Job().Parts[at].Kind != job.LayerPart {
 		return ""

@@ -22,13 +22,13 @@ var woulds = map[offer.WouldID]say.Clause{
 }
 
 // whatWould says what would bring a blank onto a sheet that there is.
-func (m maker) whatWould(c compare.Candidate, all []compare.Candidate) []Note {
+func (m envelopeStation) whatWould(c compare.Candidate, all []compare.Candidate) []say.Note {
 	list := offer.To(m.Maker).WhatWould(c, all)
 	if len(list) == 0 {
 		return nil
 	}
 	if c.Fits.Name == "" {
-		return []Note{{Trouble, "There is no sheet on your shelf to make it from: enter one there."}}
+		return []say.Note{say.Trouble.Says("There is no sheet on your shelf to make it from: enter one there.")}
 	}
 	ways, show := make([]string, len(list)), m.Style().Show
 	for i, w := range list {
@@ -42,7 +42,7 @@ func (m maker) whatWould(c compare.Candidate, all []compare.Candidate) []Note {
 		}
 		ways[i] = s.Text(woulds[w.ID])
 	}
-	return []Note{{Trouble, fmt.Sprintf("It is %s too large for %s. What would do: %s.", show(c.Short), c.Fits.Name, strings.Join(ways, "; "))}}
+	return []say.Note{say.Trouble.Says(fmt.Sprintf("It is %s too large for %s. What would do: %s.", show(c.Short), c.Fits.Name, strings.Join(ways, "; ")))}
 }
 
 // jointOver says over what a joint runs.

@@ -15,3 +15,6 @@ type Note struct {
 	Tone Tone   `json:"tone"`
 	Text string `json:"text"`
 }
+
+// Says is a sentence in that tone.
+func (t Tone) Says(text string) Note { return Note{t, text} }
