@@ -111,7 +111,7 @@ func NewSquareBox(s Spec) Made {
 			sides, fw, fh = side, across, down
 		}
 	}
-	return squareBox(s, sides, fw, fh, d).folded(s)
+	return squareBox(s, sides, fw, fh, d).Finished(s)
 }
 
 // floor is what is left of a diagonal between two scores that are set, each from

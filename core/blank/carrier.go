@@ -1,7 +1,6 @@
 package blank
 
 import (
-	"errors"
 	"math"
 	"slices"
 
@@ -19,16 +18,35 @@ type Cover struct {
 // MostCorners is how many corners an outline may have.
 const MostCorners = 5000
 
-// CheckOutline refuses an outline that is no card: too few corners or too many,
-// one that is not finite, or crosses itself. The words are for people.
+// OutlineFault is why an outline is no card. It is an error in words of its own, since
+// whoever reads one says it: a field, a file.
+type OutlineFault string
+
+// The faults of an outline.
+const (
+	FewCorners  OutlineFault = "few"
+	ManyCorners OutlineFault = "many"
+	Crossing    OutlineFault = "crossing"
+)
+
+var outlineWords = map[OutlineFault]string{
+	FewCorners:  "the outline has fewer than three corners: give at least three",
+	ManyCorners: "the outline has more corners than can be worked with: simplify it to at most 5000",
+	Crossing:    "the outline crosses itself, or encloses nothing: give its corners in order, once round",
+}
+
+func (f OutlineFault) Error() string { return outlineWords[f] }
+
+// CheckOutline refuses an outline that is no card, with an OutlineFault: too few
+// corners or too many, one that is not finite, or crosses itself.
 func CheckOutline(p Polygon) error {
 	switch {
 	case len(p) < 3:
-		return errors.New("the outline has fewer than three corners: give at least three")
+		return FewCorners
 	case len(p) > MostCorners:
-		return errors.New("the outline has more corners than can be worked with: simplify it to at most 5000")
+		return ManyCorners
 	case !p.Simple():
-		return errors.New("the outline crosses itself, or encloses nothing: give its corners in order, once round")
+		return Crossing
 	}
 	return nil
 }

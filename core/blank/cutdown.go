@@ -81,7 +81,7 @@ func NewCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
 		return m, false
 	}
 	m.Net = cutDownNet(m, s.Seam.Millimetres(), (b.Width - m.Width).Millimetres(), oneSide)
-	return m.folded(s), true
+	return m.Finished(s), true
 }
 
 // MeasureCutDown works out what is cut off each side, or off one side, and the

@@ -170,5 +170,5 @@ func (d Diamond) Made() Made {
 	if d.Spec.Double && d.Spec.Thickness > 0 && e.Depth == 0 {
 		m.fault(SingleCrease, d.Spec.Thickness, 0)
 	}
-	return m.folded(d.Spec)
+	return m.Finished(d.Spec)
 }

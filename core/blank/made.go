@@ -1,11 +1,6 @@
 package blank
 
-import (
-	"fmt"
-	"strings"
-
-	"yellowparcel/core/measure"
-)
+import "yellowparcel/core/measure"
 
 // Made is an envelope of any construction: what to cut and score, what the
 // formulas promise, and what the engine found when it folded the net.
@@ -77,7 +72,6 @@ const (
 	FlapShort         FaultID = "flap"   // A the overlap, B what it should be
 	FlapTooLong       FaultID = "front"  // A the flap, B the front
 	OpenBack          FaultID = "hole"   // the area in mm² as A in nanometres
-	WallTooLow        FaultID = "wall"   // A the wall, B what the card asks for
 	NoTuck            FaultID = "tuck"   // A the wall, too low for a tuck of B, or the tuck that was wished is narrower
 	NoHem             FaultID = "hem"    // A the wall, too low for a hem of B
 	Blunted           FaultID = "blunt"  // A the flap, B what is left
@@ -94,7 +88,7 @@ const (
 // FaultIDs lists every fault.
 func FaultIDs() []FaultID {
 	return []FaultID{
-		SeamUnderAdhesive, TabsMeet, FlapShort, FlapTooLong, OpenBack, WallTooLow, NoTuck, NoHem, Blunted, CurveCut, TooHigh, SlitCorners, GlueCorners,
+		SeamUnderAdhesive, TabsMeet, FlapShort, FlapTooLong, OpenBack, NoTuck, NoHem, Blunted, CurveCut, TooHigh, SlitCorners, GlueCorners,
 		SingleCrease, SeamRounded, NotchTooDeep, FlapRaised,
 	}
 }
@@ -111,8 +105,9 @@ func (m *Made) fault(id FaultID, a, b measure.Length) {
 	m.Faults = append(m.Faults, Fault{ID: id, A: a, B: b})
 }
 
-// folded folds the net and holds it against the promises.
-func (m Made) folded(s Spec) Made {
+// Finished folds the net, holds it against the promises, and lays a liner: the last step
+// of every construction.
+func (m Made) Finished(s Spec) Made {
 	if s.SizeOnly {
 		return m
 	}
@@ -150,54 +145,6 @@ func (m *Made) takeSeam(s Spec) {
 	}
 }
 
-// Prove folds the net from its panels and creases alone and says where it is not
-// what the formulas promise.
-func (m Made) Prove() error { return m.holds(m.Net.Fold()) }
-
-// Accept is Prove with what the engine found when the envelope was made: the same
-// answer, as long as its net was not changed since.
-func (m Made) Accept() error { return m.holds(m.Folded) }
-
-func (m Made) holds(f Folded) error {
-	if err := m.Net.Check(); err != nil {
-		return err
-	}
-	const off = 2e-3 // mm: what rounding to nanometres and to the grid may add up to
-	for _, size := range []struct {
-		what      string
-		got, want float64
-	}{
-		{"width", f.Width, m.Width.Millimetres()},
-		{"height", f.Height, m.Height.Millimetres()},
-		{"depth", f.Depth, m.Depth.Millimetres()},
-	} {
-		if d := size.got - size.want; d > off || d < -off {
-			return fmt.Errorf("the closed %s is %.3f mm, promised %.3f", size.what, size.got, size.want)
-		}
-	}
-	most := m.Gap.Millimetres()*max(f.Width, f.Height) + sliver
-	if open := f.Hole > most; open != m.faulty(OpenBack) {
-		return fmt.Errorf("%.2f mm² of the back lie open, and nothing is said of it, or the other way round", f.Hole)
-	}
-	if err := m.proveSeams(off); err != nil {
-		return err
-	}
-	for _, c := range m.Net.Creases {
-		if c.Panel != "top" {
-			continue
-		}
-		// A tip that is round stays below its flap's height.
-		round, high := len(m.Net.panel("top")) > arcSteps, m.Net.panel("top").height(c)
-		if more := high - m.Flap.Millimetres(); more > off || more < -off && !round {
-			return fmt.Errorf("the closing flap is %.3f mm high, promised %.3f", high, m.Flap.Millimetres())
-		}
-	}
-	if f.Overhang > sliver && !m.faulty(FlapTooLong) && !m.faulty(TabsMeet) {
-		return fmt.Errorf("%.2f mm² of a panel stick out", f.Overhang)
-	}
-	return nil
-}
-
 func (m Made) faulty(id FaultID) bool {
 	for _, f := range m.Faults {
 		if f.ID == id {
@@ -205,42 +152,6 @@ func (m Made) faulty(id FaultID) bool {
 		}
 	}
 	return false
-}
-
-// proveSeams finds every seam anew from the panels and creases.
-func (m Made) proveSeams(off float64) error {
-	poses := m.Net.poses(all)
-	for _, g := range m.Net.Glue {
-		if g.Joins {
-			continue // laid out between front and back, not found by folding
-		}
-		zones := m.Net.overlap(g.Panel, g.Onto, poses)
-		if len(zones) == 0 {
-			return fmt.Errorf("the %s does not lie on the %s", g.Panel, g.Onto)
-		}
-		promised := m.promised(g)
-		for _, zone := range zones {
-			if least, _, _ := zone.widths(); least < promised.Millimetres()-off {
-				return fmt.Errorf("the seam of the %s on the %s is %.3f mm wide, promised %.3f", g.Panel, g.Onto, least, promised.Millimetres())
-			}
-		}
-	}
-	return nil
-}
-
-// promised is how wide a seam is promised to be: the closing flap's is not, and
-// the glue squares of a box are as wide as its walls when they are whole.
-func (m Made) promised(g Glue) measure.Length {
-	switch {
-	case g.Panel == "top", strings.HasSuffix(g.Panel, tipName):
-		return 0
-	case strings.HasSuffix(g.Panel, "square"):
-		if m.faulty(GlueCorners) {
-			return 0
-		}
-		return min(m.Depth, m.Width, m.Height)
-	}
-	return m.Seam
 }
 
 // PaperUse is the share of the sheet that ends up in the envelope.

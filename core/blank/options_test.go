@@ -122,7 +122,7 @@ func TestShortestFlapOfABox(t *testing.T) {
 		flap := func(high measure.Length) Made {
 			k := s
 			k.Flap = high
-			return squareBox(k, m.SheetWidth, m.Width, m.Height, m.Depth).folded(k)
+			return squareBox(k, m.SheetWidth, m.Width, m.Height, m.Depth).Finished(k)
 		}
 		proved++
 		if made := flap(short + 10*measure.Micrometre); made.faulty(OpenBack) {

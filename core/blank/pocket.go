@@ -214,7 +214,7 @@ func NewPocket(s Spec) Made {
 	}
 	m.choose(s.Way, m.edgeWays(s, scores)...)
 	m.pocketFaults(s, p)
-	return m.folded(s)
+	return m.Finished(s)
 }
 
 func (m *Made) pocketFaults(s Spec, p pocketSizes) {

@@ -119,7 +119,7 @@ func NewTuckBox(s Spec) Made {
 	t := s.Style.Tick / 2
 	m.choose(s.Way, m.way(NextEdge, scores, Loss{3 * t, root(3, t)}, Loss{t, t}))
 	m.Net = tuckNet(tuckSizes{w, h, d, tab, hem, tuck, side}, m.SheetHeight, s.Corner)
-	return m.folded(s)
+	return m.Finished(s)
 }
 
 // tuckSizes are the measures of a box with lid and tuck; side is what the sheet

@@ -14,7 +14,7 @@ type WayID string
 // Role is what a score is for: the crease that it makes.
 type Role string
 
-// The edges and marks that a score is measured from.
+// From is the edge or the mark that a score is measured from.
 type From string
 
 // Where scores are measured from.
@@ -29,6 +29,11 @@ const (
 	FromEdgeMarks From = "corner, on the edges"
 	FromNoEdge    From = "" // its role says it
 )
+
+// Froms lists what scores are measured from.
+func Froms() []From {
+	return []From{FromNoEdge, FromLeft, FromRight, FromTop, FromBottom, FromCorner, FromFar, FromCentre, FromEdgeMarks}
+}
 
 // Setting is one thing to set or mark: a score by its role, or a check.
 type Setting struct {

@@ -34,7 +34,7 @@ func TestWorkedBox(t *testing.T) {
 		t.Errorf("%v deep, %v wide, %v", m.Depth, m.Width, m.Faults)
 	}
 	for side, open := range map[measure.Length]bool{measure.Round(7.59 * float64(in)): true, measure.Round(7.61 * float64(in)): false} {
-		if got := squareBox(s, side, 19*in/4, 19*in/4, m.Depth).folded(s); (got.Folded.Hole > sliver) != open || got.faulty(GlueCorners) != true {
+		if got := squareBox(s, side, 19*in/4, 19*in/4, m.Depth).Finished(s); (got.Folded.Hole > sliver) != open || got.faulty(GlueCorners) != true {
 			t.Errorf("a square of %v: hole of %.2f mm²", side, got.Folded.Hole)
 		}
 	}

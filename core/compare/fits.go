@@ -63,6 +63,9 @@ const (
 	UncountedBut Rescue = "block" // nothing: only its thickness keeps it out
 )
 
+// Rescues lists them.
+func Rescues() []Rescue { return []Rescue{WithoutFoam, AsItLies, UncountedBut} }
+
 // Rescue is what would let the card into an envelope that is too small for it.
 func (m Maker) Rescue(f envelope.Format) Rescue {
 	switch foam := m.Foam(); {

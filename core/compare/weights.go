@@ -24,6 +24,9 @@ const (
 	ClosureWeight  Weight = "closure"
 )
 
+// Weights lists what weighs of a piece that is no part of the card.
+func Weights() []Weight { return []Weight{EnvelopeWeight, AdhesiveWeight, ClosureWeight} }
+
 // Weighed is what one thing of the piece weighs.
 type Weighed struct {
 	Of    Weight

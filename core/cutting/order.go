@@ -55,6 +55,9 @@ const (
 	BeyondTrimmer        // one of the cuts it needs is longer than the trimmer cuts
 )
 
+// Reasons lists why a piece cannot be cut.
+func Reasons() []Reason { return []Reason{TooLarge, OnlyTurned, BeyondTrimmer} }
+
 // Possible says whether one piece can be cut from the sheet, and if not why.
 func (s Sheet) Possible(p Piece) Reason {
 	if s.takes(p.Width, p.Height) || p.Turn && s.takes(p.Height, p.Width) {

@@ -19,6 +19,9 @@ const (
 	Rattles    Verdict = "rattles"
 )
 
+// Verdicts lists the verdicts, tightest first.
+func Verdicts() []Verdict { return []Verdict{DoesNotFit, TooTight, Snug, Right, Loose, Rattles} }
+
 var order = map[Verdict]int{DoesNotFit: 0, TooTight: 1, Snug: 2, Right: 3, Loose: 4, Rattles: 5}
 
 // The limits of the ease, total over both sides.

@@ -52,7 +52,7 @@ type SurchargeFile struct {
 
 // LimitFile bounds one measure.
 type LimitFile struct {
-	Measure  Measure `json:"measure" enum:"length,height,sum,thickness,weight,aspect,addressAspect,radius,lump,uneven,pull,strain,odd,square,clasp,plastic,bare,folded"`
+	Measure  Measure `json:"measure" maxLength:"40"`
 	Min      string  `json:"min,omitempty" maxLength:"40"`
 	Max      string  `json:"max,omitempty" maxLength:"40"`
 	Guidance bool    `json:"guidance,omitempty" doc:"the post does not say this number: it is what makers go by"`
@@ -81,7 +81,7 @@ func (f File) Clone() File {
 
 // When is the condition that a measure is over a quantity.
 type When struct {
-	Measure Measure `json:"measure" enum:"length,height,sum,thickness,weight,aspect,addressAspect,radius,lump,uneven,pull,strain,odd,square,clasp,plastic,bare,folded"`
+	Measure Measure `json:"measure" maxLength:"40"`
 	Over    string  `json:"over" maxLength:"40"`
 }
 

@@ -1,10 +1,6 @@
 package mail
 
-import (
-	"fmt"
-
-	"yellowparcel/core/measure"
-)
+import "yellowparcel/core/measure"
 
 // SlotGauge is a thickness gauge of stiff card: a slot through which the closed
 // piece has to slide.
@@ -17,25 +13,39 @@ type SlotGauge struct {
 	Left, Right, Top, Bottom measure.Length
 }
 
+// GaugeFault is what is wrong with the piece of card for a gauge.
+type GaugeFault string
+
+// The faults; the empty one is none.
+const (
+	GaugeFits  GaugeFault = ""
+	ThinLimit  GaugeFault = "limit"  // the limit is thinner than the smallest step
+	ShortCard  GaugeFault = "short"  // the slot is too long for the card
+	NarrowCard GaugeFault = "narrow" // too little stays above and below the slot
+)
+
+// GaugeFaults lists them.
+func GaugeFaults() []GaugeFault { return []GaugeFault{ThinLimit, ShortCard, NarrowCard} }
+
 // NewSlotGauge makes the gauge for a limit of thickness: the slot as high as the
 // limit, down to a tick, as long as the longest short edge used and an inch, in the
-// middle of the piece of card at hand, best two inches longer. It returns an error that says what is wrong
-// with the piece at hand. See "Thickness gauge" in docs/sums.md.
-func NewSlotGauge(limit, shortEdge, width, height, tick measure.Length) (SlotGauge, error) {
+// middle of the piece of card at hand, best two inches longer. It answers with what is
+// wrong with the piece at hand. See "Thickness gauge" in docs/sums.md.
+func NewSlotGauge(limit, shortEdge, width, height, tick measure.Length) (SlotGauge, GaugeFault) {
 	g := SlotGauge{Width: max(width, height), Height: min(width, height)}
 	g.SlotHeight = limit.Down(tick)
 	g.SlotWidth = (shortEdge + measure.Inch).Up(tick)
 	switch {
 	case g.SlotHeight <= 0:
-		return g, fmt.Errorf("the limit is thinner than the smallest step: a slot of it cannot be cut")
+		return g, ThinLimit
 	case g.Width < g.SlotWidth+measure.Inch:
-		return g, fmt.Errorf("the piece of card is too short: the slot is an inch longer than the envelope's shorter edge, and half an inch should stay at either end of it")
+		return g, ShortCard
 	case g.Height < g.SlotHeight+measure.Inch:
-		return g, fmt.Errorf("the piece of card is too narrow: half an inch should stay above and below the slot")
+		return g, NarrowCard
 	}
 	g.Left = ((g.Width - g.SlotWidth) / 2).Down(tick)
 	g.Right = g.Left + g.SlotWidth
 	g.Top = ((g.Height - g.SlotHeight) / 2).Near(tick)
 	g.Bottom = g.Top + g.SlotHeight
-	return g, nil
+	return g, GaugeFits
 }

@@ -1,7 +1,6 @@
 package plan
 
 import (
-	"errors"
 	"strings"
 	"testing"
 
@@ -20,9 +19,9 @@ func TestRefusedIsSaid(t *testing.T) {
 	if !m.Sound(all[0]) {
 		t.Fatal("a plain diamond does not serve")
 	}
-	all[0].Refused = errors.New("the closed width is 150 mm, promised 160")
+	all[0].Refused = &blank.Doubt{ID: blank.WidthOff, Got: 150, Want: 160}
 	p := envelopeStation{m}.envelope(all[0], all)
-	if n := p.Blank.Notes[0]; n.Tone != say.Trouble || !strings.HasPrefix(n.Text, "Do not cut this one: folded from its drawing it is not what the sums say (the closed width is 150 mm") {
+	if n := p.Blank.Notes[0]; n.Tone != say.Trouble || !strings.HasPrefix(n.Text, "Do not cut this one: folded from its drawing it is not what the sums say (the closed width is 150.000 mm") {
 		t.Errorf("it says %v", n)
 	}
 	for _, r := range p.Comparison.Rows {

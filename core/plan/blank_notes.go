@@ -1,6 +1,7 @@
 package plan
 
 import (
+	"errors"
 	"fmt"
 
 	"yellowparcel/core/blank"
@@ -77,12 +78,29 @@ func (m envelopeStation) tipWords(c compare.Candidate) string {
 	return "cut the tip off"
 }
 
+// foldDoubts say how a folded net is not what the sums say: {got} and {want} are
+// millimetres.
+var foldDoubts = map[blank.DoubtID]say.Clause{
+	blank.NetBroken:   say.Always("it cannot be folded"),
+	blank.WidthOff:    say.Always("the closed width is {got} mm, promised {want}"),
+	blank.HeightOff:   say.Always("the closed height is {got} mm, promised {want}"),
+	blank.DepthOff:    say.Always("the depth is {got} mm, promised {want}"),
+	blank.HoleUntold:  say.Always("{got} mm² of the back lie open, and nothing is said of it, or the other way round"),
+	blank.SeamMissing: say.Always("the {panel} does not lie on the {onto}"),
+	blank.SeamOff:     say.Always("the seam of the {panel} on the {onto} is {got} mm wide, promised {want}"),
+	blank.FlapOff:     say.Always("the closing flap is {got} mm high, promised {want}"),
+	blank.SticksOut:   say.Always("{got} mm² of a panel stick out"),
+}
+
 // notAccepted says that a blank was not accepted, and why.
 func notAccepted(c compare.Candidate) []say.Note {
-	if c.Refused == nil {
+	var d *blank.Doubt
+	if !errors.As(c.Refused, &d) {
 		return nil
 	}
-	return []say.Note{say.Trouble.Says(fmt.Sprintf("Do not cut this one: folded from its drawing it is not what the sums say (%s). Choose other sizes.", c.Refused))}
+	mm := func(v float64) string { return fmt.Sprintf("%.3f", v) }
+	why := say.Slots{"got": mm(d.Got), "want": mm(d.Want), "panel": d.Panel, "onto": d.Onto}.Text(foldDoubts[d.ID])
+	return []say.Note{say.Trouble.Says(fmt.Sprintf("Do not cut this one: folded from its drawing it is not what the sums say (%s). Choose other sizes.", why))}
 }
 
 // stripNotes says how a card is held in an envelope that is wider than it.

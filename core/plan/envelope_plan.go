@@ -84,7 +84,7 @@ func (m envelopeStation) fitPlan(f envelope.Fit) FitPlan {
 	}
 	outer := m.Outer()
 	p.Drawing = fmt.Sprintf("The card, %s over all, in the middle of the envelope %s, %s %s outside: %s left on the left and on the right, %s above and below. %s.",
-		m.by(outer.Width, outer.Height), f.Format.Name, m.by(w, h), m.Style().Unit, p.SideEase.Text, p.AboveEase.Text, say.Capital(string(f.Verdict)))
+		m.by(outer.Width, outer.Height), f.Format.Name, m.by(w, h), m.Style().Unit, p.SideEase.Text, p.AboveEase.Text, verdicts[f.Verdict].name)
 	return p
 }
 
@@ -102,25 +102,25 @@ func (m maker) why(f envelope.Fit) string {
 	if (f.Verdict == envelope.Right || f.Verdict == envelope.Snug) && max(f.EaseWidth, f.EaseHeight) > 3*measure.Inch/4 {
 		turned = ", but has room to slide the other way" + turned
 	}
-	switch f.Verdict {
-	case envelope.DoesNotFit:
+	if f.Verdict == envelope.DoesNotFit {
 		side := "wide"
 		if f.EaseHeight < f.EaseWidth {
 			side = "high"
 		}
-		why := fmt.Sprintf("%s short: the card is too %s", m.Style().Show(f.ShortBy()), side)
-		why += rescues[m.Rescue(f.Format)]
-		return why
-	case envelope.TooTight:
-		return "it scuffs and may not slide in" + turned
-	case envelope.Snug:
-		return "it goes in, with care" + turned
-	case envelope.Loose:
-		return "the card shifts about" + turned
-	case envelope.Rattles:
-		return "wants holding strips, or another envelope" + turned
+		return fmt.Sprintf("%s short: the card is too %s%s", m.Style().Show(f.ShortBy()), side, rescues[m.Rescue(f.Format)])
 	}
-	return "slides in and lies still" + turned
+	return verdicts[f.Verdict].why + turned
+}
+
+// verdicts are what is said of how an envelope sits: in a word, in a sentence that goes
+// on, and why.
+var verdicts = map[envelope.Verdict]struct{ name, sits, why string }{
+	envelope.DoesNotFit: {"Does not fit", "too small", ""},
+	envelope.TooTight:   {"Too tight", "too tight", "it scuffs and may not slide in"},
+	envelope.Snug:       {"Snug", "snug", "it goes in, with care"},
+	envelope.Right:      {"Right", "right", "slides in and lies still"},
+	envelope.Loose:      {"Loose", "loose", "the card shifts about"},
+	envelope.Rattles:    {"Rattles", "so large that the card rattles", "wants holding strips, or another envelope"},
 }
 
 func (m envelopeStation) fitsSentence(p EnvelopePlan) say.Sentence {
@@ -139,9 +139,7 @@ func (m envelopeStation) fitsSentence(p EnvelopePlan) say.Sentence {
 		}
 		return say.That("[%s] is right for it%s: ease %s across and %s down.", best.Name, have, best.EaseWidth.Text, best.EaseHeight.Text)
 	case envelope.Snug, envelope.Loose:
-		return say.That("None sits just right; [%s] is the nearest, and %s. A blank made for the card sits better.", best.Name, best.Verdict)
+		return say.That("None sits just right; [%s] is the nearest, and %s. A blank made for the card sits better.", best.Name, verdicts[best.Verdict].sits)
 	}
-	return say.That("None sits well: the nearest, [%s], is %s. Make the envelope for it.", best.Name, verdictWords[best.Verdict])
+	return say.That("None sits well: the nearest, [%s], is %s. Make the envelope for it.", best.Name, verdicts[best.Verdict].sits)
 }
-
-var verdictWords = map[envelope.Verdict]string{envelope.TooTight: "too tight", envelope.Rattles: "so large that the card rattles"}

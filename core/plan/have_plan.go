@@ -53,20 +53,22 @@ func (m paperStation) foldYield(stock paper.Stock, sheet paper.Sheet, fold card.
 		y.Text = fmt.Sprintf("%d a sheet", y.Each)
 		return y
 	}
-	switch on.Possible(piece) {
-	case cutting.BeyondTrimmer:
-		y.Text = fmt.Sprintf("no: a cut is longer than the trimmer's %s", m.Style().Show(on.Cut))
-	case cutting.OnlyTurned:
-		y.Text = "no: only turned, against pattern or grain"
-	default:
-		long, short := max(piece.Width, piece.Height), min(piece.Width, piece.Height)
-		if long > max(on.Width, on.Height) {
-			y.Text = fmt.Sprintf("no: needs %s one way, the sheet has %s", m.Style().Show(long), m.Style().Show(max(on.Width, on.Height)))
-		} else {
-			y.Text = fmt.Sprintf("no: needs %s the other way, the sheet has %s", m.Style().Show(short), m.Style().Show(min(on.Width, on.Height)))
-		}
+	long, short := max(piece.Width, piece.Height), min(piece.Width, piece.Height)
+	slots := say.Slots{"cut": m.Style().Show(on.Cut)}
+	if most := max(on.Width, on.Height); long > most {
+		slots["long"], slots["most"] = m.Style().Show(long), m.Style().Show(most)
+	} else {
+		slots["short"], slots["least"] = m.Style().Show(short), m.Style().Show(min(on.Width, on.Height))
 	}
+	y.Text = slots.Text(notOn[on.Possible(piece)]...)
 	return y
+}
+
+// notOn say why a base is not cut from a sheet.
+var notOn = map[cutting.Reason][]say.Clause{
+	cutting.BeyondTrimmer: {say.Always("no: a cut is longer than the trimmer's {cut}")},
+	cutting.OnlyTurned:    {say.Always("no: only turned, against pattern or grain")},
+	cutting.TooLarge:      {say.Always("no: needs {long} one way, the sheet has {most}"), say.Always("no: needs {short} the other way, the sheet has {least}")},
 }
 
 // helps adds what would make a fold possible on this sheet: another fold, or the

@@ -252,14 +252,15 @@ func fewerWords(c cutting.Plan) string {
 // unfitWords says why a sheet does not give a piece and what would help.
 func (m paperStation) unfitWords(o piece.Order, t tried, i int) string {
 	q := o.Cuts[i]
-	what := fmt.Sprintf("“%s”, %s, ", cutName(q), m.by(q.Size.Width, q.Size.Height))
-	switch t.on.Cutting.Sheet.Possible(t.on.Cutting.Pieces[i]) {
-	case cutting.BeyondTrimmer:
-		return what + fmt.Sprintf("needs a cut longer than the %s that your trimmer makes: cut it with a knife and ruler, or from a smaller sheet.", m.Style().ShowUnit(m.Shop().Tools.TrimmerLength))
-	case cutting.OnlyTurned:
-		return what + fmt.Sprintf("would go on %s only a quarter turn round, which its pattern or grain forbids: choose another sheet or fold.", t.sheet.Name)
-	}
-	return what + fmt.Sprintf("is larger than every sheet it may be cut from, %s among them: choose a larger sheet, another fold or a smaller card.", t.sheet.Name)
+	slots := say.Slots{"what": fmt.Sprintf("“%s”, %s,", cutName(q), m.by(q.Size.Width, q.Size.Height)), "trimmer": m.Style().ShowUnit(m.Shop().Tools.TrimmerLength), "sheet": t.sheet.Name}
+	return slots.Text(unfit[t.on.Cutting.Sheet.Possible(t.on.Cutting.Pieces[i])])
+}
+
+// unfit say why a sheet does not give a piece, and what would help.
+var unfit = map[cutting.Reason]say.Clause{
+	cutting.BeyondTrimmer: say.Always("{what} needs a cut longer than the {trimmer} that your trimmer makes: cut it with a knife and ruler, or from a smaller sheet."),
+	cutting.OnlyTurned:    say.Always("{what} would go on {sheet} only a quarter turn round, which its pattern or grain forbids: choose another sheet or fold."),
+	cutting.TooLarge:      say.Always("{what} is larger than every sheet it may be cut from, {sheet} among them: choose a larger sheet, another fold or a smaller card."),
 }
 
 // grainNotes warns of heavy stock that is folded across its grain.

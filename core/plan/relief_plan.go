@@ -254,6 +254,13 @@ type GaugePlan struct {
 	OK   bool   `json:"ok"`
 }
 
+// gaugeFaults say what is wrong with the piece of card for a gauge.
+var gaugeFaults = map[mail.GaugeFault]string{
+	mail.ThinLimit:  "The limit is thinner than the smallest step: a slot of it cannot be cut.",
+	mail.ShortCard:  "The piece of card is too short: the slot is an inch longer than the envelope's shorter edge, and half an inch should stay at either end of it.",
+	mail.NarrowCard: "The piece of card is too narrow: half an inch should stay above and below the slot.",
+}
+
 // gaugePlan is the gauge for the thickness of the cheapest class that has a
 // limit, from the piece of card that the maker named.
 func (m postStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan {
@@ -273,13 +280,13 @@ func (m postStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan 
 			if h == 0 {
 				h = 3 * measure.Inch
 			}
-			g, err := mail.NewSlotGauge(measure.Length(*l.Max), short, w, h, m.Style().Tick)
+			g, fault := mail.NewSlotGauge(measure.Length(*l.Max), short, w, h, m.Style().Tick)
 			p := &GaugePlan{
 				Class: c.Name, Width: m.shown(g.Width), Height: m.shown(g.Height), Left: m.shown(g.Left), Right: m.shown(g.Right), Top: m.shown(g.Top), Bottom: m.shown(g.Bottom),
-				Slot: m.by(g.SlotWidth, g.SlotHeight), OK: err == nil,
+				Slot: m.by(g.SlotWidth, g.SlotHeight), OK: fault == mail.GaugeFits,
 			}
-			if err != nil {
-				p.Text = say.Capital(err.Error()) + "."
+			if fault != mail.GaugeFits {
+				p.Text = gaugeFaults[fault]
 				return p
 			}
 			bare := ""

@@ -34,6 +34,9 @@ const (
 	AtCorner  As = "corner" // with the guide's corner where its scores are centred
 )
 
+// Ways lists them.
+func Ways() []As { return []As{AsWritten, AtZero, AtCorner} }
+
 // Reading is one way to read a note, with the envelope that it makes.
 type Reading struct {
 	As As
