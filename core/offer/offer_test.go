@@ -52,8 +52,7 @@ func TestRemediesChangeCopies(t *testing.T) {
 		t.Fatalf("%d remedies", len(list))
 	}
 	for _, r := range list {
-		other := j.Clone()
-		other = r.Take(j)
+		other := r.Take(j)
 		if plainJob(j) != before {
 			t.Fatalf("%s changed the job that it was worked out for", r.ID())
 		}

@@ -18,6 +18,7 @@ import (
 	"yellowparcel/core/job"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
+	"yellowparcel/internal/anyjob"
 )
 
 // soaked is how often something is done: so often, or as often as SOAK says.
@@ -36,7 +37,7 @@ var typedTexts = []string{"5 1/2", "140 mm", "0", "", "-3", "1/0", "9999", "5 1/
 func anyEdit(r *rand.Rand, j job.Job, p plan.Plan, lists job.Choices) field.Edit {
 	ids := func(list string) string {
 		if len(lists[list]) == 0 || r.IntN(12) == 0 {
-			return pick(r, typedTexts...)
+			return anyjob.Pick(r, typedTexts...)
 		}
 		return lists[list][r.IntN(len(lists[list]))].ID
 	}
@@ -49,13 +50,13 @@ func anyEdit(r *rand.Rand, j job.Job, p plan.Plan, lists job.Choices) field.Edit
 	}
 	switch r.IntN(12) {
 	case 0:
-		return field.Edit{Act: field.Add, Path: "parts", Text: ids(pick(r, "papers", "things"))}
+		return field.Edit{Act: field.Add, Path: "parts", Text: ids(anyjob.Pick(r, "papers", "things"))}
 	case 1:
-		return field.Edit{Act: field.Add, Path: pick(r, "items", "start", "recipe"), Text: ids(pick(r, "items", "formats", "recipes"))}
+		return field.Edit{Act: field.Add, Path: anyjob.Pick(r, "items", "start", "recipe"), Text: ids(anyjob.Pick(r, "items", "formats", "recipes"))}
 	case 2:
-		return field.Edit{Act: field.Add, Path: part() + pick(r, ".edges", ".own", ".moon")}
+		return field.Edit{Act: field.Add, Path: part() + anyjob.Pick(r, ".edges", ".own", ".moon")}
 	case 3:
-		return field.Edit{Act: field.Remove, Path: pick(r, part(), part(), "items.0", "items.7", "start", "recipe", "card.outline", part()+".edges", part()+".own", "moon", "parts.moon")}
+		return field.Edit{Act: field.Remove, Path: anyjob.Pick(r, part(), part(), "items.0", "items.7", "start", "recipe", "card.outline", part()+".edges", part()+".own", "moon", "parts.moon")}
 	case 4:
 		return field.Edit{Act: field.Move, Path: part(), Steps: r.IntN(7) - 3}
 	case 5, 6:
@@ -82,20 +83,20 @@ func anyEdit(r *rand.Rand, j job.Job, p plan.Plan, lists job.Choices) field.Edit
 			}
 		}
 		take("recipe", "")
-		take(pick(r, "moon", "paper.have"), "moon")
-		return pick(r, offered...)
+		take(anyjob.Pick(r, "moon", "paper.have"), "moon")
+		return anyjob.Pick(r, offered...)
 	}
-	path := pick(r, slices.Sorted(maps.Keys(p.Fields))...)
+	path := anyjob.Pick(r, slices.Sorted(maps.Keys(p.Fields))...)
 	in := p.Fields[path]
 	switch {
 	case in.List != "" && r.IntN(3) > 0:
 		return field.Edit{Act: field.Set, Path: path, Text: ids(in.List)}
 	case in.Kind == field.FlagKind:
-		return field.Edit{Act: field.Set, Path: path, Text: pick(r, field.Yes, field.No, "perhaps")}
+		return field.Edit{Act: field.Set, Path: path, Text: anyjob.Pick(r, field.Yes, field.No, "perhaps")}
 	case r.IntN(3) == 0:
 		return field.Edit{Act: field.Step, Path: path, Steps: r.IntN(40) - 20}
 	}
-	return field.Edit{Act: field.Type, Path: path, Text: pick(r, typedTexts...)}
+	return field.Edit{Act: field.Type, Path: path, Text: anyjob.Pick(r, typedTexts...)}
 }
 
 // partIDs are the IDs of the parts, sorted.
@@ -117,8 +118,8 @@ func TestEditsInAnyOrder(t *testing.T) {
 	r := rand.New(rand.NewPCG(61, 62))
 	acts := map[field.Act][2]int{}
 	for range max(1, soaked(t, 480)/each) {
-		shop := anyShop(r)
-		j := anyJob(r, shop)
+		shop := anyjob.Shop(r)
+		j := anyjob.Job(r, shop)
 		if len(plan.Check(j, shop)) > 0 {
 			continue
 		}

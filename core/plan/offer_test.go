@@ -10,6 +10,7 @@ import (
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
+	"yellowparcel/internal/anyjob"
 )
 
 // taken is the plan of the job that one has after taking an offer.
@@ -32,8 +33,8 @@ func TestOffersAreKept(t *testing.T) {
 	refused := map[string]int{}
 	units := map[measure.Unit]int{}
 	for range soaked(t, 20) {
-		shop := anyShop(r)
-		j := anyJob(r, shop)
+		shop := anyjob.Shop(r)
+		j := anyjob.Job(r, shop)
 		formats := shop.Formats()
 		j.Start = &job.Start{Format: formats[r.IntN(len(formats))].ID}
 		j.Paper.Have = shop.OnShelf()[r.IntN(len(shop.OnShelf()))].ID
@@ -42,7 +43,7 @@ func TestOffersAreKept(t *testing.T) {
 		}
 		units[shop.Unit]++
 		if r.IntN(2) == 0 {
-			j, _ = plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: pick(r, "pair", "corners", "pocket")}})
+			j, _ = plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: anyjob.Pick(r, "pair", "corners", "pocket")}})
 		}
 		p := plan.Make(j, shop)
 		for _, s := range p.Start.Schools {

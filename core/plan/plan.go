@@ -73,9 +73,6 @@ func newMaker(j job.Job, shop job.Shop) maker {
 	return maker{compare.New(j, shop, cutting.NewEffort(context.Background(), planSteps))}
 }
 
-// with is the maker of another job in the same shop, with all that follows from it.
-func (m maker) with(j job.Job) maker { return maker{m.With(j)} }
-
 // The stations of a plan: each says what follows for its own page, in files of its own.
 type (
 	cardStation     struct{ maker }

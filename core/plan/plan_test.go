@@ -15,10 +15,8 @@ import (
 	"yellowparcel/core/plan"
 	"yellowparcel/core/say"
 	"yellowparcel/demo"
+	"yellowparcel/internal/anyjob"
 )
-
-// diamondWays are the ways of scoring a diamond.
-var diamondWays = []blank.WayID{blank.PairWay, blank.CornerWay, blank.CentreWay, blank.EdgeWay, blank.RoundWay, blank.NotchWay}
 
 const in = measure.Inch
 
@@ -222,7 +220,7 @@ func TestPlansHangTogether(t *testing.T) {
 		j, shop := sample()
 		j.Card.Width, j.Card.Height = measure.Length(16+pick(200))*in/16, measure.Length(25+pick(300))*measure.Millimetre
 		j.Card.Fold = card.Folds()[pick(len(card.Folds()))]
-		j.Envelope.School, j.Envelope.Way = blank.Schools()[pick(3)], diamondWays[pick(5)]
+		j.Envelope.School, j.Envelope.Way = blank.Schools()[pick(3)], anyjob.DiamondWays[pick(5)]
 		if pick(2) == 0 {
 			thick := measure.Length(1+pick(20)) * measure.Millimetre
 			j.Card.Thickness = &thick

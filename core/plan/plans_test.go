@@ -8,6 +8,7 @@ import (
 	"testing"
 
 	"yellowparcel/core/plan"
+	"yellowparcel/internal/anyjob"
 )
 
 // TestPlansOfRandomJobs writes the plans of 2 000 random jobs to the file that
@@ -24,8 +25,8 @@ func TestPlansOfRandomJobs(t *testing.T) {
 	w := bufio.NewWriter(f)
 	for i, made := uint64(0), 0; made < 2000; i++ {
 		r := rand.New(rand.NewPCG(2027, i))
-		shop := anyShop(r)
-		j := anyJob(r, shop)
+		shop := anyjob.Shop(r)
+		j := anyjob.Job(r, shop)
 		if len(plan.Check(j, shop)) > 0 {
 			continue
 		}

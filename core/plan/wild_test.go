@@ -9,6 +9,7 @@ import (
 
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/internal/anyjob"
 )
 
 // extremes are lengths and counts at and past the edges of what anybody types.
@@ -20,7 +21,7 @@ var extremes = []float64{
 // wildJob is a job of which some numbers and words are at the edges of what can
 // be typed, or past them. It need not pass Check.
 func wildJob(r *rand.Rand, shop job.Shop) job.Job {
-	j := anyJob(r, shop)
+	j := anyjob.Job(r, shop)
 	raw, err := json.Marshal(j)
 	if err != nil {
 		return j
@@ -62,9 +63,9 @@ func spoil(r *rand.Rand, tree any) any {
 		v[at] = spoil(r, v[at])
 		return v
 	case float64:
-		return pick(r, extremes...)
+		return anyjob.Pick(r, extremes...)
 	case string:
-		return pick(r, v, v, "", "x", strings.Repeat("long ", 7))
+		return anyjob.Pick(r, v, v, "", "x", strings.Repeat("long ", 7))
 	case bool:
 		return !v
 	}
@@ -82,26 +83,26 @@ func anyKey(r *rand.Rand, m map[string]any) string {
 
 // wildShop is a shop at the edges of what its check lets through.
 func wildShop(r *rand.Rand) job.Shop {
-	s := anyShop(r)
+	s := anyjob.Shop(r)
 	for range r.IntN(3) {
 		switch r.IntN(6) {
 		case 0:
 			at := r.IntN(len(s.Sheets))
-			s.Sheets[at].Width, s.Sheets[at].Height = measure.Length(pick(r, extremes...)), measure.Length(pick(r, extremes...))
+			s.Sheets[at].Width, s.Sheets[at].Height = measure.Length(anyjob.Pick(r, extremes...)), measure.Length(anyjob.Pick(r, extremes...))
 		case 1:
-			s.Tools.TrimmerLength = measure.Length(pick(r, extremes...))
+			s.Tools.TrimmerLength = measure.Length(anyjob.Pick(r, extremes...))
 		case 2:
-			s.Stocks[r.IntN(len(s.Stocks))].Caliper = measure.Length(pick(r, extremes...))
+			s.Stocks[r.IntN(len(s.Stocks))].Caliper = measure.Length(anyjob.Pick(r, extremes...))
 		case 3:
-			s.Tools.Groove, s.Tools.NotchDepth = measure.Length(pick(r, extremes...)), measure.Length(pick(r, extremes...))
+			s.Tools.Groove, s.Tools.NotchDepth = measure.Length(anyjob.Pick(r, extremes...)), measure.Length(anyjob.Pick(r, extremes...))
 		case 4:
-			s.Stocks[r.IntN(len(s.Stocks))].GSM = pick(r, extremes...)
+			s.Stocks[r.IntN(len(s.Stocks))].GSM = anyjob.Pick(r, extremes...)
 		case 5:
-			s.Adhesives[r.IntN(len(s.Adhesives))].Width = measure.Length(pick(r, extremes...))
+			s.Adhesives[r.IntN(len(s.Adhesives))].Width = measure.Length(anyjob.Pick(r, extremes...))
 		}
 	}
 	if len(s.Check()) > 0 {
-		return anyShop(r)
+		return anyjob.Shop(r)
 	}
 	return s
 }

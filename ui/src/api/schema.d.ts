@@ -833,8 +833,7 @@ export interface components {
             /** @description the post does not say this number: it is what makers go by */
             guidance?: boolean;
             max?: string;
-            /** @enum {string} */
-            measure: "length" | "height" | "sum" | "thickness" | "weight" | "aspect" | "addressAspect" | "radius" | "lump" | "uneven" | "pull" | "strain" | "odd" | "square" | "clasp" | "plastic" | "bare" | "folded";
+            measure: string;
             min?: string;
             /** @description one of these must hold for the limit to count */
             when?: components["schemas"]["When"][];
@@ -1606,8 +1605,7 @@ export interface components {
             share: string;
         };
         When: {
-            /** @enum {string} */
-            measure: "length" | "height" | "sum" | "thickness" | "weight" | "aspect" | "addressAspect" | "radius" | "lump" | "uneven" | "pull" | "strain" | "odd" | "square" | "clasp" | "plastic" | "bare" | "folded";
+            measure: string;
             over: string;
         };
     };
