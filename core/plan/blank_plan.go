@@ -69,6 +69,9 @@ func (m envelopeStation) blank(c compare.Candidate, all []compare.Candidate) Bla
 		Drawing:  slots.Text(k.Words.Drawing...),
 		Folds:    m.foldSteps(c), Folding: m.folding(c), Holes: holes(made), Wishes: m.wishes(k), Options: options(k),
 	}
+	if p.Where = "Where to score"; k.Bought {
+		p.Where = "Where to cut"
+	}
 	p.Closed.Width, p.Closed.Height = m.shown(made.Width), m.shown(made.Height)
 	p.Readings = append(m.blankReadings(c), m.optionReadings(c)...)
 	p.Notes = m.blankNotes(c, all)

@@ -60,7 +60,12 @@ const view = ref('flat')
       <TypedField v-for="o in blank.options" :key="o" :of="job" :path="o" />
     </div>
     <template #below>
-      <WaysOfScoring :ways="blank.ways" :way="blank.way" @choose="job.set('envelope.way', $event)" />
+      <WaysOfScoring
+        :ways="blank.ways"
+        :way="blank.way"
+        :where="blank.where"
+        @choose="job.set('envelope.way', $event)"
+      />
       <ComparisonStrip
         :comparison="envelope.comparison"
         :mailable="!!wish.envelope.mailable"

@@ -6,7 +6,7 @@ import ChoiceRow from '../../fields/ChoiceRow.vue'
 import TypedField from '../../fields/TypedField.vue'
 import { useShop } from '../../job/useShop'
 
-const props = defineProps<{ ways: WayPlan[]; way: string }>()
+const props = defineProps<{ ways: WayPlan[]; way: string; where: string }>()
 const emit = defineEmits<{ choose: [way: string] }>()
 
 const shelf = useShop()
@@ -16,8 +16,8 @@ const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).s
 </script>
 
 <template>
-  <section class="ways" aria-label="Where to score">
-    <h2>Where to score</h2>
+  <section class="ways" :aria-label="where">
+    <h2>{{ where }}</h2>
     <ChoiceRow
       v-if="ways.length > 1"
       label="Way of setting the scores"
