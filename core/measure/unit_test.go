@@ -14,7 +14,7 @@ func TestUnitsAreCounted(t *testing.T) {
 			t.Errorf("a %s is %d nm", name, l.got)
 		}
 	}
-	if OfMillimetres(12.3456789) != 12_345_679*Nanometre || Inch.Millimetres() != 25.4 || (254 * Millimetre).Inches() != 10 {
+	if OfMillimetres(12.3456789) != 12_345_679*Nanometre || Inch.Millimetres() != 25.4 || (254*Millimetre).Inches() != 10 {
 		t.Error("floats and lengths do not agree")
 	}
 }

@@ -19,13 +19,15 @@ type BlankPlan struct {
 		Width  Shown `json:"width"`
 		Height Shown `json:"height"`
 	} `json:"closed"`
-	EaseWidth  Shown        `json:"easeWidth"`
-	EaseHeight Shown        `json:"easeHeight"`
-	Seam       Shown        `json:"seam"`
-	Overlap    Shown        `json:"overlap"`
-	Readings   []Reading    `json:"readings"`
-	Ways       []WayPlan    `json:"ways"`
-	Way        blank.WayID  `json:"way"`
+	EaseWidth  Shown       `json:"easeWidth"`
+	EaseHeight Shown       `json:"easeHeight"`
+	Seam       Shown       `json:"seam"`
+	Overlap    Shown       `json:"overlap"`
+	Readings   []Reading   `json:"readings"`
+	Ways       []WayPlan   `json:"ways"`
+	Way        blank.WayID `json:"way"`
+	// Where heads the ways: what they are set for.
+	Where      string       `json:"where"`
 	Net        blank.Net    `json:"net"`
 	Dimensions []Dimension  `json:"dimensions"`
 	Sentence   say.Sentence `json:"sentence"`

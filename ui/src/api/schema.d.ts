@@ -302,6 +302,7 @@ export interface components {
             sheet: components["schemas"]["Shown"];
             way: string;
             ways: components["schemas"]["WayPlan"][];
+            where: string;
             wishes: string[];
         };
         BlankPlanClosedStruct: {
