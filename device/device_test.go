@@ -28,10 +28,12 @@ func TestLines(t *testing.T) {
 		{"6.15 mm stable " + strings.Repeat("x", 100), Reading{}, false},
 		{"", Reading{}, false},
 	} {
-		got, err := ParseLine(tt.line)
-		if (err == nil) != tt.ok || got != tt.want {
-			t.Errorf("%q: %+v, %v", tt.line, got, err)
-		}
+		t.Run(tt.line, func(t *testing.T) {
+			got, err := ParseLine(tt.line)
+			if (err == nil) != tt.ok || got != tt.want {
+				t.Errorf("%q: %+v, %v", tt.line, got, err)
+			}
+		})
 	}
 	if _, err := ParseLine("error battery is low"); err == nil || !strings.Contains(err.Error(), "battery is low") {
 		t.Errorf("%v", err)
@@ -102,10 +104,12 @@ func TestOddDevices(t *testing.T) {
 		{strings.Repeat("x", 10_000), "without an end"},
 		{"error jaws open\n", "jaws open"},
 	} {
-		m.Open = func() (io.ReadWriteCloser, error) { return fake{strings.NewReader(tt.sends), io.Discard}, nil }
-		if _, err := m.Take(context.Background()); err == nil || !strings.Contains(err.Error(), tt.says) {
-			t.Errorf("%.20q: %v", tt.sends, err)
-		}
+		t.Run(tt.sends, func(t *testing.T) {
+			m.Open = func() (io.ReadWriteCloser, error) { return fake{strings.NewReader(tt.sends), io.Discard}, nil }
+			if _, err := m.Take(context.Background()); err == nil || !strings.Contains(err.Error(), tt.says) {
+				t.Errorf("%.20q: %v", tt.sends, err)
+			}
+		})
 	}
 	m.Open = func() (io.ReadWriteCloser, error) { return nil, errors.New("no port") }
 	if _, err := m.Take(context.Background()); err == nil || !strings.Contains(err.Error(), "cannot be reached") {

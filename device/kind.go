@@ -30,6 +30,14 @@ type Kind struct {
 // Kinds lists the devices.
 func Kinds() []*Kind { return kinds }
 
+// Register adds a device to the table, and returns what takes it off again: for tests,
+// which are to find that nothing else need be done.
+func Register(k *Kind) (remove func()) {
+	before := kinds
+	kinds = append(kinds[:len(before):len(before)], k)
+	return func() { kinds = before }
+}
+
 // Simulated is a simulated device of the kind, with the meter that reads it.
 func (k *Kind) Simulated(b Behaviour) (*Meter, *Simulated) {
 	s := &Simulated{Unit: k.Units[0], Step: k.Step, Behave: b}

@@ -48,16 +48,18 @@ func TestOutlinesEncloseWhatTheyShould(t *testing.T) {
 		{"old polyline", dxf("4", "0\nPOLYLINE\n66\n1\n10\n0\n20\n0\n0\nVERTEX\n10\n0\n20\n0\n0\nVERTEX\n10\n50\n20\n0\n0\nVERTEX\n10\n50\n20\n30\n0\nSEQEND\n"), 750},
 		{"circle of a DXF", dxf("5", "0\nCIRCLE\n10\n0\n20\n0\n40\n3\n"), math.Pi * 900},
 	} {
-		got := area(t, tt.text, measure.Inches)
-		if tt.want == 0 {
-			if got < 100 {
-				t.Errorf("%s encloses %.1f mm²", tt.name, got)
+		t.Run(tt.name, func(t *testing.T) {
+			got := area(t, tt.text, measure.Inches)
+			if tt.want == 0 {
+				if got < 100 {
+					t.Errorf("%s encloses %.1f mm²", tt.name, got)
+				}
+				return
 			}
-			continue
-		}
-		if math.Abs(got-tt.want) > tt.want*0.002 {
-			t.Errorf("%s encloses %.2f mm², want %.2f", tt.name, got, tt.want)
-		}
+			if math.Abs(got-tt.want) > tt.want*0.002 {
+				t.Errorf("%s encloses %.2f mm², want %.2f", tt.name, got, tt.want)
+			}
+		})
 	}
 }
 
@@ -92,9 +94,11 @@ func TestForeignFiles(t *testing.T) {
 		{"an empty DXF", dxf("4", ""), "no closed outline"},
 		{"a DXF with NaN", dxf("4", "0\nCIRCLE\n10\nNaN\n"), "no usable number"},
 	} {
-		if _, err := ReadOutline(tt.text, measure.Inches); err == nil || !strings.Contains(err.Error(), tt.want) {
-			t.Errorf("%s: %v, want %q", tt.name, err, tt.want)
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			if _, err := ReadOutline(tt.text, measure.Inches); err == nil || !strings.Contains(err.Error(), tt.want) {
+				t.Errorf("%s: %v, want %q", tt.name, err, tt.want)
+			}
+		})
 	}
 }
 

@@ -109,9 +109,11 @@ func TestReadOutline(t *testing.T) {
 		strings.Repeat("0 0\n", 600000): http.StatusUnprocessableEntity,
 		strings.Repeat("x", 5<<20):      http.StatusRequestEntityTooLarge,
 	} {
-		if got := ask(text); got != want {
-			t.Errorf("%.20q: status %d, want %d", text, got, want)
-		}
+		t.Run(text, func(t *testing.T) {
+			if got := ask(text); got != want {
+				t.Errorf("%.20q: status %d, want %d", text, got, want)
+			}
+		})
 	}
 	j := s.first().Job
 	j.Card.Outline = out.Outline

@@ -28,9 +28,11 @@ func TestOwnRulebook(t *testing.T) {
 	edit := func(path, text string) ShopBody { return s.edit(field.Edit{Act: field.Type, Path: path, Text: text}) }
 	last := len(copied.Classes) - 1
 	for path, text := range map[string]string{"rulebooks.0.file.lastChecked": "2025-03-01", "rulebooks.0.file.region": "Hilltop"} {
-		if got := edit(path, text); len(got.Problems) > 0 || got.Fields[path].Text != text {
-			t.Fatalf("%+v", got.Problems)
-		}
+		t.Run(path, func(t *testing.T) {
+			if got := edit(path, text); len(got.Problems) > 0 || got.Fields[path].Text != text {
+				t.Fatalf("%+v", got.Problems)
+			}
+		})
 	}
 	const most = "rulebooks.0.file.classes.2.limits.0.max"
 	if got := edit(most, "10 1/2"); len(got.Problems) > 0 || got.Shop.Rulebooks[0].File.Classes[2].Limits[0].Max != "10 1/2 in" {
@@ -45,9 +47,11 @@ func TestOwnRulebook(t *testing.T) {
 		{"rates.0.dated", "spring", "is not a day"},
 		{"rates.0.rates.1.upTo", "much", "is not a weight"},
 	} {
-		if got := edit(tt.path, tt.text); len(got.Problems) != 1 || got.Problems[0].Path != tt.path || !strings.Contains(got.Problems[0].Message, tt.says) {
-			t.Errorf("%s = %s: %+v", tt.path, tt.text, got.Problems)
-		}
+		t.Run(tt.path, func(t *testing.T) {
+			if got := edit(tt.path, tt.text); len(got.Problems) != 1 || got.Problems[0].Path != tt.path || !strings.Contains(got.Problems[0].Message, tt.says) {
+				t.Errorf("%s = %s: %+v", tt.path, tt.text, got.Problems)
+			}
+		})
 	}
 	if got := edit("rates.0.rates.1.cents", "$1,45"); len(got.Problems) > 0 || got.Shop.Rates[0].Rates[1].Cents != 145 {
 		t.Errorf("%+v, %+v", got.Problems, got.Shop.Rates[0].Rates[1])

@@ -261,9 +261,11 @@ func TestHeaders(t *testing.T) {
 		t.Fatal(err)
 	}
 	for name, want := range map[string]string{"X-Content-Type-Options": "nosniff", "Cache-Control": "no-store", "X-Frame-Options": "DENY", "Content-Security-Policy": "default-src 'none'"} {
-		if got := res.Header.Get(name); got != want {
-			t.Errorf("%s: %q, want %q", name, got, want)
-		}
+		t.Run(name, func(t *testing.T) {
+			if got := res.Header.Get(name); got != want {
+				t.Errorf("%s: %q, want %q", name, got, want)
+			}
+		})
 	}
 	for range 2 {
 		page, err := http.Get(s.URL + "/jobs/x/card")

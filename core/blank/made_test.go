@@ -197,15 +197,17 @@ func TestNetsThatCannotBeFolded(t *testing.T) {
 		{"a crease elsewhere", "no edge", func(n *Net) { n.Creases[0].From.X -= 4 }},
 		{"a panel that hangs on nothing", "hangs on nothing", func(n *Net) { n.Creases = n.Creases[1:] }},
 	} {
-		n := good
-		n.Panels, n.Creases = nil, append([]Crease(nil), good.Creases...)
-		for _, p := range good.Panels {
-			n.Panels = append(n.Panels, Panel{p.ID, p.Name, append(Polygon(nil), p.Outline...)})
-		}
-		tt.spoil(&n)
-		if err := n.Check(); err == nil || !strings.Contains(err.Error(), tt.want) {
-			t.Errorf("%s: %v", tt.name, err)
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			n := good
+			n.Panels, n.Creases = nil, append([]Crease(nil), good.Creases...)
+			for _, p := range good.Panels {
+				n.Panels = append(n.Panels, Panel{p.ID, p.Name, append(Polygon(nil), p.Outline...)})
+			}
+			tt.spoil(&n)
+			if err := n.Check(); err == nil || !strings.Contains(err.Error(), tt.want) {
+				t.Errorf("%s: %v", tt.name, err)
+			}
+		})
 	}
 }
 
@@ -325,19 +327,21 @@ func TestHoldingStrips(t *testing.T) {
 	s := Spec{Width: 43 * in / 8, Height: 43 * in / 8, Thickness: in / 16, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Pocket: ExactPocket, School: ExactSeam,
 		LeastWidth: 121 * in / 16, LeastHeight: 91 * in / 16}
 	for name, m := range map[string]Made{"pocket": NewPocket(s), "diamond": NewDiamond(s).Made()} {
-		if m.Width < s.LeastWidth || m.Height < s.LeastHeight {
-			t.Errorf("%s: %v x %v is smaller than the rectangle", name, m.Width, m.Height)
-		}
-		if !m.HoldingStrips(s) {
-			t.Errorf("%s: no room for strips", name)
-			continue
-		}
-		if got, want := m.Throat(), s.Width+s.Thickness+s.Ease; (got - want).Abs() > measure.Micrometre {
-			t.Errorf("%s: %v clear between the strips, want %v", name, got, want)
-		}
-		if err := m.Prove(); err != nil {
-			t.Errorf("%s: %v", name, err)
-		}
+		t.Run(name, func(t *testing.T) {
+			if m.Width < s.LeastWidth || m.Height < s.LeastHeight {
+				t.Errorf("%s: %v x %v is smaller than the rectangle", name, m.Width, m.Height)
+			}
+			if !m.HoldingStrips(s) {
+				t.Errorf("%s: no room for strips", name)
+				return
+			}
+			if got, want := m.Throat(), s.Width+s.Thickness+s.Ease; (got - want).Abs() > measure.Micrometre {
+				t.Errorf("%s: %v clear between the strips, want %v", name, got, want)
+			}
+			if err := m.Prove(); err != nil {
+				t.Errorf("%s: %v", name, err)
+			}
+		})
 	}
 	s.LeastWidth = 0
 	if m := NewPocket(s); m.HoldingStrips(s) || m.Throat() != m.Width {

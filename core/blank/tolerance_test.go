@@ -41,37 +41,39 @@ func TestToleranceCoefficients(t *testing.T) {
 			seam:      func(e []float64) float64 { return 2 * e[3] },
 			easeWorst: 3 * math.Sqrt2, easeRSS: math.Sqrt(5), seamWorst: 2, seamRSS: 2},
 	} {
-		sums := func(f loss) (worst, rss float64) {
-			for i := range tt.errors {
-				e := make([]float64, tt.errors)
-				e[i] = 1
-				worst += math.Abs(f(e))
-				rss += f(e) * f(e)
+		t.Run(tt.name, func(t *testing.T) {
+			sums := func(f loss) (worst, rss float64) {
+				for i := range tt.errors {
+					e := make([]float64, tt.errors)
+					e[i] = 1
+					worst += math.Abs(f(e))
+					rss += f(e) * f(e)
+				}
+				return worst, math.Sqrt(rss)
 			}
-			return worst, math.Sqrt(rss)
-		}
-		worst, rss := sums(tt.ease)
-		near(t, tt.name+" ease worst", worst, tt.easeWorst, 1e-9)
-		near(t, tt.name+" ease rss", rss, tt.easeRSS, 1e-9)
-		worst, rss = sums(tt.seam)
-		near(t, tt.name+" seam worst", worst, tt.seamWorst, 1e-9)
-		near(t, tt.name+" seam rss", rss, tt.seamRSS, 1e-9)
+			worst, rss := sums(tt.ease)
+			near(t, tt.name+" ease worst", worst, tt.easeWorst, 1e-9)
+			near(t, tt.name+" ease rss", rss, tt.easeRSS, 1e-9)
+			worst, rss = sums(tt.seam)
+			near(t, tt.name+" seam worst", worst, tt.seamWorst, 1e-9)
+			near(t, tt.name+" seam rss", rss, tt.seamRSS, 1e-9)
 
-		d := NewDiamond(Spec{Width: 6 * in, Height: 5 * in, Ease: in / 4, Seam: 3 * in / 4, Style: sixteenth, School: ExactSeam})
-		if tt.name == "notch" {
-			s := d.Spec
-			s.School, s.Board.NotchDepth = NotchBoard, in/3
-			d = NewDiamond(s)
-		}
-		for _, w := range d.Ways {
-			if string(w.ID) != tt.name {
-				continue
+			d := NewDiamond(Spec{Width: 6 * in, Height: 5 * in, Ease: in / 4, Seam: 3 * in / 4, Style: sixteenth, School: ExactSeam})
+			if tt.name == "notch" {
+				s := d.Spec
+				s.School, s.Board.NotchDepth = NotchBoard, in/3
+				d = NewDiamond(s)
 			}
-			half := float64(in / 32)
-			near(t, tt.name+" stated ease loss", float64(w.EaseLoss.Worst)/half, tt.easeWorst+1, 1e-6)
-			near(t, tt.name+" stated ease rss", float64(w.EaseLoss.RSS)/half, math.Hypot(tt.easeRSS, 1), 1e-6)
-			near(t, tt.name+" stated seam loss", float64(w.SeamLoss.Worst)/half, tt.seamWorst, 1e-6)
-			near(t, tt.name+" stated seam rss", float64(w.SeamLoss.RSS)/half, tt.seamRSS, 1e-6)
-		}
+			for _, w := range d.Ways {
+				if string(w.ID) != tt.name {
+					continue
+				}
+				half := float64(in / 32)
+				near(t, tt.name+" stated ease loss", float64(w.EaseLoss.Worst)/half, tt.easeWorst+1, 1e-6)
+				near(t, tt.name+" stated ease rss", float64(w.EaseLoss.RSS)/half, math.Hypot(tt.easeRSS, 1), 1e-6)
+				near(t, tt.name+" stated seam loss", float64(w.SeamLoss.Worst)/half, tt.seamWorst, 1e-6)
+				near(t, tt.name+" stated seam rss", float64(w.SeamLoss.RSS)/half, tt.seamRSS, 1e-6)
+			}
+		})
 	}
 }

@@ -24,21 +24,23 @@ func TestWishesThatCannotBe(t *testing.T) {
 		{"corners rounder than the seam", NewPocket, func(s *Spec) { s.Corner, s.Adhesive = 3*in, 11*in/16 }, SeamRounded, 0, 11 * in / 16},
 		{"walls higher than the floor is wide", NewSquareBox, func(s *Spec) { s.Depth = 7 * in }, "", 0, 0},
 	} {
-		k := s
-		tt.wish(&k)
-		m := tt.make(k)
-		if err := m.Prove(); err != nil {
-			t.Errorf("%s: %v", tt.name, err)
-		}
-		told := tt.want == ""
-		for _, f := range m.Faults {
-			if f.ID == tt.want && (tt.a == 0 || f.A == tt.a) && f.B == tt.b {
-				told = true
+		t.Run(tt.name, func(t *testing.T) {
+			k := s
+			tt.wish(&k)
+			m := tt.make(k)
+			if err := m.Prove(); err != nil {
+				t.Errorf("%s: %v", tt.name, err)
 			}
-		}
-		if !told {
-			t.Errorf("%s: %v", tt.name, m.Faults)
-		}
+			told := tt.want == ""
+			for _, f := range m.Faults {
+				if f.ID == tt.want && (tt.a == 0 || f.A == tt.a) && f.B == tt.b {
+					told = true
+				}
+			}
+			if !told {
+				t.Errorf("%s: %v", tt.name, m.Faults)
+			}
+		})
 	}
 	// What is longer than the front sticks out, and the closed envelope is as long.
 	s.Flap = 6 * in

@@ -29,10 +29,12 @@ func TestBases(t *testing.T) {
 		{"roll", Spec{Fold: RollFold, Width: 4 * in, Height: 5 * in, Caliper: 340 * measure.Micrometre}, 12*in - in/16, 5 * in, lengths(4*in-in/16, 4*in, 4*in), 3},
 		{"roll of board", Spec{Fold: RollFold, Width: 4 * in, Height: 5 * in, Caliper: measure.Millimetre}, 12*in - 2*measure.Millimetre, 5 * in, lengths(4*in-2*measure.Millimetre, 4*in, 4*in), 3},
 	} {
-		got := NewBase(tt.spec)
-		if got.Width != tt.width || got.Height != tt.height || !slices.Equal(got.Panels, tt.panels) || tt.spec.Layers() != tt.layers {
-			t.Errorf("%s: %v x %v of %v in %d layers", tt.name, got.Width, got.Height, got.Panels, tt.spec.Layers())
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			got := NewBase(tt.spec)
+			if got.Width != tt.width || got.Height != tt.height || !slices.Equal(got.Panels, tt.panels) || tt.spec.Layers() != tt.layers {
+				t.Errorf("%s: %v x %v of %v in %d layers", tt.name, got.Width, got.Height, got.Panels, tt.spec.Layers())
+			}
+		})
 	}
 	fan := NewBase(Spec{Fold: Accordion, Width: 4 * in, Height: 5 * in, Panels: 4}).Scores
 	if !slices.Equal(fan, []Score{{4 * in, false}, {8 * in, true}, {12 * in, false}}) {

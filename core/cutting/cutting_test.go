@@ -70,9 +70,11 @@ func TestEqualOnKnownSheets(t *testing.T) {
 		{"105 x 148, side fold, from A4", a4, 210 * measure.Millimetre, 148 * measure.Millimetre, 2},
 		{"105 x 148, top fold, from A4", a4, 105 * measure.Millimetre, 296 * measure.Millimetre, 2},
 	} {
-		if got := len(Equal(tt.sheet, piece(tt.w, tt.h, 1, true), long).Pieces); got != tt.want {
-			t.Errorf("%s: %d, want %d", tt.name, got, tt.want)
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			if got := len(Equal(tt.sheet, piece(tt.w, tt.h, 1, true), long).Pieces); got != tt.want {
+				t.Errorf("%s: %d, want %d", tt.name, got, tt.want)
+			}
+		})
 	}
 }
 
@@ -206,11 +208,13 @@ func TestCheckRefuses(t *testing.T) {
 		{"an offcut that is a piece", "not left over", func(p *Plan) { p.Layouts[0].Offcuts = append(p.Layouts[0].Offcuts, p.Layouts[0].Pieces[0].Rect) }},
 		{"a piece called unfit", "said not to fit", func(p *Plan) { p.Unfit = []int{0} }},
 	} {
-		p := search(t, o, quick)
-		tt.spoil(&p)
-		if err := Check(o, p); err == nil || !strings.Contains(err.Error(), tt.want) && !strings.Contains(err.Error(), "did not come loose") {
-			t.Errorf("%s: %v, want %q", tt.name, err, tt.want)
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			p := search(t, o, quick)
+			tt.spoil(&p)
+			if err := Check(o, p); err == nil || !strings.Contains(err.Error(), tt.want) && !strings.Contains(err.Error(), "did not come loose") {
+				t.Errorf("%s: %v, want %q", tt.name, err, tt.want)
+			}
+		})
 	}
 	short := Order{Sheet{o.Sheet.Width, o.Sheet.Height, 8 * in}, o.Pieces}
 	if err := Check(short, search(t, o, quick)); err == nil || !strings.Contains(err.Error(), "longer than the trimmer") {

@@ -113,10 +113,12 @@ func TestWhyNotFewer(t *testing.T) {
 		{"no two on a sheet", Order{letter, []Piece{piece(5*in, 6*in, 3, false), piece(2*in, 2*in, 1, true)}}, 3, true, true},
 		{"one size, two a sheet", Order{letter, []Piece{piece(5*in, 5*in, 3, true)}}, 2, true, true},
 	} {
-		p := search(t, tt.o, quick)
-		if p.Bound != tt.bound || p.Proven() != tt.proven || p.ByCount != tt.byCount {
-			t.Errorf("%s: %d sheets, bound %d, proven %v, by count %v", tt.name, p.Sheets, p.Bound, p.Proven(), p.ByCount)
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			p := search(t, tt.o, quick)
+			if p.Bound != tt.bound || p.Proven() != tt.proven || p.ByCount != tt.byCount {
+				t.Errorf("%s: %d sheets, bound %d, proven %v, by count %v", tt.name, p.Sheets, p.Bound, p.Proven(), p.ByCount)
+			}
+		})
 	}
 }
 

@@ -25,10 +25,12 @@ func TestCardForEverySchool(t *testing.T) {
 		{"a2", QuarterInch, Size{5*in + in/2, 4*in + in/4}},
 		{"c6", MetricStep, Size{(156 * mm).Down(tick), (108 * mm).Down(tick)}},
 	} {
-		got, ok := CardFor(tt.school, format(t, tt.format), in/16, in/4, tick)
-		if !ok || got != tt.want {
-			t.Errorf("%s, %s: %v x %v, %v; want %v x %v", tt.format, tt.school, got.Width, got.Height, ok, tt.want.Width, tt.want.Height)
-		}
+		t.Run(tt.format, func(t *testing.T) {
+			got, ok := CardFor(tt.school, format(t, tt.format), in/16, in/4, tick)
+			if !ok || got != tt.want {
+				t.Errorf("%s, %s: %v x %v, %v; want %v x %v", tt.format, tt.school, got.Width, got.Height, ok, tt.want.Width, tt.want.Height)
+			}
+		})
 	}
 	if got, ok := CardFor(MetricStep, format(t, "c6"), 0, 0, mm/2); !ok || got != (Size{156 * mm, 108 * mm}) {
 		t.Errorf("C6 in a metric shop: %v", got)

@@ -231,18 +231,20 @@ func TestWhatIsStored(t *testing.T) {
 		{"one", func(v *values) { v.one = "green" }},
 		{"some", func(v *values) { v.some = []colour{"green"} }},
 	} {
-		v := good
-		for _, f := range v.fields() {
-			if err := f.Refused(inches); err != nil {
-				t.Fatalf("%s is refused as it is: %v", f.Path, err)
+		t.Run(tt.path, func(t *testing.T) {
+			v := good
+			for _, f := range v.fields() {
+				if err := f.Refused(inches); err != nil {
+					t.Fatalf("%s is refused as it is: %v", f.Path, err)
+				}
 			}
-		}
-		tt.change(&v)
-		for _, f := range v.fields() {
-			if err := f.Refused(inches); (err != nil) != (f.Path == tt.path) {
-				t.Errorf("%s changed: %s says %v", tt.path, f.Path, err)
+			tt.change(&v)
+			for _, f := range v.fields() {
+				if err := f.Refused(inches); (err != nil) != (f.Path == tt.path) {
+					t.Errorf("%s changed: %s says %v", tt.path, f.Path, err)
+				}
 			}
-		}
+		})
 	}
 }
 
@@ -277,18 +279,22 @@ func TestPlaces(t *testing.T) {
 		"card.width": "card.width", "parts.lining.border": "parts.1.border", "parts.2.border": "parts.2.border", "parts.base": "parts.0", "parts": "parts",
 		"parts.7up.x": "parts.2.x", "items.item-1.width": "items.0.width", "parts.9.border": "parts.9.border",
 	} {
-		if got, err := lists.Place(path); err != nil || got != want {
-			t.Errorf("%s is %s, %v, want %s", path, got, err, want)
-		}
+		t.Run(path, func(t *testing.T) {
+			if got, err := lists.Place(path); err != nil || got != want {
+				t.Errorf("%s is %s, %v, want %s", path, got, err, want)
+			}
+		})
 	}
 	if _, err := lists.Place("parts.moon.border"); err == nil || !strings.Contains(err.Error(), "not there any more") {
 		t.Errorf("%v", err)
 	}
 	for path, want := range map[string]int{"parts.2": 2, "parts.2.x": -1, "parts": -1, "parts.-1": -1, "a.b.0": 0} {
-		_, at, ok := field.Entry(path)
-		if ok != (want >= 0) || ok && at != want {
-			t.Errorf("%s: %d, %v", path, at, ok)
-		}
+		t.Run(path, func(t *testing.T) {
+			_, at, ok := field.Entry(path)
+			if ok != (want >= 0) || ok && at != want {
+				t.Errorf("%s: %d, %v", path, at, ok)
+			}
+		})
 	}
 	if id := field.NewID("layer", []string{"layer-1", "layer-3"}); id != "layer-2" {
 		t.Errorf("%s", id)
@@ -306,9 +312,11 @@ func TestPlaces(t *testing.T) {
 // A note that gives a value in both units must agree with itself to a tick.
 func TestBothUnits(t *testing.T) {
 	for text, want := range map[string]string{"5 1/2": "5 1/2", "5 1/2 (140 mm)": "5 1/2 ", "3 (76 mm)": "3 ", "moon (3 in)": "moon "} {
-		if got, err := field.BothUnits(text, inches); err != nil || got != want {
-			t.Errorf("%q: %q, %v", text, got, err)
-		}
+		t.Run(text, func(t *testing.T) {
+			if got, err := field.BothUnits(text, inches); err != nil || got != want {
+				t.Errorf("%q: %q, %v", text, got, err)
+			}
+		})
 	}
 	for _, text := range []string{"3 (80 mm)", "3 (moon)"} {
 		if _, err := field.BothUnits(text, inches); err == nil {

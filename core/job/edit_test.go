@@ -92,9 +92,11 @@ func TestAdd(t *testing.T) {
 		"greeting": {ID: "item-1", Name: "Greeting", Width: 3 * in, Height: in / 2},
 		"ribbon":   {ID: "item-1", Name: "Ribbon", Height: in / 2},
 	} {
-		if got := add(sample(), "items", what).Items; len(got) != 1 || got[0] != want {
-			t.Errorf("%s: %+v", what, got)
-		}
+		t.Run(what, func(t *testing.T) {
+			if got := add(sample(), "items", what).Items; len(got) != 1 || got[0] != want {
+				t.Errorf("%s: %+v", what, got)
+			}
+		})
 	}
 	j = add(sample(), "parts.1.edges", "")
 	if e := j.Parts[1].Edges; e == nil || *e != card.Even(in/4) {
@@ -199,13 +201,15 @@ func TestWhatFollowsFromAField(t *testing.T) {
 		"post.measured.load":      func(j job.Job) bool { return j.Post.Measured.Stiffer == 0 && j.Post.Measured.GramsOf == 7 },
 		"post.measured.droop":     func(j job.Job) bool { return j.Post.Measured.Stiffer == 0 && j.Post.Measured.ThicknessOf == in },
 	} {
-		got, err := j.Apply(shop, field.Edit{Act: field.Type, Path: path, Text: "1/4"})
-		if strings.HasSuffix(path, "grams") || strings.HasSuffix(path, "load") {
-			got, err = j.Apply(shop, field.Edit{Act: field.Type, Path: path, Text: "4 g"})
-		}
-		if err != nil || !follows(got) {
-			t.Errorf("%s: %v, %+v", path, err, got.Post.Measured)
-		}
+		t.Run(path, func(t *testing.T) {
+			got, err := j.Apply(shop, field.Edit{Act: field.Type, Path: path, Text: "1/4"})
+			if strings.HasSuffix(path, "grams") || strings.HasSuffix(path, "load") {
+				got, err = j.Apply(shop, field.Edit{Act: field.Type, Path: path, Text: "4 g"})
+			}
+			if err != nil || !follows(got) {
+				t.Errorf("%s: %v, %+v", path, err, got.Post.Measured)
+			}
+		})
 	}
 	got, err := j.Apply(shop, field.Edit{Act: field.Set, Path: "post.destination", Text: "uk-inland"})
 	if err != nil || got.Post.Class != "" {
@@ -236,11 +240,13 @@ func TestCheckBetweenFields(t *testing.T) {
 		"post.measured.stiffer":     func(j *job.Job) { j.Post.Measured.Stiffer = 1e13 },
 		"items":                     func(j *job.Job) { j.Items = make([]job.Item, job.MostItems+1) },
 	} {
-		j := sample().Clone()
-		change(&j)
-		if list := j.Check(shop); len(list) == 0 || !slices.ContainsFunc(list, func(p field.Problem) bool { return p.Path == path }) {
-			t.Errorf("%s: %v", path, list)
-		}
+		t.Run(path, func(t *testing.T) {
+			j := sample().Clone()
+			change(&j)
+			if list := j.Check(shop); len(list) == 0 || !slices.ContainsFunc(list, func(p field.Problem) bool { return p.Path == path }) {
+				t.Errorf("%s: %v", path, list)
+			}
+		})
 	}
 	j := sample()
 	j.Envelope.ThumbGap, j.Parts[3].Thing.X = 5*in/2, 6*in-1
@@ -353,18 +359,20 @@ func TestShopListsAreBounded(t *testing.T) {
 		t.Fatal(problems)
 	}
 	for path, what := range map[string]string{"adhesives": "", "rates": "uk-inland", "rates.0.rates": "price", "rulebooks.0.file.classes": "Night", "rulebooks.0.file.classes.1.limits": "weight;;50"} {
-		s := shop
-		for n := 0; ; n++ {
-			at := slices.IndexFunc(s.Adds(), func(a field.Addable) bool { return a.Path == path })
-			full := s.Adds()[at].Full
-			next, problems, _ := job.ApplyToShop(s, []field.Edit{{Act: field.Add, Path: path, Text: what}})
-			if full != (len(problems) > 0) {
-				t.Errorf("%s after %d: full %v, %v", path, n, full, problems)
+		t.Run(path, func(t *testing.T) {
+			s := shop
+			for n := 0; ; n++ {
+				at := slices.IndexFunc(s.Adds(), func(a field.Addable) bool { return a.Path == path })
+				full := s.Adds()[at].Full
+				next, problems, _ := job.ApplyToShop(s, []field.Edit{{Act: field.Add, Path: path, Text: what}})
+				if full != (len(problems) > 0) {
+					t.Errorf("%s after %d: full %v, %v", path, n, full, problems)
+				}
+				if full || n > 100 {
+					break
+				}
+				s = next
 			}
-			if full || n > 100 {
-				break
-			}
-			s = next
-		}
+		})
 	}
 }

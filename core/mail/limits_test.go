@@ -229,14 +229,16 @@ func TestBrokenRulebooksAreRefused(t *testing.T) {
 		{`"limits": [`, `"surcharge": {"name": "", "limits": []}, "limits": [`, "the surcharge has no name"},
 		{`"region": "Moon"`, `"region": ""`, "neither region nor service"},
 	} {
-		_, err := ReadFile([]byte(strings.Replace(sound, tt.was, tt.is, 1)))
-		if err == nil || !strings.Contains(err.Error(), tt.says) {
-			t.Errorf("%s: %v, want it to speak of %q", tt.is, err, tt.says)
-		}
-		var fe *FileError
-		if !errors.As(err, &fe) {
-			t.Errorf("%s: %T has no line", tt.is, err)
-		}
+		t.Run(tt.was, func(t *testing.T) {
+			_, err := ReadFile([]byte(strings.Replace(sound, tt.was, tt.is, 1)))
+			if err == nil || !strings.Contains(err.Error(), tt.says) {
+				t.Errorf("%s: %v, want it to speak of %q", tt.is, err, tt.says)
+			}
+			var fe *FileError
+			if !errors.As(err, &fe) {
+				t.Errorf("%s: %T has no line", tt.is, err)
+			}
+		})
 	}
 	if _, err := ReadFile(make([]byte, mostFile+1)); err == nil || !strings.Contains(err.Error(), "larger than any") {
 		t.Errorf("a huge file: %v", err)
@@ -269,8 +271,10 @@ func TestYearOld(t *testing.T) {
 		then, today string
 		old         bool
 	}{{"2025-11-24", "2026-11-24", false}, {"2025-11-23", "2026-11-24", true}, {"", "2026-11-24", false}, {"2020-01-01", "", false}} {
-		if got := YearOld(tt.then, tt.today); got != tt.old {
-			t.Errorf("%q on %q: %v", tt.then, tt.today, got)
-		}
+		t.Run(tt.then, func(t *testing.T) {
+			if got := YearOld(tt.then, tt.today); got != tt.old {
+				t.Errorf("%q on %q: %v", tt.then, tt.today, got)
+			}
+		})
 	}
 }

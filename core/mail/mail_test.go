@@ -87,14 +87,16 @@ func TestUSLimits(t *testing.T) {
 		{"over the large envelope", Piece{Width: 15*in + hair, Height: 12 * in, Thickness: 3 * in / 4, Weight: 13 * Ounce}, "", Refused},
 		{"too thick for any", with(func(p *Piece) { p.Thickness = 3*in/4 + hair }), "", Refused},
 	} {
-		v := us(t).Judge(tt.piece)
-		r, _ := v.Result()
-		if tt.outcome == Refused {
-			r.Outcome = Refused
-		}
-		if v.Class != tt.class || r.Outcome != tt.outcome {
-			t.Errorf("%s: class %q, %s; want %q, %s", tt.name, v.Class, r.Outcome, tt.class, tt.outcome)
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			v := us(t).Judge(tt.piece)
+			r, _ := v.Result()
+			if tt.outcome == Refused {
+				r.Outcome = Refused
+			}
+			if v.Class != tt.class || r.Outcome != tt.outcome {
+				t.Errorf("%s: class %q, %s; want %q, %s", tt.name, v.Class, r.Outcome, tt.class, tt.outcome)
+			}
+		})
 	}
 }
 

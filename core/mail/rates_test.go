@@ -15,9 +15,11 @@ func TestPrices(t *testing.T) {
 		{"letter", 20, true, 150, true}, {"letter", 120, false, 0, false}, {"postcard", 900, false, 50, true},
 		{"large-envelope", 20, true, 200, false}, {"parcel", 20, false, 0, false},
 	} {
-		cents, ok := c.Price(tt.class, tt.grams, tt.surcharged)
-		if ok != tt.ok || ok && cents != tt.cents {
-			t.Errorf("%+v: %d, %v", tt, cents, ok)
-		}
+		t.Run(tt.class, func(t *testing.T) {
+			cents, ok := c.Price(tt.class, tt.grams, tt.surcharged)
+			if ok != tt.ok || ok && cents != tt.cents {
+				t.Errorf("%+v: %d, %v", tt, cents, ok)
+			}
+		})
 	}
 }

@@ -45,13 +45,15 @@ func TestRelief(t *testing.T) {
 		{"a disc in a rectangle's corner only", []Part{base, rect(0, 0, 20, 20, 2), disc(27.06, 27.06, 10, 1)}, 4, 1, []int{0, 1, 2}},
 		{"a disc that misses the corner", []Part{base, rect(0, 0, 20, 20, 2), disc(27.08, 27.08, 10, 1)}, 3, 1, []int{0, 1}},
 	} {
-		r := NewRelief(tt.parts)
-		if r.Max != tt.max || r.Min != tt.min || !slices.Equal(r.Chain, tt.chain) {
-			t.Errorf("%s: %v to %v by %v, want %v to %v by %v", tt.name, r.Min, r.Max, r.Chain, tt.min, tt.max, tt.chain)
-		}
-		if h := r.Height(r.At.X, r.At.Y); h != r.Max {
-			t.Errorf("%s: %v at the highest place, %v", tt.name, h, r.At)
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			r := NewRelief(tt.parts)
+			if r.Max != tt.max || r.Min != tt.min || !slices.Equal(r.Chain, tt.chain) {
+				t.Errorf("%s: %v to %v by %v, want %v to %v by %v", tt.name, r.Min, r.Max, r.Chain, tt.min, tt.max, tt.chain)
+			}
+			if h := r.Height(r.At.X, r.At.Y); h != r.Max {
+				t.Errorf("%s: %v at the highest place, %v", tt.name, h, r.At)
+			}
+		})
 	}
 }
 

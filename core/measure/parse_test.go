@@ -51,10 +51,12 @@ func TestParseReadsWhatPeopleType(t *testing.T) {
 		{"0", Inches, 0},
 		{"100000 mm", Inches, 100 * Metre},
 	} {
-		got, err := Parse(tt.text, tt.unit)
-		if err != nil || got != tt.want {
-			t.Errorf("Parse(%q, %s) = %d, %v; want %d", tt.text, tt.unit, got, err, tt.want)
-		}
+		t.Run(tt.text, func(t *testing.T) {
+			got, err := Parse(tt.text, tt.unit)
+			if err != nil || got != tt.want {
+				t.Errorf("Parse(%q, %s) = %d, %v; want %d", tt.text, tt.unit, got, err, tt.want)
+			}
+		})
 	}
 }
 
@@ -110,18 +112,20 @@ func TestParseRefusesWithAdvice(t *testing.T) {
 		{"14 c", "not a unit yet", true},
 		{"14 m", "not a unit yet", true},
 	} {
-		got, err := Parse(tt.text, Inches)
-		var pe *ParseError
-		if !errors.As(err, &pe) {
-			t.Errorf("Parse(%q) = %v, %v; want a refusal", tt.text, got, err)
-			continue
-		}
-		if !strings.Contains(pe.Advice, tt.says) {
-			t.Errorf("Parse(%q) says %q; want it to speak of %q", tt.text, pe.Advice, tt.says)
-		}
-		if pe.Unfinished != tt.unfinished {
-			t.Errorf("Parse(%q): unfinished = %v, want %v", tt.text, pe.Unfinished, tt.unfinished)
-		}
+		t.Run(tt.text, func(t *testing.T) {
+			got, err := Parse(tt.text, Inches)
+			var pe *ParseError
+			if !errors.As(err, &pe) {
+				t.Errorf("Parse(%q) = %v, %v; want a refusal", tt.text, got, err)
+				return
+			}
+			if !strings.Contains(pe.Advice, tt.says) {
+				t.Errorf("Parse(%q) says %q; want it to speak of %q", tt.text, pe.Advice, tt.says)
+			}
+			if pe.Unfinished != tt.unfinished {
+				t.Errorf("Parse(%q): unfinished = %v, want %v", tt.text, pe.Unfinished, tt.unfinished)
+			}
+		})
 	}
 }
 

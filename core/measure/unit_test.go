@@ -10,9 +10,11 @@ func TestUnitsAreCounted(t *testing.T) {
 		got  Length
 		want int64
 	}{"nanometre": {Nanometre, 1}, "micrometre": {Micrometre, 1_000}, "millimetre": {Millimetre, 1_000_000}, "centimetre": {Centimetre, 10_000_000}, "metre": {Metre, 1_000_000_000}, "inch": {Inch, 25_400_000}} {
-		if int64(l.got) != l.want {
-			t.Errorf("a %s is %d nm", name, l.got)
-		}
+		t.Run(name, func(t *testing.T) {
+			if int64(l.got) != l.want {
+				t.Errorf("a %s is %d nm", name, l.got)
+			}
+		})
 	}
 	if OfMillimetres(12.3456789) != 12_345_679*Nanometre || Inch.Millimetres() != 25.4 || (254*Millimetre).Inches() != 10 {
 		t.Error("floats and lengths do not agree")

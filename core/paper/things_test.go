@@ -60,9 +60,11 @@ func TestClosures(t *testing.T) {
 
 func TestStuffs(t *testing.T) {
 	for id, want := range map[string]float64{"copy-80": 5, "chipboard-1": 2.5, "acetate-02": 3} {
-		if s, _ := StockByID(id); s.Modulus() != want {
-			t.Errorf("%s: %v GPa", id, s.Modulus())
-		}
+		t.Run(id, func(t *testing.T) {
+			if s, _ := StockByID(id); s.Modulus() != want {
+				t.Errorf("%s: %v GPa", id, s.Modulus())
+			}
+		})
 	}
 	if _, err := readThings([]byte(`[{"id":"x","width":"8"}]`)); err == nil || !strings.Contains(err.Error(), "no unit") {
 		t.Errorf("a thing without a unit: %v", err)

@@ -26,9 +26,11 @@ func whole(t *testing.T, what string, a, b piece.Piece) {
 		"job": {a.Job(), b.Job()}, "relief": {a.Relief(), b.Relief()}, "thickness": {a.Thick(), b.Thick()}, "rise": {a.Rise(), b.Rise()},
 		"laid": {a.Laid(), b.Laid()}, "overhang": {a.Over(), b.Over()}, "outer": {a.Outer(), b.Outer()}, "heap": {a.Heap(), b.Heap()},
 	} {
-		if !reflect.DeepEqual(pair[0], pair[1]) {
-			t.Errorf("%s: the %s is another when it is worked out anew: %.80s", what, name, fmt.Sprint(pair))
-		}
+		t.Run(name, func(t *testing.T) {
+			if !reflect.DeepEqual(pair[0], pair[1]) {
+				t.Errorf("%s: the %s is another when it is worked out anew: %.80s", what, name, fmt.Sprint(pair))
+			}
+		})
 	}
 }
 

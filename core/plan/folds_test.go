@@ -98,10 +98,12 @@ func TestPanelsOneByOne(t *testing.T) {
 		"5, moon, 5":          "moon",
 		"5, 5, 5 = all of it": "all of it",
 	} {
-		same, problems := plan.Apply(got, shop, []field.Edit{{Act: field.Type, Path: "card.own", Text: typed}})
-		if len(problems) != 1 || !strings.Contains(problems[0].Message, want) || len(same.Card.Own) != 4 {
-			t.Errorf("%q: %v, want %q", typed, problems, want)
-		}
+		t.Run(typed, func(t *testing.T) {
+			same, problems := plan.Apply(got, shop, []field.Edit{{Act: field.Type, Path: "card.own", Text: typed}})
+			if len(problems) != 1 || !strings.Contains(problems[0].Message, want) || len(same.Card.Own) != 4 {
+				t.Errorf("%q: %v, want %q", typed, problems, want)
+			}
+		})
 	}
 	got.Card.Width = 4 * in
 	if n := notes(plan.Make(got, shop).Card.Notes); !strings.Contains(n, "Panel 1 of 5 in is wider than the card") {

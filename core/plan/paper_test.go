@@ -268,10 +268,12 @@ func TestShelfIsTyped(t *testing.T) {
 	for path, typed := range map[string]string{
 		"envelopes.0.width": "1/16", "envelopes.0.have": "-3", "stocks.0.caliper": "2 in", "stocks.0.gsm": "0", "sheets.9.width": "4", "sheets.0.width": "0",
 	} {
-		same, problems, _ := job.ApplyToShop(shop, []field.Edit{{Act: field.Type, Path: path, Text: typed}})
-		if len(problems) != 1 || problems[0].Path != path || len(same.Check()) > 0 {
-			t.Errorf("%s = %q: %v", path, typed, problems)
-		}
+		t.Run(path, func(t *testing.T) {
+			same, problems, _ := job.ApplyToShop(shop, []field.Edit{{Act: field.Type, Path: path, Text: typed}})
+			if len(problems) != 1 || problems[0].Path != path || len(same.Check()) > 0 {
+				t.Errorf("%s = %q: %v", path, typed, problems)
+			}
+		})
 	}
 	shop.Stocks[1].ID = shop.Stocks[0].ID
 	if list := shop.Check(); len(list) != 1 {

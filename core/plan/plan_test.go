@@ -56,11 +56,13 @@ func TestPlanOfTheSampleJob(t *testing.T) {
 		id         string
 		each, take int
 	}{{"letter", 1, 12}, {"12x12", 2, 6}, {"a4", 1, 12}} {
-		for _, s := range c.Sheets {
-			if s.ID == tt.id && (s.Each != tt.each || s.Take != tt.take) {
-				t.Errorf("%s: %d a sheet, %d sheets; want %d and %d", tt.id, s.Each, s.Take, tt.each, tt.take)
+		t.Run(tt.id, func(t *testing.T) {
+			for _, s := range c.Sheets {
+				if s.ID == tt.id && (s.Each != tt.each || s.Take != tt.take) {
+					t.Errorf("%s: %d a sheet, %d sheets; want %d and %d", tt.id, s.Each, s.Take, tt.each, tt.take)
+				}
 			}
-		}
+		})
 	}
 	// S = (2 · 5.65846) / √2 + 3/4 = 8.7523 → 8 13/16; D = 12.4628;
 	// creases 5 11/16 apart, near (12.4628 - 5.6875)/2 = 3.388 → 3 3/8.
@@ -105,27 +107,29 @@ func TestApply(t *testing.T) {
 		{"thumb gap", "envelope.thumbGap", "3 1/2", 0, "more than half"},
 		{"unknown", "card.smell", "1", 0, "no field"},
 	} {
-		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: tt.path, Text: tt.text}})
-		if tt.says != "" {
-			if len(problems) != 1 || problems[0].Path != tt.path || !strings.Contains(problems[0].Message, tt.says) {
-				t.Errorf("%s: %+v, want it to speak of %q", tt.name, problems, tt.says)
+		t.Run(tt.name, func(t *testing.T) {
+			got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: tt.path, Text: tt.text}})
+			if tt.says != "" {
+				if len(problems) != 1 || problems[0].Path != tt.path || !strings.Contains(problems[0].Message, tt.says) {
+					t.Errorf("%s: %+v, want it to speak of %q", tt.name, problems, tt.says)
+				}
+				if !reflect.DeepEqual(got, j) {
+					t.Errorf("%s: a refused edit changes the job", tt.name)
+				}
+				return
 			}
-			if !reflect.DeepEqual(got, j) {
-				t.Errorf("%s: a refused edit changes the job", tt.name)
+			if len(problems) > 0 {
+				t.Errorf("%s: refused: %v", tt.name, problems)
+				return
 			}
-			continue
-		}
-		if len(problems) > 0 {
-			t.Errorf("%s: refused: %v", tt.name, problems)
-			continue
-		}
-		at := map[string]measure.Length{"card.width": got.Card.Width, "card.height": got.Card.Height, "envelope.ease": got.Envelope.Ease}
-		if got.Card.Thickness != nil {
-			at["card.thickness"] = *got.Card.Thickness
-		}
-		if at[tt.path] != tt.want {
-			t.Errorf("%s: %v, want %v", tt.name, at[tt.path], tt.want)
-		}
+			at := map[string]measure.Length{"card.width": got.Card.Width, "card.height": got.Card.Height, "envelope.ease": got.Envelope.Ease}
+			if got.Card.Thickness != nil {
+				at["card.thickness"] = *got.Card.Thickness
+			}
+			if at[tt.path] != tt.want {
+				t.Errorf("%s: %v, want %v", tt.name, at[tt.path], tt.want)
+			}
+		})
 	}
 }
 
@@ -279,15 +283,17 @@ func TestNotesForWhatGoesWrong(t *testing.T) {
 			j.Envelope.School, j.Envelope.Ease = blank.DiagonalPlus, in
 		}, "back does not close"},
 	} {
-		j, shop := sample()
-		tt.change(&j)
-		found := false
-		for _, n := range plan.Make(j, shop).Envelope.Blank.Notes {
-			found = found || strings.Contains(n.Text, tt.says)
-		}
-		if !found {
-			t.Errorf("%s: nothing is said of %q: %+v", tt.name, tt.says, plan.Make(j, shop).Envelope.Blank.Notes)
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			j, shop := sample()
+			tt.change(&j)
+			found := false
+			for _, n := range plan.Make(j, shop).Envelope.Blank.Notes {
+				found = found || strings.Contains(n.Text, tt.says)
+			}
+			if !found {
+				t.Errorf("%s: nothing is said of %q: %+v", tt.name, tt.says, plan.Make(j, shop).Envelope.Blank.Notes)
+			}
+		})
 	}
 }
 

@@ -30,12 +30,14 @@ func TestPostSentences(t *testing.T) {
 		{"tiny and thick", 2 * in, 2 * in, in / 2, "ask first", "Ask at the counter"},
 		{"huge", 20 * in, 16 * in, in / 24, "no letter", "too long by"},
 	} {
-		j, shop := sample()
-		j.Card.Width, j.Card.Height, j.Card.Thickness = tt.w, tt.h, &tt.thick
-		p := plan.Make(j, shop).Post
-		if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.phrase) {
-			t.Errorf("%s: %s: %s", tt.name, p.Short, p.Sentence.Text)
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			j, shop := sample()
+			j.Card.Width, j.Card.Height, j.Card.Thickness = tt.w, tt.h, &tt.thick
+			p := plan.Make(j, shop).Post
+			if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.phrase) {
+				t.Errorf("%s: %s: %s", tt.name, p.Short, p.Sentence.Text)
+			}
+		})
 	}
 }
 
@@ -46,13 +48,15 @@ func TestPostElsewhere(t *testing.T) {
 		{"germany-home", "large letter", "it goes as a large letter: too high by "},
 		{job.ByHand, "by hand", "Given by hand"},
 	} {
-		j, shop := sample()
-		shop.Unit = measure.Millimetres
-		j.Post.Destination = tt.to
-		p := plan.Make(j, shop).Post
-		if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.says) {
-			t.Errorf("%s: %s: %s", tt.to, p.Short, p.Sentence.Text)
-		}
+		t.Run(tt.to, func(t *testing.T) {
+			j, shop := sample()
+			shop.Unit = measure.Millimetres
+			j.Post.Destination = tt.to
+			p := plan.Make(j, shop).Post
+			if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.says) {
+				t.Errorf("%s: %s: %s", tt.to, p.Short, p.Sentence.Text)
+			}
+		})
 	}
 }
 

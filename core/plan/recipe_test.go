@@ -42,18 +42,22 @@ func TestCheckARecipe(t *testing.T) {
 		{"recipe.left", "3 (80 mm)", "which is not the same: the second is ≈ 3 1⁄8 in"},
 		{"recipe.left", "3 (8o mm)", "is not known here"},
 	} {
-		if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: tt.path, Text: tt.typed}}); len(problems) != 1 || !strings.Contains(problems[0].Message, tt.want) {
-			t.Errorf("%s: %v, want %q", tt.typed, problems, tt.want)
-		}
+		t.Run(tt.path, func(t *testing.T) {
+			if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: tt.path, Text: tt.typed}}); len(problems) != 1 || !strings.Contains(problems[0].Message, tt.want) {
+				t.Errorf("%s: %v, want %q", tt.typed, problems, tt.want)
+			}
+		})
 	}
 	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "moon"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "choose one") {
 		t.Errorf("%v", problems)
 	}
 	for path, typed := range map[string]string{"recipe.left": "20", "recipe.right": "2"} {
-		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: path, Text: typed}})
-		if r := plan.Make(got, shop).Recipe; len(problems) > 0 || len(r.Readings) != 0 || !strings.Contains(r.Sentence.Text, "makes no envelope") {
-			t.Errorf("%s = %s: %v, %s", path, typed, problems, r.Sentence.Text)
-		}
+		t.Run(path, func(t *testing.T) {
+			got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: path, Text: typed}})
+			if r := plan.Make(got, shop).Recipe; len(problems) > 0 || len(r.Readings) != 0 || !strings.Contains(r.Sentence.Text, "makes no envelope") {
+				t.Errorf("%s = %s: %v, %s", path, typed, problems, r.Sentence.Text)
+			}
+		})
 	}
 	j.Card.Width = 6 * in
 	if n := notes(plan.Make(j, shop).Recipe.Notes); !strings.Contains(n, "nearer to their corners") {
@@ -86,9 +90,11 @@ func TestCheckAPocketRecipe(t *testing.T) {
 	}
 	// 6 1/4 x 4 1/2 by the thumb gap: 7 1/2 x 10 3/4, scored 1/2, 1/2, 1 3/4, 4 1/4.
 	for path, typed := range map[string]string{"side1": "7 1/2", "side2": "10 3/4", "left": "1/2", "right": "1/2", "top": "1 3/4", "bottom": "4 1/4"} {
-		if j, problems = plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "recipe." + path, Text: typed}}); len(problems) > 0 {
-			t.Fatal(problems)
-		}
+		t.Run(path, func(t *testing.T) {
+			if j, problems = plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "recipe." + path, Text: typed}}); len(problems) > 0 {
+				t.Fatal(problems)
+			}
+		})
 	}
 	j.Card.Width, j.Card.Height, j.Parts = 6*in+in/4, 4*in+in/2, j.Parts[:1]
 	r = plan.Make(j, shop).Recipe
@@ -108,10 +114,12 @@ func TestCheckAPocketRecipe(t *testing.T) {
 		{"left", "7", "The scores of the two tabs cross"},
 		{"side2", "6", "The scores of flap and back cross"},
 	} {
-		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "recipe." + tt.path, Text: tt.typed}})
-		if n := notes(plan.Make(got, shop).Recipe.Notes); len(problems) > 0 || !strings.Contains(n, tt.want) {
-			t.Errorf("%s = %s: %s, want %q", tt.path, tt.typed, n, tt.want)
-		}
+		t.Run(tt.path, func(t *testing.T) {
+			got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "recipe." + tt.path, Text: tt.typed}})
+			if n := notes(plan.Make(got, shop).Recipe.Notes); len(problems) > 0 || !strings.Contains(n, tt.want) {
+				t.Errorf("%s = %s: %s, want %q", tt.path, tt.typed, n, tt.want)
+			}
+		})
 	}
 	back, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "pair"}})
 	if len(problems) > 0 || back.Recipe.Pocket || !plan.Make(back, shop).Recipe.Readings[0].Suits {
@@ -134,11 +142,13 @@ func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 		{"5 mm", mail.Thickness, "of a letter, United Kingdom, inland post"},
 		{"6", mail.Height, "No rulebook here has 6 in as a limit of height. Where this job goes, the greatest height of a letter, United States, home post is 6 1⁄8 in."},
 	} {
-		got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "recipe.quoted", Text: tt.typed}})
-		got.Recipe.QuotedOf = tt.of
-		if n := notes(plan.Make(got, shop).Recipe.Notes); len(problems) > 0 || !strings.Contains(n, tt.want) {
-			t.Errorf("%s: %s", tt.typed, n)
-		}
+		t.Run(tt.typed, func(t *testing.T) {
+			got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "recipe.quoted", Text: tt.typed}})
+			got.Recipe.QuotedOf = tt.of
+			if n := notes(plan.Make(got, shop).Recipe.Notes); len(problems) > 0 || !strings.Contains(n, tt.want) {
+				t.Errorf("%s: %s", tt.typed, n)
+			}
+		})
 	}
 	j.Recipe.QuotedOf = "smell"
 	if list := plan.Check(j, shop); len(list) != 1 || list[0].Path != "recipe.quotedOf" {

@@ -28,9 +28,11 @@ func TestStartFromAnEnvelope(t *testing.T) {
 	}
 	// A7 is 7 1/4 x 5 1/4; the sample is 0.85 mm thick.
 	for id, want := range map[string]string{"quarter": "7 × 5", "raised": "6 7⁄8 × 4 7⁄8", "trade": "7 × 5", "inch": "7 × 5", "measure": "6 15⁄16 × 4 15⁄16", "metric": "7 × 5", "own": "7 × 5"} {
-		if rows[id].Size != want {
-			t.Errorf("%s: %s, want %s", id, rows[id].Size, want)
-		}
+		t.Run(id, func(t *testing.T) {
+			if rows[id].Size != want {
+				t.Errorf("%s: %s, want %s", id, rows[id].Size, want)
+			}
+		})
 	}
 	if r := rows["quarter"]; r.Flat != "14 × 5" || r.Verdict != "right" || r.Current {
 		t.Errorf("quarter step: %+v", r)

@@ -49,9 +49,11 @@ func TestAddEveryThing(t *testing.T) {
 	}
 	j := demo.Jobs()[0]
 	for _, tt := range []struct{ typed, says string }{{"moon", "There is no thing “moon”"}, {"", "There is no thing"}} {
-		if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: tt.typed}}); len(problems) != 1 || !strings.Contains(problems[0].Message, tt.says) {
-			t.Errorf("%q: %v", tt.typed, problems)
-		}
+		t.Run(tt.typed, func(t *testing.T) {
+			if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: tt.typed}}); len(problems) != 1 || !strings.Contains(problems[0].Message, tt.says) {
+				t.Errorf("%q: %v", tt.typed, problems)
+			}
+		})
 	}
 	for len(j.Parts) < 60 {
 		j = acted(t, j, shop, field.Edit{Act: field.Add, Path: "parts", Text: "gem-2"})
@@ -89,9 +91,11 @@ func TestPlaceBelowZero(t *testing.T) {
 		t.Errorf("%v, %v", got.Parts[4].Thing.Grams, problems)
 	}
 	for typed, want := range map[string]float64{"2": 2, "2,5 g": 2.5, "0.1 oz": 2.8349523125, ".5 kg": 500} {
-		if got := edit(t, j, shop, "parts.4.thing.grams", typed); math.Abs(got.Parts[4].Thing.Grams-want) > 1e-9 {
-			t.Errorf("%s is read as %v g", typed, got.Parts[4].Thing.Grams)
-		}
+		t.Run(typed, func(t *testing.T) {
+			if got := edit(t, j, shop, "parts.4.thing.grams", typed); math.Abs(got.Parts[4].Thing.Grams-want) > 1e-9 {
+				t.Errorf("%s is read as %v g", typed, got.Parts[4].Thing.Grams)
+			}
+		})
 	}
 }
 

@@ -273,12 +273,14 @@ func TestBeyondTheBoard(t *testing.T) {
 		{"punched", "is larger than your punch board takes, 9:", func(j *job.Job) { j.Envelope.School, j.Card.Width = blank.NotchBoard, 7*in }},
 		{"a long flap", "The score of the flap, at 9 1⁄2, lies further out", func(j *job.Job) { j.Envelope.Construction, j.Envelope.Flap = blank.PocketID, 9*in+in/2 }},
 	} {
-		k := j
-		tt.change(&k)
-		n := notes(plan.Make(k, shop).Envelope.Blank.Notes)
-		if said := strings.Contains(n, "board reaches") || strings.Contains(n, "board takes"); said != (tt.want != "") || !strings.Contains(n, tt.want) {
-			t.Errorf("%s: %s", tt.name, n)
-		}
+		t.Run(tt.name, func(t *testing.T) {
+			k := j
+			tt.change(&k)
+			n := notes(plan.Make(k, shop).Envelope.Blank.Notes)
+			if said := strings.Contains(n, "board reaches") || strings.Contains(n, "board takes"); said != (tt.want != "") || !strings.Contains(n, tt.want) {
+				t.Errorf("%s: %s", tt.name, n)
+			}
+		})
 	}
 	if _, problems, _ := job.ApplyToShop(shop, []field.Edit{{Act: field.Type, Path: "tools.reach", Text: "1"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "from 2 in to 5 m") {
 		t.Errorf("%v", problems)
