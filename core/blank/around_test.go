@@ -11,6 +11,7 @@ import (
 // end every panel lies level on it, and what lies on what is the same as without
 // it: the seams do not change.
 func TestFoldingRoundACard(t *testing.T) {
+	t.Parallel()
 	rng := rand.New(rand.NewPCG(81, 82))
 	round := 0
 	for range 20 {

@@ -95,6 +95,7 @@ func randomSpec(rng *rand.Rand) Spec {
 // makes the envelope smaller than wanted, every setting is a tick, the pieces
 // make up the sheet, and the folded net is what the formulas promise.
 func TestEveryWayKeepsItsPromises(t *testing.T) {
+	t.Parallel()
 	rng := rand.New(rand.NewPCG(5, 6))
 	for range 400 {
 		s := randomSpec(rng)

@@ -50,6 +50,7 @@ func told(m Made) string {
 // Whatever is wished for, every construction comes out as on the day that it was
 // written down: sheet, scores, what is lost by them, faults, liner, and net.
 func TestBlanksAreTheSame(t *testing.T) {
+	t.Parallel()
 	r := rand.New(rand.NewPCG(12, 4))
 	var lines []string
 	for i := range 16 {
@@ -82,6 +83,7 @@ func TestBlanksAreTheSame(t *testing.T) {
 
 // Recipes, read backwards, are what they were.
 func TestRecipesAreTheSame(t *testing.T) {
+	t.Parallel()
 	r := rand.New(rand.NewPCG(12, 5))
 	var lines []string
 	length := func(least, most int) measure.Length { return measure.Length(least+r.IntN(most-least)) * in / 16 }

@@ -69,6 +69,7 @@ func boxSpec(rng *rand.Rand) Spec {
 // Whatever the card, the engine finds in the net alone what the formulas of
 // every construction promise.
 func TestEveryConstructionKeepsItsPromises(t *testing.T) {
+	t.Parallel()
 	rng := rand.New(rand.NewPCG(11, 12))
 	for range 60 {
 		s := boxSpec(rng)

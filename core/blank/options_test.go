@@ -11,6 +11,7 @@ import (
 // A liner stays clear of everything that is glued and of every crease but the
 // one it runs over, in every construction.
 func TestLinersStayClear(t *testing.T) {
+	t.Parallel()
 	rng := rand.New(rand.NewPCG(31, 32))
 	lined := 0
 	for range 40 {

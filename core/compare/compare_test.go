@@ -118,6 +118,7 @@ var diamondWays = []blank.WayID{blank.PairWay, blank.CornerWay, blank.CentreWay,
 // Whatever is wished for an envelope, the engine finds in its drawing what the
 // sums promise: none of them is refused.
 func TestEveryWishIsAccepted(t *testing.T) {
+	t.Parallel()
 	r := rand.New(rand.NewPCG(1, 2))
 	tick := measure.Inch / 16
 	upTo := func(n int, l measure.Length) measure.Length { return measure.Length(r.IntN(n)) * l }

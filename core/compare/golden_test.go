@@ -13,6 +13,7 @@ import (
 // Every envelope for any piece is what it was on the day that it was written down: made
 // and bought, what becomes of it in the post, what it weighs and how it bends.
 func TestEnvelopesAreTheSame(t *testing.T) {
+	t.Parallel()
 	r := rand.New(rand.NewPCG(12, 8))
 	var lines []string
 	for range 70 {

@@ -52,5 +52,27 @@ func TestPlansAreTheSame(t *testing.T) {
 		e := Equal(s, q, 900)
 		lines = append(lines, fmt.Sprintf("of one: %d in %d steps, laid %d with %d cuts and %d offcuts, possible %d", n, used, len(e.Pieces), len(e.Cuts), len(e.Offcuts), s.Possible(q)))
 	}
+	// Sheets that were cut up by chance, so that pieces fit each other to the hair.
+	for i := range 60 {
+		turn := i%2 == 0
+		s := letter
+		o := planted(r, s, 1+r.IntN(3), 4+r.IntN(14), turn, i%3 == 0)
+		p := Search(context.Background(), o, 30_000, nil)
+		all := fnv.New32a()
+		fmt.Fprintf(all, "%v %v", p.Layouts, p.Steps)
+		lines = append(lines, fmt.Sprintf("planted: %d sheets, at least %d, %d settings, %d steps: %08x", p.Sheets, p.Bound, len(p.Steps), p.Searched, all.Sum32()))
+	}
+	for range 300 {
+		q := Piece{Width: measure.Length(1+r.IntN(40)) * in / 8, Height: measure.Length(1+r.IntN(40)) * in / 8, Count: 1, Turn: r.IntN(3) > 0}
+		s := Sheet{Width: measure.Length(8+r.IntN(100)) * in / 8, Height: measure.Length(8+r.IntN(100)) * in / 8}
+		if r.IntN(4) == 0 {
+			s.Cut = measure.Length(30+r.IntN(70)) * in / 8
+		}
+		n, used := Most(s, q, 200+r.IntN(4000))
+		e := Equal(s, q, 3000)
+		all := fnv.New32a()
+		fmt.Fprintf(all, "%v", e)
+		lines = append(lines, fmt.Sprintf("most %d in %d, laid %d: %08x", n, used, len(e.Pieces), all.Sum32()))
+	}
 	golden.Check(t, "plans", lines)
 }

@@ -125,6 +125,7 @@ func TestWhyNotFewer(t *testing.T) {
 // Pieces thinner than anybody cuts, and sheets larger than any, end in time: the
 // search counts what it looks at, and does not look at more than it may.
 func TestSearchKeepsToItsSteps(t *testing.T) {
+	t.Parallel()
 	r := rand.New(rand.NewPCG(7, 70))
 	for n := range 60 {
 		o := Order{Sheet: Sheet{Width: measure.Length(1+r.IntN(5000)) * measure.Millimetre, Height: measure.Length(1+r.IntN(5000)) * measure.Millimetre}}

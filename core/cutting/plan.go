@@ -1,6 +1,10 @@
 package cutting
 
-import "yellowparcel/core/measure"
+import (
+	"cmp"
+
+	"yellowparcel/core/measure"
+)
 
 // Rect is a rectangle on a sheet, from its top left corner.
 type Rect struct {
@@ -90,16 +94,7 @@ func (p Plan) Proven() bool { return p.Sheets <= p.Bound }
 // better compares by what a maker wants: fewest sheets, then fewest settings,
 // then the largest offcut, then the fewest cuts.
 func (p Plan) better(q Plan) bool {
-	if p.Sheets != q.Sheets {
-		return p.Sheets < q.Sheets
-	}
-	if len(p.Steps) != len(q.Steps) {
-		return len(p.Steps) < len(q.Steps)
-	}
-	if a, b := p.Offcut.area(), q.Offcut.area(); a != b {
-		return a > b
-	}
-	return p.cuts() < q.cuts()
+	return cmp.Or(cmp.Compare(p.Sheets, q.Sheets), cmp.Compare(len(p.Steps), len(q.Steps)), cmp.Compare(q.Offcut.area(), p.Offcut.area()), cmp.Compare(p.cuts(), q.cuts())) < 0
 }
 
 // cuts is how many cuts are made, stacks of sheets counted once.

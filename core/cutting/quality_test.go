@@ -140,6 +140,7 @@ func (s *score) add(t testing.TB, o Order, sheets, steps int) time.Duration {
 // On whole sheets cut up by chance the search finds the fewest sheets nearly
 // always up to 40 pieces, and never takes more than one too many.
 func TestNearlyAlwaysTheFewestSheets(t *testing.T) {
+	t.Parallel()
 	r := rand.New(rand.NewPCG(3, 4))
 	var s score
 	for i := range 24 {

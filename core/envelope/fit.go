@@ -1,7 +1,8 @@
 package envelope
 
 import (
-	"sort"
+	"cmp"
+	"slices"
 
 	"yellowparcel/core/measure"
 )
@@ -134,14 +135,13 @@ func together(a, b Verdict) Verdict {
 // One that rattles still carries the card; one that is too tight may not take it.
 var rank = map[Verdict]int{Right: 0, Snug: 1, Loose: 2, Rattles: 3, TooTight: 4, DoesNotFit: 5}
 
+// better reports whether a maker would rather have f.
 func (f Fit) better(g Fit) bool {
-	if rank[f.Verdict] != rank[g.Verdict] {
-		return rank[f.Verdict] < rank[g.Verdict]
-	}
+	less := f.EaseWidth + f.EaseHeight - g.EaseWidth - g.EaseHeight
 	if f.Verdict == DoesNotFit {
-		return f.ShortBy() < g.ShortBy()
+		less = f.ShortBy() - g.ShortBy()
 	}
-	return f.EaseWidth+f.EaseHeight < g.EaseWidth+g.EaseHeight
+	return cmp.Or(cmp.Compare(rank[f.Verdict], rank[g.Verdict]), cmp.Compare(less, 0)) < 0
 }
 
 // Rank judges the card in every format: best verdict first, then the ease
@@ -152,15 +152,9 @@ func Rank(list []Format, c Card, caliper, wished measure.Length) []Fit {
 	for i, f := range list {
 		fits[i] = FitCard(f, c, caliper)
 	}
-	sort.SliceStable(fits, func(i, j int) bool {
-		a, b := fits[i], fits[j]
-		if rank[a.Verdict] != rank[b.Verdict] {
-			return rank[a.Verdict] < rank[b.Verdict]
-		}
-		if x, y := a.off(wished), b.off(wished); x != y {
-			return x < y
-		}
-		return a.Format.Owned && !b.Format.Owned
+	slices.SortStableFunc(fits, func(a, b Fit) int {
+		owned := map[bool]int{true: 0, false: 1}
+		return cmp.Or(cmp.Compare(rank[a.Verdict], rank[b.Verdict]), cmp.Compare(a.off(wished), b.off(wished)), cmp.Compare(owned[a.Format.Owned], owned[b.Format.Owned]))
 	})
 	return fits
 }

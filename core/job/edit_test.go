@@ -264,6 +264,7 @@ func TestCheckBetweenFields(t *testing.T) {
 // Whatever is done to a shop in whatever order, it stays one that the check passes,
 // no entry of the shelf is lost, and what is refused changes nothing.
 func TestShopEditsInAnyOrder(t *testing.T) {
+	t.Parallel()
 	steps := 600
 	if n, err := strconv.Atoi(os.Getenv("SOAK")); err == nil {
 		steps = n

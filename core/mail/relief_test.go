@@ -105,6 +105,7 @@ func randomParts(rng *rand.Rand, n int, discs bool) []Part {
 
 // The relief is what the same parts make when they are laid on a grid.
 func TestReliefAgainstAGrid(t *testing.T) {
+	t.Parallel()
 	rng := rand.New(rand.NewPCG(61, 62))
 	for range 150 {
 		parts := randomParts(rng, 1+rng.IntN(12), false)
@@ -221,6 +222,7 @@ func TestGirthBounds(t *testing.T) {
 // The set that is left off is the smallest: all subsets of up to ten parts are
 // tried.
 func TestLeaveOffIsLeast(t *testing.T) {
+	t.Parallel()
 	rng := rand.New(rand.NewPCG(65, 66))
 	some := 0
 	for range 120 {

@@ -20,6 +20,7 @@ import (
 // sentence, no slip of the pen in them, no number that is none, the same each
 // time, and made while somebody types.
 func TestAnythingHasAPlan(t *testing.T) {
+	t.Parallel()
 	r := rand.New(rand.NewPCG(51, 52))
 	made := 0
 	for range 70 {

@@ -218,6 +218,7 @@ func TestCheckNamesEveryField(t *testing.T) {
 // Any job that passes Check makes a plan that can be sent and that hangs
 // together; the same job makes the same plan.
 func TestPlansHangTogether(t *testing.T) {
+	t.Parallel()
 	rng := rand.New(rand.NewPCG(7, 8))
 	pick := func(n int) int { return rng.IntN(n) }
 	for i := range 300 {

@@ -131,6 +131,7 @@ func TestReliefOfAJob(t *testing.T) {
 // Remedies: each brings the verdict that it promises, and is undone by taking
 // the old job.
 func TestRemediesKeepTheirPromise(t *testing.T) {
+	t.Parallel()
 	j, shop := moon(t)
 	cards := map[string]job.Job{"moon": j}
 	square := demo.Jobs()[0]

@@ -197,6 +197,7 @@ func TestFollowARecipe(t *testing.T) {
 
 // A note so far off that a flap is missing is drawn as far as it goes.
 func TestEveryRecipeIsDrawn(t *testing.T) {
+	t.Parallel()
 	r := rand.New(rand.NewPCG(91, 92))
 	j, shop := demo.Jobs()[0], demo.Shop()
 	drawn := 0

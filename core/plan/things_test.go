@@ -18,6 +18,7 @@ import (
 // Every thing of the table can be laid on every sample card, twice, and weighs
 // what it says.
 func TestAddEveryThing(t *testing.T) {
+	t.Parallel()
 	shop := demo.Shop()
 	for _, j := range demo.Jobs() {
 		for _, kind := range paper.Things() {
