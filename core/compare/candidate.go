@@ -13,6 +13,9 @@ import (
 // Candidate makes one construction for the card.
 func (m Maker) Candidate(k *blank.Construction) Candidate {
 	s := m.BlankSpec()
+	if k.Bought {
+		s = m.withBought(s)
+	}
 	c := Candidate{Kind: k}
 	if c.Made, c.OK = k.Make(s); !c.OK {
 		return c

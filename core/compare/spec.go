@@ -31,15 +31,9 @@ func (m Maker) BlankSpec() blank.Spec {
 	for _, sheet := range m.Shop().SheetsFor(stock) {
 		s.SheetLength = max(s.SheetLength, sheet.Width, sheet.Height)
 	}
-	s.SoldCaliper = m.SoldCaliper()
-	for _, f := range m.Shop().Formats() {
-		if id := j.Envelope.CutFrom; id == "" || id == f.ID {
-			s.Bought = append(s.Bought, blank.Bought{ID: f.ID, Owned: f.Owned, Width: f.Width, Height: f.Height, Pointed: f.Family == "baronial"})
-		}
-	}
 	if j.Envelope.Mailable {
 		s.LeastWidthAt = func(interior, height measure.Length) measure.Length {
-			if r, ok := m.rectangleFor(interior, height, s.SoldCaliper); ok && r.Height == height {
+			if r, ok := m.rectangleFor(interior, height, m.SoldCaliper()); ok && r.Height == height {
 				return r.Width
 			}
 			return 0
@@ -72,4 +66,15 @@ func (m Maker) rectangleFor(w, h, caliper measure.Length) (mail.Rectangle, bool)
 	}
 	r := book.Enveloped().PlainRectangle(w, h, m.Thick().Used+4*caliper, m.Style().Tick, m.Style().Tick)
 	return r, r.OK
+}
+
+// withBought is a spec with the envelopes that may be cut down.
+func (m Maker) withBought(s blank.Spec) blank.Spec {
+	s.SoldCaliper = m.SoldCaliper()
+	for _, f := range m.Shop().Formats() {
+		if id := m.Job().Envelope.CutFrom; id == "" || id == f.ID {
+			s.Bought = append(s.Bought, blank.Bought{ID: f.ID, Owned: f.Owned, Width: f.Width, Height: f.Height, Pointed: f.Family == "baronial"})
+		}
+	}
+	return s
 }

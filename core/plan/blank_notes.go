@@ -13,7 +13,7 @@ import (
 
 // blankNotes says what the trade knows to go wrong with a blank, and what would help
 // where the paper does not suffice: what matters most first.
-func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate) []say.Note {
+func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate, slots say.Slots) []say.Note {
 	notes := []say.Note{}
 	add := func(t say.Tone, format string, args ...any) {
 		notes = append(notes, t.Says(fmt.Sprintf(format, args...)))
@@ -37,7 +37,7 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate
 	if made.Seam >= a.Width && made.Seam-way.SeamLoss.RSS < a.Width && way.SeamLoss.RSS > m.Style().Tick/2 {
 		add(say.Care, "The seam holds the %s, but only just: a cut or score that is off eats %s of it.", say.Lower(a.Name), show(way.SeamLoss.RSS))
 	}
-	notes = append(notes, m.toolNotes(c)...)
+	notes = append(notes, m.toolNotes(c, slots)...)
 	for _, b := range made.Blunts {
 		if b.Wished {
 			add(say.Fine, "The closing flap is blunted from %s to %s: %s.", show(b.Full), show(b.To), m.tipWords(c))
@@ -56,7 +56,7 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate
 		notes = append(notes, m.stockNotes(stock, c.Kind)...)
 	}
 	notes = append(notes, m.stripNotes(c)...)
-	if hint := m.slots(c).Text(c.Kind.Words.Hint...); hint != "" {
+	if hint := slots.Text(c.Kind.Words.Hint...); hint != "" {
 		add(say.Fine, "%s", hint)
 	}
 	if c.Kind.Bought {

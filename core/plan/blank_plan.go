@@ -66,8 +66,8 @@ func (m envelopeStation) blank(c compare.Candidate, all []compare.Candidate) Bla
 	p := BlankPlan{
 		Sheet: m.shown(made.SheetWidth), Exact: m.shown(cmp.Or(made.Exact, made.SheetWidth)),
 		EaseWidth: m.shown(made.EaseWidth), EaseHeight: m.shown(made.EaseHeight), Seam: m.shown(made.Seam), Overlap: m.shown(made.Overlap),
-		Way: made.Way().ID, Ways: m.ways(c), Net: made.Net, Dimensions: m.dimensions(c), Liner: m.lining(c),
-		Sentence: m.waySlots(c, made.Way()).Sentence(slices.Concat(k.Words.Sentence, k.Way(made.Way().ID).Sentence)...),
+		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Net, Dimensions: m.dimensions(c), Liner: m.lining(c),
+		Sentence: m.waySlots(c, made.Way(), slots).Sentence(slices.Concat(k.Words.Sentence, k.Way(made.Way().ID).Sentence)...),
 		Drawing:  slots.Text(k.Words.Drawing...),
 		Folds:    m.foldSteps(c), Folding: m.folding(c), Holes: holes(made), Wishes: m.wishes(k), Options: options(k),
 	}
@@ -75,8 +75,8 @@ func (m envelopeStation) blank(c compare.Candidate, all []compare.Candidate) Bla
 		p.Where = "Where to cut"
 	}
 	p.Closed.Width, p.Closed.Height = m.shown(made.Width), m.shown(made.Height)
-	p.Readings = append(m.blankReadings(c), m.optionReadings(c)...)
-	p.Notes = m.blankNotes(c, all)
+	p.Readings = append(m.blankReadings(c, slots), m.optionReadings(c)...)
+	p.Notes = m.blankNotes(c, all, slots)
 	return p
 }
 
@@ -104,7 +104,7 @@ func (m envelopeStation) slots(c compare.Candidate) say.Slots {
 }
 
 // blankReadings are the numbers of a blank.
-func (m envelopeStation) blankReadings(c compare.Candidate) []Reading {
+func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []Reading {
 	made, show := c.Made, m.Style().Show
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	seam := Reading{"seam", "Seam", show(made.Seam), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width))}
@@ -120,7 +120,7 @@ func (m envelopeStation) blankReadings(c compare.Candidate) []Reading {
 		{"closed", "Closed size", m.by(made.Width, made.Height), closed},
 		{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), "across × down, thickness taken off"},
 		seam,
-		{"overlap", "Flap overlap", show(made.Overlap), m.slots(c).Text(c.Kind.Words.Overlap...)},
+		{"overlap", "Flap overlap", show(made.Overlap), slots.Text(c.Kind.Words.Overlap...)},
 		{"worst", "Worst case", show(made.Ease() - loss.Worst), fmt.Sprintf("ease left, if all is %s off; %s at root-sum-square", m.fine().Show(m.Style().Tick/2), show(made.Ease()-loss.RSS))},
 		m.layersReading(made.Net, made.Folded.Layers),
 	}

@@ -2,6 +2,7 @@ package plan
 
 import (
 	"fmt"
+	"maps"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
@@ -49,11 +50,11 @@ var fromWords = map[blank.From]string{
 
 // ways are all ways of setting the scores of a blank. The safer is the one that leaves
 // more of what runs out first, ease or seam, when all is off.
-func (m envelopeStation) ways(c compare.Candidate) []WayPlan {
+func (m envelopeStation) ways(c compare.Candidate, slots say.Slots) []WayPlan {
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	list := []WayPlan{}
 	for _, w := range c.Made.Ways {
-		list = append(list, m.way(c, w))
+		list = append(list, m.way(c, w, slots))
 	}
 	if len(list) > 1 {
 		list[blank.Safer(c.Made.Ways, a.Width)].Safer = true
@@ -61,12 +62,12 @@ func (m envelopeStation) ways(c compare.Candidate) []WayPlan {
 	return list
 }
 
-func (m envelopeStation) way(c compare.Candidate, w blank.Way) WayPlan {
+func (m envelopeStation) way(c compare.Candidate, w blank.Way, slots say.Slots) WayPlan {
 	k, ease := c.Kind.Way(w.ID), w.Ease()
 	p := WayPlan{
 		ID: w.ID, Name: k.Name, Tools: []string{}, Sheet: m.shown(w.SheetWidth), Ease: m.shown(ease), EaseWorst: m.shown(ease - w.EaseLoss.Worst), EaseRSS: m.shown(ease - w.EaseLoss.RSS),
 		Seam: m.shown(w.Seam), SeamWorst: m.shown(w.Seam - w.SeamLoss.Worst), SeamRSS: m.shown(w.Seam - w.SeamLoss.RSS),
-		Settings: []SettingPlan{}, Steps: m.waySlots(c, w).Lines(k.Steps...),
+		Settings: []SettingPlan{}, Steps: m.waySlots(c, w, slots).Lines(k.Steps...),
 	}
 	for _, name := range k.Asks {
 		p.Tools = append(p.Tools, "tools."+name)
@@ -91,9 +92,10 @@ func (m envelopeStation) way(c compare.Candidate, w blank.Way) WayPlan {
 	return p
 }
 
-// waySlots are what the words of a way of scoring are filled with.
-func (m envelopeStation) waySlots(c compare.Candidate, w blank.Way) say.Slots {
-	s, show := m.slots(c), m.Style().Show
+// waySlots are what the words of a way of scoring are filled with: those of the blank, and
+// its own.
+func (m envelopeStation) waySlots(c compare.Candidate, w blank.Way, of say.Slots) say.Slots {
+	s, show := maps.Clone(of), m.Style().Show
 	for _, set := range w.Scores {
 		s[string(set.Role)] = m.setting(set)
 		s.Flag("twice", set.Beside > 0)
@@ -109,10 +111,10 @@ func (m envelopeStation) waySlots(c compare.Candidate, w blank.Way) say.Slots {
 
 // toolNotes say what the tool that a way goes by does to the scores: grooves that
 // move them, or a reach that is too short.
-func (m envelopeStation) toolNotes(c compare.Candidate) (notes []say.Note) {
+func (m envelopeStation) toolNotes(c compare.Candidate, of say.Slots) (notes []say.Note) {
 	w, reach := c.Made.Way(), m.Shop().Tools.Reach
 	k := c.Kind.Way(w.ID)
-	slots := m.waySlots(c, w)
+	slots := m.waySlots(c, w, of)
 	told := func(tone say.Tone, words []say.Clause) {
 		if text := slots.Text(words...); text != "" {
 			notes = append(notes, tone.Says(text))

@@ -99,7 +99,7 @@ func TestEveryKindHasItsWords(t *testing.T) {
 				t.Error("its drawing or its overlap is not said")
 			}
 			for _, way := range c.Made.Ways {
-				kind, slots := k.Way(way.ID), m.waySlots(c, way)
+				kind, slots := k.Way(way.ID), m.waySlots(c, way, slots)
 				if kind.ID != way.ID || kind.Name == "" {
 					t.Errorf("the way “%s” has no name", way.ID)
 				}

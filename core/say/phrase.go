@@ -2,7 +2,6 @@ package say
 
 import (
 	"fmt"
-	"regexp"
 	"strings"
 )
 
@@ -34,28 +33,42 @@ func (s Slots) Flag(name string, set bool) {
 	}
 }
 
-var slot = regexp.MustCompile(`\{([^}]*)\}`)
+// slots calls back with the plain words of a text and its slots, in turn.
+func slots(text string, words, slot func(string) bool) bool {
+	for {
+		open := strings.IndexByte(text, '{')
+		if open < 0 {
+			return words(text)
+		}
+		end := open + strings.IndexByte(text[open:], '}')
+		if !words(text[:open]) || !slot(text[open+1:end]) {
+			return false
+		}
+		text = text[end+1:]
+	}
+}
+
+func anyWords(string) bool { return true }
 
 // Names are the slots that a clause goes by: those that it fills, and those that
 // decide whether it is said.
 func (c Clause) Names() (list []string) {
-	for _, m := range slot.FindAllStringSubmatch(c.Text, -1) {
-		list = append(list, m[1])
-	}
+	slots(c.Text, anyWords, func(name string) bool {
+		list = append(list, name)
+		return true
+	})
 	return append(append(list, parted(c.If)...), parted(c.Unless)...)
 }
 
 func parted(names string) []string {
-	return strings.FieldsFunc(names, func(r rune) bool { return r == ',' })
+	if names == "" {
+		return nil
+	}
+	return strings.Split(names, ",")
 }
 
 // Says reports whether a clause is said of these slots.
 func (s Slots) Says(c Clause) bool {
-	for _, m := range slot.FindAllStringSubmatch(c.Text, -1) {
-		if _, ok := s[m[1]]; !ok {
-			return false
-		}
-	}
 	for _, name := range parted(c.If) {
 		if _, ok := s[name]; !ok {
 			return false
@@ -66,28 +79,44 @@ func (s Slots) Says(c Clause) bool {
 			return false
 		}
 	}
-	return true
+	return slots(c.Text, anyWords, func(name string) bool {
+		_, ok := s[name]
+		return ok
+	})
 }
 
 // Sentence says those of the clauses that are to be said, one after the other.
 func (s Slots) Sentence(clauses ...Clause) (out Sentence) {
+	mark := false
+	say := func(text string) {
+		if text == "" {
+			return
+		}
+		out.Text += text
+		if last := len(out.Spans) - 1; last >= 0 && out.Spans[last].Mark == mark {
+			out.Spans[last].Text += text
+			return
+		}
+		out.Spans = append(out.Spans, Span{text, mark})
+	}
 	for _, c := range clauses {
 		if !s.Says(c) {
 			continue
 		}
-		var args []any
-		format := slot.ReplaceAllStringFunc(strings.ReplaceAll(c.Text, "%", "%%"), func(name string) string {
-			args = append(args, s[name[1:len(name)-1]])
-			return "%s"
-		})
-		for _, span := range That(format, args...).Spans {
-			out.Text += span.Text
-			if last := len(out.Spans) - 1; last >= 0 && out.Spans[last].Mark == span.Mark {
-				out.Spans[last].Text += span.Text
-				continue
+		slots(c.Text, func(words string) bool {
+			for {
+				at := strings.IndexAny(words, "[]")
+				if at < 0 {
+					say(words)
+					return true
+				}
+				say(words[:at])
+				mark, words = words[at] == '[', words[at+1:]
 			}
-			out.Spans = append(out.Spans, span)
-		}
+		}, func(name string) bool {
+			say(s[name])
+			return true
+		})
 	}
 	return out
 }
