@@ -21,8 +21,8 @@ const (
 // The scores of a diamond, and of what else stands on its point: of the sides, left
 // and right, and of the ends, top and bottom.
 const (
-	sidesNear, sidesFar, sidesEach, sidesPunch Role = "sides near", "sides far", "sides each", "sides punch"
-	endsNear, endsFar, endsEach, endsPunch     Role = "ends near", "ends far", "ends each", "ends punch"
+	SidesNear, SidesFar, sidesEach, sidesPunch Role = "sides near", "sides far", "sides each", "sides punch"
+	EndsNear, EndsFar, endsEach, endsPunch     Role = "ends near", "ends far", "ends each", "ends punch"
 	cornersCheck                               Role = "corners check"
 	sidesScrap, endsScrap                      Role = "sides scrap", "ends scrap"
 	sidesCheck, endsCheck                      Role = "sides check", "ends check"
@@ -204,8 +204,8 @@ func pair(d Diamond) DiamondWay {
 		exact := (d.Diagonal() - float64(crease)) / 2
 		w.Scores = append(w.Scores, score(near, s.near, measure.Round(exact)+at), score(far, s.far, measure.Round(d.Diagonal()-exact)+at))
 	}
-	set(sidesNear, sidesFar, d.CreaseWidth, sides)
-	set(endsNear, endsFar, d.CreaseHeight, ends)
+	set(SidesNear, SidesFar, d.CreaseWidth, sides)
+	set(EndsNear, EndsFar, d.CreaseHeight, ends)
 	half := measure.Round(d.Diagonal()/2) + at
 	w.Scores = append(w.Scores, check(cornersCheck, half, tick))
 	w.SheetWidth, w.SheetHeight, w.flaps = d.Sheet, d.Sheet, Flaps{Left: sides.low, Right: sides.high, Bottom: ends.low, Top: ends.high}

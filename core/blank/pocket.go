@@ -22,12 +22,12 @@ var flapOverlap = []say.Clause{sealsOnSides, say.Unless("short", "of the closing
 
 // The scores of a pocket.
 const (
-	leftTab, rightTab, flapScore, backScore         Role = "left tab", "right tab", "flap", "back"
+	LeftTab, RightTab, FlapScore, BackScore         Role = "left tab", "right tab", "flap", "back"
 	leftWall, rightWall, throatWall, bottomWallRole Role = "left wall", "right wall", "throat wall", "bottom wall"
 )
 
 var pocketRoles = map[Role]string{
-	leftTab: "left tab", rightTab: "right tab", flapScore: "flap", backScore: "back",
+	LeftTab: "left tab", RightTab: "right tab", FlapScore: "flap", BackScore: "back",
 	leftWall: "left wall", rightWall: "right wall", throatWall: "throat wall", bottomWallRole: "bottom wall",
 }
 
@@ -197,7 +197,7 @@ func NewPocket(s Spec) Made {
 		m.fault(FlapRaised, s.Flap, p.flap)
 	}
 	m.Net = pocketNet(p, s)
-	scores := []Setting{edgeScore(leftTab, FromLeft, p.tab), edgeScore(rightTab, FromRight, p.tab), edgeScore(flapScore, FromTop, p.flap), edgeScore(backScore, FromBottom, p.back)}
+	scores := []Setting{edgeScore(LeftTab, FromLeft, p.tab), edgeScore(RightTab, FromRight, p.tab), edgeScore(FlapScore, FromTop, p.flap), edgeScore(BackScore, FromBottom, p.back)}
 	if s.Double && s.Thickness > 0 && p.wall == 0 {
 		m.fault(SingleCrease, s.Thickness, 0)
 	}

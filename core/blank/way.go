@@ -114,6 +114,18 @@ func (w Way) At(role Role) (Setting, bool) {
 	return Setting{}, false
 }
 
+// Readings are the readings of some roles, in their order; zero for one that the way
+// does not set.
+func (w Way) Readings(roles ...Role) []measure.Length {
+	list := make([]measure.Length, len(roles))
+	for i, role := range roles {
+		if s, ok := w.At(role); ok {
+			list[i] = s.At
+		}
+	}
+	return list
+}
+
 // Furthest is the score that is set furthest out.
 func (w Way) Furthest() (far Setting) {
 	for _, s := range w.Scores {

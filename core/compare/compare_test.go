@@ -137,7 +137,7 @@ func TestEveryWishIsAccepted(t *testing.T) {
 		e.Corner, e.Flap, e.Notch, e.Sliver, e.Depth = upTo(12, 2*tick), upTo(20, 4*tick), upTo(3, 8*tick), upTo(8, tick/2), upTo(20, 2*tick)*measure.Length(r.IntN(2))
 		e.Way, e.Box, e.Walls = diamondWays[r.IntN(6)], blank.BoxSchools()[r.IntN(2)], blank.WallSchools()[r.IntN(2)]
 		e.Stock, e.Adhesive = shop.Stocks[r.IntN(len(shop.Stocks))].ID, shop.Adhesives[r.IntN(3)].ID
-		if len(j.Check(shop)) > 0 || piece.Of(j, shop).Check() != nil {
+		if len(j.Check(shop)) > 0 || piece.Of(j, shop).Block() {
 			continue
 		}
 		m := maker(j, shop)

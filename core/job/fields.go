@@ -65,7 +65,7 @@ func (j *Job) cardFields(shop Shop) []field.Field {
 		{Path: "card.panels", Label: "Panels", Value: &field.Count{At: &c.Panels, Least: card.LeastPanels, Most: card.MostPanels, Things: "panels", Or: UsualPanels}},
 		{
 			Path: "card.own", Label: "Panels one by one", Note: "where they differ: 5, 5, 4 1/2; with their sum if the note gives it: = 14 1/2",
-			Value: &field.Lengths{At: &c.Own, Fits: func(list []measure.Length) error { return j.PanelsFit(list, shop.Style()) }},
+			Value: &field.Lengths{At: &c.Own, Fits: func(list []measure.Length) error { return c.PanelsFit(list, shop.Style()) }},
 		},
 		length("card.spine", "Spine width", "0 for one score; as thick as what the card closes round", &c.Spine, 4*measure.Inch),
 		length("card.overWidth", "Overhang, width", "a bow or a tag, both edges together", &c.OverWidth, MostCard/2),
@@ -81,7 +81,7 @@ func (j *Job) cardFields(shop Shop) []field.Field {
 }
 
 // PanelsFit refuses panels that make no accordion.
-func (j Job) PanelsFit(list []measure.Length, s measure.Style) error {
+func (c Card) PanelsFit(list []measure.Length, s measure.Style) error {
 	if n := len(list); n < card.LeastPanels || n > card.MostPanels {
 		return say.Refuse("An accordion has from %d to %d panels, and these are %d: type their widths parted by commas.", card.LeastPanels, card.MostPanels, n)
 	}
@@ -89,8 +89,8 @@ func (j Job) PanelsFit(list []measure.Length, s measure.Style) error {
 		switch {
 		case p < leastPanel:
 			return say.Refuse("Panel %d is %s wide: too narrow to fold.", i+1, s.ShowUnit(p))
-		case p > j.Card.Width:
-			return say.Refuse("Panel %d of %s is wider than the card, %s: it would stick out when the card is closed.", i+1, s.ShowUnit(p), s.ShowUnit(j.Card.Width))
+		case p > c.Width:
+			return say.Refuse("Panel %d of %s is wider than the card, %s: it would stick out when the card is closed.", i+1, s.ShowUnit(p), s.ShowUnit(c.Width))
 		}
 	}
 	return nil

@@ -18,7 +18,6 @@ import (
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
-	"yellowparcel/core/say"
 )
 
 // Thickness is how thick the card is over everything.
@@ -130,14 +129,12 @@ func (p Piece) Outer() card.Size {
 	return card.Size{Width: p.job.Card.Width + p.over.Width, Height: p.job.Card.Height + p.over.Height}
 }
 
-// Check refuses a card thicker than its shorter side.
-func (p Piece) Check() error {
-	t, short := p.thick.Used, min(p.job.Card.Width, p.job.Card.Height)
-	if t >= short {
-		return say.Refuse("The card would be thicker (%s) than it is wide or high (%s): check the unit, or type a smaller thickness.", p.style.ShowUnit(t), p.style.ShowUnit(short))
-	}
-	return nil
-}
+// Block reports whether the card is thicker than its shorter side: a block, not a card.
+// Nothing follows from one.
+func (p Piece) Block() bool { return p.thick.Used >= p.short() }
+
+// short is the shorter side of the card.
+func (p Piece) short() measure.Length { return min(p.job.Card.Width, p.job.Card.Height) }
 
 // thinnest is the least that a card may count as thick.
 const thinnest = 10 * measure.Micrometre

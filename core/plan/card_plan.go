@@ -271,7 +271,7 @@ func (m cardStation) foldNotes(b card.Base) (notes []say.Note) {
 		notes = append(notes, say.Fine.Says(line))
 	}
 	if own := m.Job().Card.Own; len(own) > 0 && slices.Contains(m.cardOptions(), "card.own") {
-		if err := m.Job().PanelsFit(own, m.Style()); err != nil {
+		if err := m.Job().Card.PanelsFit(own, m.Style()); err != nil {
 			notes = append(notes, say.Trouble.Says(err.Error()))
 		}
 	}

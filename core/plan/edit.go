@@ -20,8 +20,9 @@ func Check(j job.Job, shop job.Shop) []field.Problem {
 	if len(list) > 0 {
 		return list // nothing follows from such a job
 	}
-	if err := piece.Of(j, shop).Check(); err != nil {
-		list = append(list, field.ProblemOf("card.thickness", err))
+	if p := piece.Of(j, shop); p.Block() {
+		list = append(list, field.ProblemOf("card.thickness", say.Refuse("The card would be thicker (%s) than it is wide or high (%s): check the unit, or type a smaller thickness.",
+			p.Style().ShowUnit(p.Thick().Used), p.Style().ShowUnit(min(j.Card.Width, j.Card.Height)))))
 	}
 	return list
 }

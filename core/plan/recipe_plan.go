@@ -208,9 +208,10 @@ func (w recipeWords) quoted() []say.Note {
 // rescaled says the envelope that follows the recipe, made for the job's card.
 func (w recipeWords) rescaled() string {
 	made, show := w.of.Rescaled(), w.Style().Show
-	at := func(i int) string { return show(made.Way().Scores[i].At) }
 	if w.of.Pocket() {
-		return fmt.Sprintf("For your card with tabs of %s: cut %s; score %s from both sides, %s from the flap's end and %s from the other.", at(0), w.by(made.SheetWidth, made.SheetHeight), at(0), at(2), at(3))
+		at := w.sizes(made.Way().Readings(blank.LeftTab, blank.FlapScore, blank.BackScore))
+		return fmt.Sprintf("For your card with tabs of %s: cut %s; score %s from both sides, %s from the flap's end and %s from the other.", at[0], w.by(made.SheetWidth, made.SheetHeight), at[0], at[1], at[2])
 	}
-	return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at(0), at(1), at(2), at(3))
+	at := w.sizes(made.Way().Readings(blank.SidesNear, blank.SidesFar, blank.EndsNear, blank.EndsFar))
+	return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at[0], at[1], at[2], at[3])
 }

@@ -1,7 +1,10 @@
 package plan_test
 
 import (
+	"os"
 	"os/exec"
+	"path/filepath"
+	"regexp"
 	"slices"
 	"strings"
 	"testing"
@@ -19,7 +22,7 @@ var arrows = map[string]string{
 	"core/cutting":     "core/measure",
 	"core/mail":        "core/measure",
 	"core/job":         "core/blank core/card core/envelope core/field core/mail core/measure core/paper core/say",
-	"core/piece":       "core/card core/cutting core/job core/mail core/measure core/paper core/say",
+	"core/piece":       "core/card core/cutting core/job core/mail core/measure core/paper",
 	"core/compare":     "core/blank core/cutting core/envelope core/job core/mail core/measure core/paper core/piece",
 	"core/offer":       "core/blank core/card core/compare core/envelope core/job core/mail core/measure core/paper core/piece",
 	"core/recipe":      "core/blank core/compare core/job core/mail core/measure",
@@ -84,5 +87,41 @@ func TestCoreKnowsNoWebAndNoDatabase(t *testing.T) {
 		if dep != "database/sql/driver" && slices.ContainsFunc(outside, func(o string) bool { return strings.HasPrefix(dep, o) }) {
 			t.Errorf("core reaches %s", dep)
 		}
+	}
+}
+
+// No file is longer than one can hold, and no value does more than one can name: else
+// there is a concept in it that wants a room of its own.
+func TestNoFileOrValueIsAHall(t *testing.T) {
+	const mostLines, mostMethods = 400, 40
+	receiver := regexp.MustCompile(`(?m)^func \((?:\w+ )?\*?(\w+)(?:\[\w+\])?\) `)
+	methods := map[string]int{}
+	for _, glob := range []string{"../*/*.go", "../../*/*.go", "../../cmd/*/*.go", "../../internal/*/*.go", "../../ui/src/*.vue", "../../ui/src/*/*.vue", "../../ui/src/*/*/*.vue", "../../ui/src/*/*.ts"} {
+		files, err := filepath.Glob(glob)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, file := range files {
+			text, err := os.ReadFile(file)
+			if err != nil {
+				t.Fatal(err)
+			}
+			if lines := strings.Count(string(text), "\n"); lines > mostLines && !strings.HasSuffix(file, ".d.ts") {
+				t.Errorf("%s has %d lines", file, lines)
+			}
+			if strings.HasSuffix(file, ".go") {
+				for _, m := range receiver.FindAllStringSubmatch(string(text), -1) {
+					methods[filepath.Dir(file)+" "+m[1]]++
+				}
+			}
+		}
+	}
+	for value, n := range methods {
+		if n > mostMethods {
+			t.Errorf("%s has %d methods", value, n)
+		}
+	}
+	if len(methods) < 50 {
+		t.Errorf("only %d values were looked at", len(methods))
 	}
 }

@@ -94,8 +94,7 @@ func Begin(m compare.Maker, scores string) job.Recipe {
 	if scores == job.PocketRecipe {
 		s.Pocket, s.Double = blank.ExactPocket, false
 		made := blank.NewPocket(s)
-		set := made.Ways[0].Scores
-		return job.Recipe{Pocket: true, Side1: made.SheetWidth, Side2: made.SheetHeight, Left: set[0].At, Right: set[1].At, Top: set[2].At, Bottom: set[3].At}
+		return noted(job.Recipe{Pocket: true, Side1: made.SheetWidth, Side2: made.SheetHeight}, made.Ways[0].Readings(blank.LeftTab, blank.RightTab, blank.FlapScore, blank.BackScore))
 	}
 	paired := scores == job.PairRecipe
 	if j.Recipe != nil && !j.Recipe.Pocket {
@@ -107,11 +106,16 @@ func Begin(m compare.Maker, scores string) job.Recipe {
 	}
 	s.School, s.Way = blank.ExactSeam, blank.PairWay
 	d := blank.NewDiamond(s)
-	set := d.Ways[0].Scores
-	r := job.Recipe{Side1: d.Sheet, Side2: d.Sheet, Paired: true, Left: set[0].At, Right: set[1].At, Top: set[2].At, Bottom: set[3].At}
+	r := noted(job.Recipe{Side1: d.Sheet, Side2: d.Sheet, Paired: true}, d.Ways[0].Readings(blank.SidesNear, blank.SidesFar, blank.EndsNear, blank.EndsFar))
 	if !paired {
 		diagonal := measure.Round(d.Diagonal())
 		r.Paired, r.Right, r.Bottom = false, diagonal-r.Right, diagonal-r.Bottom
 	}
+	return r
+}
+
+// noted is a recipe with its four scores.
+func noted(r job.Recipe, set []measure.Length) job.Recipe {
+	r.Left, r.Right, r.Top, r.Bottom = set[0], set[1], set[2], set[3]
 	return r
 }
