@@ -15,7 +15,7 @@ var cutDown = Construction{
 		},
 		Roles: map[Role]string{cutLeft: "cut", cutRight: "cut"},
 		Seal:  "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
-		Hint: []say.Clause{say.Always("Without sums: lay the card in the middle, mark {beyond} beyond each of its sides (one seam and half of ease and thickness), and cut on the marks.")},
+		Hint: []say.Clause{say.Always("Without sums: lay the card in the middle. Mark {beyond} beyond each of its sides: one seam, and half of ease and thickness. Cut on the marks.")},
 		Not:  "No envelope that is sold or on your shelf can be cut down to this card.",
 	},
 	Wishes:  always(easeWish, seamWish),

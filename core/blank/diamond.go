@@ -13,7 +13,7 @@ var diamond = Construction{
 		Name:     "Diamond",
 		Sentence: []say.Clause{say.Always("Cut [{sheet}] square.")},
 		Drawing: []say.Clause{
-			say.Always("A square of {sheet} {unit} standing on its point. Four creases mark a rectangle of {closed} in the middle; the card, {card}, lies on it. "),
+			say.Always("A square of {sheet} {unit} standing on its point. Four creases mark a rectangle of {closed} in the middle. The card, {card}, lies on it. "),
 			say.Always("The side flaps fold first, then the bottom flap, which is glued to them, and the closing flap last. "),
 			say.When("tips", "{Corners} at the corners of the rectangle and {tips} are cut away."),
 			say.Unless("tips", "{Corners} at the corners of the rectangle are cut away."),
@@ -27,7 +27,7 @@ var diamond = Construction{
 			"both near": "near, both pairs", "both far": "far, both pairs", "both each": "all four", "both scrap": "scrap, both ways", "both check": "all four points stand out by",
 		},
 		First:    "Their points lie on one line when the scores are true.",
-		Peeking:  "If corners of the side flaps peek out at the bottom, fold them in; at the throat cut them off, a hair on the flap's side of the crease and never on the panel's.",
+		Peeking:  "Corners of the side flaps that peek out at the bottom are folded in. At the throat cut them off, a hair on the flap's side of the crease.",
 		Seal:     "For the post seal it along both edges.",
 		Thick:    "so that the folds stand square: tick two creases",
 		Flap:     "Closing flap",

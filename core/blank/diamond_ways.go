@@ -30,7 +30,7 @@ const (
 
 // What both ways of the score board say where it has grooves, or does not reach.
 var (
-	inGrooves   = []say.Clause{say.Always("Square and scores are chosen so that every score falls in a groove of your board, every {groove}: ease {ease} for {ease wanted}, seam {seam} for {seam wanted}.")}
+	inGrooves   = []say.Clause{say.Always("Square and scores are chosen so that every score falls in a groove of your board, every {groove}. Ease: {ease} for {ease wanted}. Seam: {seam} for {seam wanted}.")}
 	noGrooves   = []say.Clause{say.Always("No grooves {groove} apart keep ease and seam in range here: the nearest leave an ease of {ease} and a seam of {seam}. Edge marks need no board.")}
 	beyondBoard = []say.Clause{say.Always("The score at {at} lies further out than your board reaches, {reach}: set each from its own corner, or mark the edges and join the marks with a ruler.")}
 )

@@ -6,30 +6,18 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/piece"
+	"yellowparcel/internal/anyjob"
 )
 
 // maker is a maker with the effort of one plan.
 func maker(j job.Job, shop job.Shop) compare.Maker {
 	return compare.New(j, shop, cutting.NewEffort(context.Background(), 1_000_000))
-}
-
-func bigJob(w, h measure.Length, id blank.ID) job.Job {
-	return job.Job{
-		Name: "Star chart", Count: 3, Card: job.Card{Width: w, Height: h, Fold: card.SideFold},
-		Parts: []job.Part{{ID: "base", Name: "Card base", Kind: job.BasePart, Stock: "cover-80"}},
-		Envelope: job.EnvelopeWish{
-			School: blank.ExactSeam, Way: blank.PairWay, Ease: measure.Inch / 4, Seam: 3 * measure.Inch / 4, ThumbGap: measure.Inch / 2,
-			Stock: "copy-80", Adhesive: "tape-1-2", Construction: id,
-		},
-		Post: job.PostWish{Destination: "us-domestic"},
-	}
 }
 
 // Two pieces of a blank that is too large each lie on the sheet, overlap by the
@@ -47,7 +35,7 @@ func TestJointsHold(t *testing.T) {
 	for range 250 {
 		side := func() measure.Length { return (3*measure.Inch + measure.Length(rng.IntN(7*16))*measure.Inch/16) }
 		id := []blank.ID{blank.PocketID, blank.TuckID, blank.GussetID, blank.DiamondID, blank.BoxID}[rng.IntN(5)]
-		m := maker(bigJob(side(), side(), id), shop)
+		m := maker(anyjob.Star(side(), side(), id), shop)
 		c := m.Candidate(blank.ByID(id))
 		if c.Found {
 			continue
@@ -91,7 +79,7 @@ func TestPatternTurnsNothing(t *testing.T) {
 	shop := job.DefaultShop()
 	letter, _ := paper.SheetByID("letter")
 	shop.Sheets = []paper.Sheet{letter}
-	j := bigJob(6*measure.Inch+measure.Inch/2, 3*measure.Inch, blank.PocketID)
+	j := anyjob.Star(6*measure.Inch+measure.Inch/2, 3*measure.Inch, blank.PocketID)
 	plain := maker(j, shop).Candidate(blank.ByID(blank.PocketID))
 	for i := range shop.Stocks {
 		if shop.Stocks[i].ID == "copy-80" {
@@ -128,7 +116,7 @@ func TestEveryWishIsAccepted(t *testing.T) {
 		shop.Unit = []measure.Unit{measure.Inches, measure.Millimetres}[r.IntN(2)]
 		shop.Tools.Groove = []measure.Length{0, 0, 2 * tick, 5 * measure.Millimetre}[r.IntN(4)]
 		thick := upTo(60, measure.Inch/64)
-		j := bigJob(3*measure.Inch/2+upTo(200, tick), 3*measure.Inch/2+upTo(200, tick), blank.DiamondID)
+		j := anyjob.Star(3*measure.Inch/2+upTo(200, tick), 3*measure.Inch/2+upTo(200, tick), blank.DiamondID)
 		j.Card.Thickness = &thick
 		e := &j.Envelope
 		e.Ease, e.Seam, e.ThumbGap = upTo(10, tick), upTo(20, tick), upTo(14, tick)

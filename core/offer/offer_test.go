@@ -6,12 +6,12 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/internal/anyjob"
 )
 
 // offersTo are the offers to a job, found with the effort of one plan.
@@ -19,22 +19,10 @@ func offersTo(j job.Job, shop job.Shop) Offers {
 	return To(compare.New(j, shop, cutting.NewEffort(context.Background(), 1_000_000)))
 }
 
-func bigJob(w, h measure.Length, id blank.ID) job.Job {
-	return job.Job{
-		Name: "Star chart", Count: 3, Card: job.Card{Width: w, Height: h, Fold: card.SideFold},
-		Parts: []job.Part{{ID: "base", Name: "Card base", Kind: job.BasePart, Stock: "cover-80"}},
-		Envelope: job.EnvelopeWish{
-			School: blank.ExactSeam, Way: blank.PairWay, Ease: measure.Inch / 4, Seam: 3 * measure.Inch / 4, ThumbGap: measure.Inch / 2,
-			Stock: "copy-80", Adhesive: "tape-1-2", Construction: id,
-		},
-		Post: job.PostWish{Destination: "us-domestic"},
-	}
-}
-
 // A remedy changes a copy: the job that it was worked out for stays as it was.
 func TestRemediesChangeCopies(t *testing.T) {
 	shop := job.DefaultShop()
-	j := bigJob(7*measure.Inch, 5*measure.Inch, blank.DiamondID)
+	j := anyjob.Star(7*measure.Inch, 5*measure.Inch, blank.DiamondID)
 	j.Parts = append(j.Parts, job.Part{ID: "panel", Name: "Panel", Kind: job.LayerPart, Stock: "cover-100", Border: measure.Inch / 4, Foam: measure.Inch / 8})
 	for _, id := range []string{"knot", "brad", "gem-4"} {
 		var err error
@@ -88,7 +76,7 @@ func TestLargestServed(t *testing.T) {
 	tried := 0
 	for _, size := range [][2]measure.Length{{7 * measure.Inch, 5 * measure.Inch}, {10 * measure.Inch, 10 * measure.Inch}, {9 * measure.Inch, 14 * measure.Inch}} {
 		for _, id := range []blank.ID{blank.DiamondID, blank.PocketID, blank.GussetID, blank.BoxID, blank.TuckID} {
-			m := offersTo(bigJob(size[0], size[1], id), shop)
+			m := offersTo(anyjob.Star(size[0], size[1], id), shop)
 			if m.Candidate(blank.ByID(id)).Found {
 				continue
 			}

@@ -5,16 +5,16 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/card"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
+	"yellowparcel/internal/anyjob"
 )
 
 // A blank that the engine refuses is never proposed, and says so before anything
 // else.
 func TestRefusedIsSaid(t *testing.T) {
-	m := newMaker(bigJob(6*measure.Inch, 4*measure.Inch, blank.DiamondID), job.DefaultShop())
+	m := newMaker(anyjob.Star(6*measure.Inch, 4*measure.Inch, blank.DiamondID), job.DefaultShop())
 	all := m.Candidates()
 	if !m.Sound(all[0]) {
 		t.Fatal("a plain diamond does not serve")
@@ -28,17 +28,5 @@ func TestRefusedIsSaid(t *testing.T) {
 		if r.ID == blank.DiamondID && r.Recommended {
 			t.Error("it is proposed all the same")
 		}
-	}
-}
-
-func bigJob(w, h measure.Length, id blank.ID) job.Job {
-	return job.Job{
-		Name: "Star chart", Count: 3, Card: job.Card{Width: w, Height: h, Fold: card.SideFold},
-		Parts: []job.Part{{ID: "base", Name: "Card base", Kind: job.BasePart, Stock: "cover-80"}},
-		Envelope: job.EnvelopeWish{
-			School: blank.ExactSeam, Way: blank.PairWay, Ease: measure.Inch / 4, Seam: 3 * measure.Inch / 4, ThumbGap: measure.Inch / 2,
-			Stock: "copy-80", Adhesive: "tape-1-2", Construction: id,
-		},
-		Post: job.PostWish{Destination: "us-domestic"},
 	}
 }

@@ -11,6 +11,7 @@ import (
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/internal/anyjob"
 )
 
 // What a paper is said to take of stamps, greeting and ribbon is as much as looking
@@ -28,7 +29,7 @@ func TestPanelTakesTheMost(t *testing.T) {
 		for i := range 1 + r.IntN(5) {
 			things = append(things, job.Item{ID: fmt.Sprint(i), Name: fmt.Sprint(i), Width: side(0, 70), Height: side(4, 60)})
 		}
-		m := newMaker(bigJob(6*measure.Inch, 4*measure.Inch, blank.DiamondID), job.DefaultShop())
+		m := newMaker(anyjob.Star(6*measure.Inch, 4*measure.Inch, blank.DiamondID), job.DefaultShop())
 		got := layersStation{m}.together(paper, things, itemsLaid{}, itemSteps)
 		room := cutting.Sheet{Width: paper.Width - itemClear, Height: paper.Height - itemClear}
 		most := 0

@@ -19,6 +19,7 @@ import (
 	"yellowparcel/core/piece"
 	"yellowparcel/core/recipe"
 	"yellowparcel/core/say"
+	"yellowparcel/internal/anyjob"
 )
 
 // said are clauses that say something.
@@ -82,7 +83,7 @@ func TestEveryKindHasItsWords(t *testing.T) {
 	shop.Tools.Groove, shop.Tools.Reach = measure.Inch/8, 3*measure.Inch
 	for _, k := range blank.Constructions() {
 		t.Run(string(k.ID), func(t *testing.T) {
-			j := bigJob(5*measure.Inch, 4*measure.Inch, k.ID)
+			j := anyjob.Star(5*measure.Inch, 4*measure.Inch, k.ID)
 			m := envelopeStation{newMaker(j, shop)}
 			c := m.Candidate(k)
 			w := k.Words
@@ -126,7 +127,7 @@ func TestEveryKindHasItsWords(t *testing.T) {
 	}
 	for _, f := range card.Folds() {
 		t.Run(string(f), func(t *testing.T) {
-			j := bigJob(5*measure.Inch, 4*measure.Inch, blank.DiamondID)
+			j := anyjob.Star(5*measure.Inch, 4*measure.Inch, blank.DiamondID)
 			j.Card.Fold = f
 			m := cardStation{newMaker(j, shop)}
 			base := m.Base(f)

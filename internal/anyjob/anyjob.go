@@ -98,3 +98,16 @@ func Job(r *rand.Rand, shop job.Shop) job.Job {
 	}
 	return j
 }
+
+// Star is a plain job of three star charts, with a card and a construction of one's own.
+func Star(w, h measure.Length, id blank.ID) job.Job {
+	return job.Job{
+		Name: "Star chart", Count: 3, Card: job.Card{Width: w, Height: h, Fold: card.SideFold},
+		Parts: []job.Part{{ID: "base", Name: "Card base", Kind: job.BasePart, Stock: "cover-80"}},
+		Envelope: job.EnvelopeWish{
+			School: blank.ExactSeam, Way: blank.PairWay, Ease: measure.Inch / 4, Seam: 3 * measure.Inch / 4, ThumbGap: measure.Inch / 2,
+			Stock: "copy-80", Adhesive: "tape-1-2", Construction: id,
+		},
+		Post: job.PostWish{Destination: "us-domestic"},
+	}
+}
