@@ -72,7 +72,7 @@ func TestBoardWithGrooves(t *testing.T) {
 		}
 	}
 	n := notes(p.Envelope.Blank.Notes)
-	if !strings.Contains(n, "every score falls in a groove of your board, every 1⁄8: ease") {
+	if !strings.Contains(n, "every score falls in a groove of your board, every 1⁄8. Ease: ") {
 		t.Errorf("nothing is said of the grooves: %s", n)
 	}
 	// The sheet of the chosen way is the one to cut.
