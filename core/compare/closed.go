@@ -21,7 +21,7 @@ func (m Maker) Closed(c Candidate) Closed {
 	return Closed{
 		Width: c.Made.Width, Height: c.Made.Height, Layers: c.Made.Folded.Layers, Area: c.Made.Net.Area(), Stock: stock,
 		Thickness: max(m.Thick().Used, c.Made.Depth) + stock.Caliper*measure.Length(c.Made.Folded.Layers) + m.Closure().Caliper,
-		Net:       c.Made.Net,
+		Depth:     c.Made.Depth, Net: c.Made.Net,
 	}
 }
 
@@ -35,6 +35,8 @@ type Closed struct {
 	// Area of the envelope's paper in mm², and its stock.
 	Area  float64
 	Stock paper.Stock
+	// Depth is that of its walls; zero for none.
+	Depth measure.Length
 	// Bare is set when there is no envelope.
 	Bare bool
 	Net  blank.Net
@@ -53,4 +55,13 @@ func (m Maker) Closure() paper.Closure {
 	}
 	c, _ := paper.ClosureByID(m.Job().Post.Closure)
 	return c
+}
+
+// holds is how much of its thickness does not come off its sides when it is filled: all
+// of it where its walls are as deep as the card, or where there is no envelope.
+func (m Maker) holds(e Closed, thickness measure.Length) measure.Length {
+	if e.Bare || e.Depth >= m.Thick().Used {
+		return thickness
+	}
+	return e.Depth
 }

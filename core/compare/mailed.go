@@ -37,6 +37,7 @@ func (m Maker) Mailed(e Closed) mail.Piece {
 		p.Weight = max(scaleError, measured.Grams+grams-measured.GramsOf)
 		p.WeightError = scaleError + math.Abs(grams-measured.GramsOf)*weightError
 	}
+	p.Holds = m.holds(e, p.Thickness)
 	const inch = 25.4
 	p.Lump = m.Rise()
 	if m.Closure().Lump {

@@ -173,3 +173,35 @@ func TestPlainRectangle(t *testing.T) {
 		}
 	}
 }
+
+// What holds its size measures filled as it does flat: walls as deep as the card, a bare
+// card; shallower walls lose what they are short.
+func TestWhatHoldsItsSize(t *testing.T) {
+	book := us(t)
+	of := func(p Piece) (length, height float64) {
+		l, _ := Length.Known()
+		h, _ := Height.Known()
+		_, length = l.Of(p)
+		_, height = h.Of(p)
+		return length, height
+	}
+	soft := Piece{Width: 6 * in, Height: 4 * in, Thickness: in / 2}
+	for _, tt := range []struct {
+		name  string
+		holds measure.Length
+		lost  measure.Length
+	}{{"no walls", 0, in / 2}, {"walls half as deep", in / 4, in / 4}, {"walls as deep", in / 2, 0}, {"deeper walls", in, 0}} {
+		t.Run(tt.name, func(t *testing.T) {
+			p := soft
+			p.Holds = tt.holds
+			if l, h := of(p); l != float64(6*in-tt.lost) || h != float64(4*in-tt.lost) {
+				t.Errorf("filled it is %v long and %v high", measure.Length(l), measure.Length(h))
+			}
+		})
+	}
+	// The least card of a home letter, without an envelope and a hair under 1/100 thick.
+	bare := Piece{Width: 5 * in, Height: 3*in + in/2, Thickness: 10 * mil, Weight: 4, Bare: true, Holds: 10 * mil}
+	if v := book.Judge(bare); !v.Mailable || v.Class == "" {
+		t.Errorf("5 x 3 1/2 bare: mailable %v, class %q", v.Mailable, v.Class)
+	}
+}

@@ -3,19 +3,24 @@ package mail
 import "math"
 
 // The measures of size. A filled envelope is up to its thickness less long and high
-// than it is flat.
+// than it is flat, as far as no walls hold it.
+
+// filled is a side of a piece as it measures filled.
+func (p Piece) filled(side float64) float64 {
+	return math.Max(0, side-math.Max(0, float64(p.Thickness-p.Holds)))
+}
 
 func sizeError(p Piece) float64  { return float64(p.SizeError) }
 func thickError(p Piece) float64 { return float64(p.ThicknessError) }
 
 var length = MeasureKind{
 	ID: Length, Words: MeasureWords{"length", "too short", "too long"}, Exceeds: true, Quoted: true, Rectangle: true, Error: sizeError,
-	Of: func(p Piece) (flat, filled float64) { return p.long(), math.Max(0, p.long()-float64(p.Thickness)) },
+	Of: func(p Piece) (flat, filled float64) { return p.long(), p.filled(p.long()) },
 }
 
 var height = MeasureKind{
 	ID: Height, Words: MeasureWords{"height", "too low", "too high"}, Exceeds: true, Quoted: true, Rectangle: true, Error: sizeError,
-	Of: func(p Piece) (flat, filled float64) { return p.short(), math.Max(0, p.short()-float64(p.Thickness)) },
+	Of: func(p Piece) (flat, filled float64) { return p.short(), p.filled(p.short()) },
 }
 
 var sum = MeasureKind{

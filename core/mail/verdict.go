@@ -12,6 +12,9 @@ type Piece struct {
 	Width, Height measure.Length
 	// Thickness over everything, the envelope's own layers included.
 	Thickness measure.Length
+	// Holds is how much of that does not come off its sides when it is filled: as deep as
+	// its walls are, and all of a bare card's.
+	Holds measure.Length
 	// Weight in grams.
 	Weight float64
 	// SizeError is how far each outer size may be off, ThicknessError and
