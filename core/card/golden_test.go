@@ -71,9 +71,13 @@ func TestKindsOfFolds(t *testing.T) {
 // The habits, and the least layer that can be handled: at it there is one, a hair
 // under it none.
 func TestBordersAndTheLeastLayer(t *testing.T) {
-	for i, want := range []Border{{"hairline", "Hairline", measure.Inch / 16}, {"classic", "Classic", measure.Inch / 8}, {"wide", "Wide", measure.Inch / 4}} {
-		if Borders()[i] != want {
-			t.Errorf("%+v, want %+v", Borders()[i], want)
+	mm := measure.Millimetre
+	for unit, want := range map[measure.Unit][]Border{
+		measure.Inches:      {{"hairline", "Hairline", measure.Inch / 16}, {"classic", "Classic", measure.Inch / 8}, {"wide", "Wide", measure.Inch / 4}},
+		measure.Millimetres: {{"hairline", "Hairline", 3 * mm / 2}, {"classic", "Classic", 3 * mm}, {"wide", "Wide", 6 * mm}},
+	} {
+		if got := Borders(unit); !slices.Equal(got, want) {
+			t.Errorf("in %s: %+v, want %+v", unit, got, want)
 		}
 	}
 	for _, tt := range []struct {

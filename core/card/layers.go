@@ -80,25 +80,28 @@ type Border struct {
 	Width    measure.Length
 }
 
-// Borders lists the habits, narrow to wide.
-func Borders() []Border {
-	return []Border{
-		{"hairline", "Hairline", measure.Inch / 16},
-		{"classic", "Classic", measure.Inch / 8},
-		{"wide", "Wide", measure.Inch / 4},
+// Borders lists the habits of a unit, narrow to wide: half a step, a step and two of
+// the ladder.
+func Borders(u measure.Unit) []Border {
+	step := classic(u)
+	return []Border{{"hairline", "Hairline", step / 2}, {"classic", "Classic", step}, {"wide", "Wide", 2 * step}}
+}
+
+// classic is the border that most makers leave, and the step of the ladder.
+func classic(u measure.Unit) measure.Length {
+	if u == measure.Millimetres {
+		return 3 * measure.Millimetre
 	}
+	return measure.Inch / 8
 }
 
 // Rungs are the borders at which a ladder of layers stops, from none up: the
 // hairline and then every step of the classic border, as long as something of
 // the size is left. In millimetres a step is 3 mm.
 func Rungs(s Size, u measure.Unit) []measure.Length {
-	step, hairline := measure.Inch/8, measure.Inch/16
-	if u == measure.Millimetres {
-		step, hairline = 3*measure.Millimetre, 3*measure.Millimetre/2
-	}
+	step := classic(u)
 	const mostRungs = 12
-	list := []measure.Length{0, hairline}
+	list := []measure.Length{0, step / 2}
 	for b := step; len(list) < mostRungs && 2*b < min(s.Width, s.Height)-measure.Inch; b += step {
 		list = append(list, b)
 	}

@@ -139,7 +139,7 @@ func ChoicesIn(shop Shop) Choices {
 	c.addShelf(shop)
 	c.addRules(shop)
 	style := shop.Style()
-	for _, b := range card.Borders() {
+	for _, b := range card.Borders(shop.Unit) {
 		c["borders"] = append(c["borders"], field.Choice{ID: b.ID, Name: b.Name + ", " + style.Show(b.Width)})
 	}
 	for _, t := range paper.Things() {

@@ -165,7 +165,7 @@ func (j *Job) addPaper(shop Shop, kind PartKind) error {
 
 // usualBorder is the border that a layer begins with.
 func usualBorder(shop Shop) measure.Length {
-	for _, b := range card.Borders() {
+	for _, b := range card.Borders(shop.Unit) {
 		if b.ID == "classic" {
 			return b.Width
 		}

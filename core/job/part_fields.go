@@ -51,7 +51,7 @@ func (j *Job) paperFields(p *Part, path string, shop Shop) []field.Field {
 	border := at("border", "Border", 0, &p.Border)
 	usual := border.Value.(*field.Length)
 	usual.List = "borders"
-	for _, b := range card.Borders() {
+	for _, b := range card.Borders(shop.Unit) {
 		usual.Usual = append(usual.Usual, field.UsualLength{ID: b.ID, Length: b.Width})
 	}
 	list := []field.Field{

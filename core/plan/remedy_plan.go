@@ -52,8 +52,11 @@ var remediesTold = map[offer.RemedyID]remedyTold{
 	offer.Closure:   {[]say.Clause{say.Always("Close it with gum or tape")}, []say.Clause{say.Always("In place of the {closed}, which machines catch.")}},
 	offer.Rectangle: {[]say.Clause{say.Always("Make the envelope a plain rectangle, {size}")}, []say.Clause{say.Always("Two holding strips keep the card in the middle.")}},
 	offer.Make: {
-		[]say.Clause{say.When("box", "Box it: {construction}"), say.Unless("box", "Make it as a {construction}")},
-		[]say.Clause{say.Always("Of {sheet}, {thick} thick closed."), say.When("no sheet", " No sheet on your shelf is large enough for it.")},
+		[]say.Clause{say.When("box", "Box it: {construction}"), say.Always("Cut down a bought {bought}"), say.Unless("box,bought", "Make it as a {construction}")},
+		[]say.Clause{
+			say.Unless("bought", "Of {sheet}, {thick} thick closed."), say.When("bought", "Cut to {closed size}, {thick} thick closed."),
+			say.When("no sheet", " No sheet on your shelf is large enough for it."),
+		},
 	},
 	offer.HandCancel: {[]say.Clause{say.Always("Ask for cancelling by hand")}, []say.Clause{say.Always("The surcharge stays; the drum is spared. Not every counter offers it: ask first.")}},
 	offer.NextClass:  {[]say.Clause{say.Always("Pay for {class}")}, []say.Clause{say.Always("The next class up takes it without asking.")}},
@@ -105,6 +108,10 @@ func (m postStation) remedySlots(r offer.Remedy) say.Slots {
 	}
 	if k := r.Made; k != nil && r.Kind == offer.Make {
 		s["construction"], s["sheet"], s["thick"] = say.Lower(blank.ByID(blank.ID(r.Of)).Words.Name), m.by(k.Made.SheetWidth, k.Made.SheetHeight), m.fine().Show(m.Closed(*k).Thickness)
+		s["closed size"] = m.by(k.Made.Width, k.Made.Height)
+		if k.Kind.Bought {
+			s["bought"] = m.Format(k.Made.From.ID).Name
+		}
 		s.Flag("box", k.Kind.Box)
 		s.Flag("no sheet", !k.Found)
 	}
