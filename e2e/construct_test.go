@@ -82,7 +82,7 @@ func TestThickMetricCardFolds(t *testing.T) {
 	}
 	before := w.MustElement(`[data-panel="left wall"]`).MustAttribute("d")
 	stage("2")
-	w.see(test("fold-step"), "2. Fold the 4 walls. Glue tab onto wall.")
+	w.see(test("fold-step"), "2. Fold the 4 walls. Glue the 4 tabs onto the 2 walls.")
 	if after := w.MustElement(`[data-panel="left wall"]`).MustAttribute("d"); *after == *before {
 		t.Error("the wall does not move")
 	}

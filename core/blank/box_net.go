@@ -52,7 +52,7 @@ func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, s Spec) N
 			flap = flap.rounded(radius, flap.farthest(rim)...)
 		}
 		hang(f.id, "flap", f.id+" wall", flap, Point{f.from.X + f.out.X, f.from.Y + f.out.Y}, Point{f.to.X + f.out.X, f.to.Y + f.out.Y}, f.closeWith)
-		hang(f.id+" square", "glue square", f.id+" wall", f.square.meet(sheet), f.sqFrom, f.sqTo, 1)
+		hang(f.id+" square", "corner square", f.id+" wall", f.square.meet(sheet), f.sqFrom, f.sqTo, 1)
 	}
 	n.cutOut()
 	n.Glue = n.glued([2]string{"bottom", "left"}, [2]string{"bottom", "right"}, [2]string{"top", "left"}, [2]string{"top", "right"}, [2]string{"top", "bottom"},

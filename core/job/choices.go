@@ -115,7 +115,7 @@ func ChoicesIn(shop Shop) Choices {
 		"rooms":         words(string(AsBlock), "Thick all over", string(AsHeap), "Thick in places"),
 		"sorts":         words(string(LeastPaper), "Least paper", string(Quickest), "Quickest", string(Neatest), "Neatest", string(Cheapest), "Cheapest to post"),
 		"pockets":       words(string(blank.ExactPocket), "Ease, seam and gap as typed", string(blank.ThumbGapPocket), "1⁄4 ease, 1⁄2 finger gap", string(blank.ClosePocket), "1⁄8 ease, wide tabs"),
-		"boxes":         words(string(blank.FullSquares), "Glue squares as high as the walls", string(blank.LeastSquares), "The least square that closes"),
+		"boxes":         words(string(blank.FullSquares), "Corner squares as high as the walls", string(blank.LeastSquares), "The least square that closes"),
 		"walls":         words(string(blank.TabbedWalls), "Single, held by tabs", string(blank.HemmedWalls), "Double, hemmed over the tabs"),
 		"flaps":         words(string(blank.SquareFlap), "Square", string(blank.PointedFlap), "Pointed", string(blank.BluntFlap), "Pointed, tip cut off", string(blank.RoundFlap), "Rounded"),
 		"diamondFlaps":  words(string(blank.SquareFlap), "As the square gives it", string(blank.BluntFlap), "Blunt", string(blank.RoundFlap), "Rounded"),

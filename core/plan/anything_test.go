@@ -94,9 +94,10 @@ func checkCutting(t *testing.T, p plan.Plan) {
 func TestFoldsAreTold(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	want := map[blank.ID]string{
-		blank.DiamondID: "1 Fold the 2 sides. | 2 Fold the bottom. Glue bottom onto side. | 3 Fold the closing flap. Glue closing flap onto side and bottom.",
-		blank.PocketID:  "1 Fold the 2 tabs. | 2 Fold the back. Glue tab onto back. | 3 Fold the closing flap. Glue closing flap onto back.",
-		blank.TuckID:    "1 Fold the 4 tabs. | 2 Fold the 4 walls. Glue tab onto wall. | 3 Fold the tuck. | 4 Fold the lid.",
+		blank.DiamondID: "1 Fold the 2 sides. | 2 Fold the bottom. Glue the bottom onto the 2 sides. | 3 Fold the closing flap. Glue the closing flap onto the 2 sides and the bottom.",
+		blank.PocketID:  "1 Fold the 2 tabs. | 2 Fold the back. Glue the 2 tabs onto the back. | 3 Fold the closing flap. Glue the closing flap onto the back.",
+		blank.BoxID:     "1 Fold the 4 corner squares. | 2 Fold the 4 walls. Glue the 4 corner squares onto the 4 walls. | 3 Fold the 2 flaps. | 4 Fold the flap. Glue the flap onto the 2 flaps. | 5 Fold the flap. Glue the flap onto the 3 flaps.",
+		blank.TuckID:    "1 Fold the 4 tabs. | 2 Fold the 4 walls. Glue the 4 tabs onto the 2 walls. | 3 Fold the tuck. | 4 Fold the lid.",
 	}
 	for id, told := range want {
 		j.Envelope.Construction, j.Envelope.Depth = id, in/2 // high enough for a tuck

@@ -31,7 +31,7 @@ var faults = map[blank.FaultID]faultTold{
 	blank.CurveCut:     {say.Care, []say.Clause{say.Always("Its deep flap is cut at the sides with it: round the corners that are left.")}},
 	blank.TooHigh:      {say.Care, []say.Clause{say.Always("It stays {a} too high for the card, which slides: a lower envelope would hold it.")}},
 	blank.SlitCorners:  {say.Care, []say.Clause{say.Always("The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in.")}},
-	blank.GlueCorners:  {say.Care, []say.Clause{say.Always("The glue squares in the corners are {a} short of the walls: hold the corners with tape.")}},
+	blank.GlueCorners:  {say.Care, []say.Clause{say.Always("The corner squares are {a} short of the walls: hold the corners with tape.")}},
 	blank.SingleCrease: {say.Care, []say.Clause{say.Always("Two creases for a thickness of {a} cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.")}},
 	blank.NotchTooDeep: {say.Care, []say.Clause{say.Always("A thumb notch of {a} would cut the back through: it is drawn {b} deep.")}},
 	blank.FlapRaised:   {say.Care, []say.Clause{say.Always("A closing flap of {a} would cover no glue past the thumb gap: it is made {b}. For a shorter one take less of the gap.")}},

@@ -86,37 +86,44 @@ func stepsOf(n blank.Net) []FoldStep {
 	steps := []FoldStep{}
 	for i, o := range numbers {
 		s := FoldStep{Order: i + 1, Text: "Fold " + counted(byOrder[o]) + "."}
-		var glued []string // panels in order, and what each is glued onto
-		onto := map[string][]string{}
-		for _, g := range n.Glue {
-			// What is folded later closes the seam.
-			if max(order[g.Panel], order[g.Onto]) != o {
-				continue
-			}
-			what, on := label(name, g.Panel), label(name, g.Onto)
-			if onto[what] == nil {
-				glued = append(glued, what)
-			}
-			if !slices.Contains(onto[what], on) {
-				onto[what] = append(onto[what], on)
-			}
-		}
-		for k, what := range glued {
-			glued[k] = what + " onto " + strings.Join(onto[what], " and ")
-		}
-		if len(glued) > 0 {
-			s.Glue = "Glue " + strings.Join(glued, ", ") + "."
-		}
+		s.Glue = gluing(n, name, func(g blank.Glue) bool { return max(order[g.Panel], order[g.Onto]) == o }) // what is folded later closes the seam
 		steps = append(steps, s)
 	}
 	return steps
 }
 
-func label(name map[string]string, id string) string {
-	if name[id] == "" {
-		return id
+// gluing says what is glued onto what of some glue: panels of one name together.
+func gluing(n blank.Net, name map[string]string, which func(blank.Glue) bool) string {
+	var order []string // names of panels, as they come
+	from, onto := map[string][]string{}, map[string][]string{}
+	add := func(to map[string][]string, what, id string) {
+		if !slices.Contains(to[what], id) {
+			to[what] = append(to[what], id)
+		}
 	}
-	return name[id]
+	for _, g := range n.Glue {
+		if what := name[g.Panel]; what != "" && which(g) {
+			if !slices.Contains(order, what) {
+				order = append(order, what)
+			}
+			add(from, what, g.Panel)
+			add(onto, what, g.Onto)
+		}
+	}
+	named := func(ids []string) string {
+		names := make([]string, len(ids))
+		for i, id := range ids {
+			names[i] = name[id]
+		}
+		return counted(names)
+	}
+	for i, what := range order {
+		order[i] = named(from[what]) + " onto " + named(onto[what])
+	}
+	if len(order) == 0 {
+		return ""
+	}
+	return "Glue " + strings.Join(order, ", ") + "."
 }
 
 // counted joins names, those that repeat with their number.

@@ -167,7 +167,7 @@ func TestBoxSchools(t *testing.T) {
 	full := plan.Make(j, shop).Envelope.Blank
 	j.Envelope.Box = blank.LeastSquares
 	least := plan.Make(j, shop).Envelope.Blank
-	if least.Sheet.Nm >= full.Sheet.Nm || !strings.Contains(notes(least.Notes), "The glue squares in the corners are") {
+	if least.Sheet.Nm >= full.Sheet.Nm || !strings.Contains(notes(least.Notes), "The corner squares are") {
 		t.Errorf("least %s, full %s; %s", least.Sheet.Text, full.Sheet.Text, notes(least.Notes))
 	}
 	j.Envelope.Box, j.Envelope.Walls = "wide", "soft"
