@@ -77,3 +77,24 @@ func TestBasesAddUp(t *testing.T) {
 		}
 	}
 }
+
+// The doors of a gate are shy of the middle by a sixty-fourth each, or by what the maker
+// asks for, up to a thirty-second.
+func TestGateDoorsAreAsShyAsAsked(t *testing.T) {
+	s := Spec{Fold: GateFold, Width: 5 * in, Height: 7 * in}
+	for _, tt := range []struct {
+		name  string
+		asked map[string]measure.Length
+		door  measure.Length
+	}{{"as usual", nil, 5*in/2 - in/64}, {"a thirty-second", map[string]measure.Length{"shy": in / 32}, 5*in/2 - in/32}} {
+		t.Run(tt.name, func(t *testing.T) {
+			s.Asked = tt.asked
+			if b := NewBase(s); b.Panels[0] != tt.door || b.Panels[2] != tt.door || b.Lengths()["gap"] != 5*in-2*tt.door {
+				t.Errorf("doors %v, gap %v", b.Panels, b.Lengths())
+			}
+		})
+	}
+	if a := GateFold.Kind().Asked; len(a) != 1 || a[0].Least != in/64 || a[0].Most != in/32 {
+		t.Errorf("it asks for %+v", a)
+	}
+}

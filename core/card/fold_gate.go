@@ -14,7 +14,7 @@ var gate = Kind{
 		Notes: []say.Clause{say.Always("The doors leave {gap} {unit} between them, so that they meet and do not overlap.")},
 	},
 	Panels: func(s Spec) []measure.Length {
-		door := s.Width/2 - shyAtLeast
+		door := s.Width/2 - shy.In(s.Asked)
 		if s.Tick > 0 {
 			door = door.Down(s.Tick)
 		}
@@ -22,10 +22,11 @@ var gate = Kind{
 	},
 	Layers:  layers(2),
 	Options: always(),
+	Asked:   []measure.Asked{shy},
 	Lengths: func(b Base) map[string]measure.Length {
 		return map[string]measure.Length{"gap": b.Panels[1] - b.Panels[0] - b.Panels[2]}
 	},
 }
 
-// shyAtLeast is what each door of a gate is less than half.
-const shyAtLeast = measure.Inch / 64
+// shy is what each door of a gate is less than half.
+var shy = measure.Asked{Name: "shy", Label: "Doors shy by", Note: "each, so that they meet and do not overlap", Least: measure.Inch / 64, Most: measure.Inch / 32, Usual: measure.Inch / 64, Fine: true}

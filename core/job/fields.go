@@ -171,7 +171,7 @@ func askedFields(at string, lengths []measure.Asked, in *map[string]measure.Leng
 	for _, a := range lengths {
 		l := (*in)[a.Name]
 		list = append(list, field.Field{
-			Path: at + "asked." + a.Name, Label: a.Label, Note: a.Note, Value: &field.Length{At: &l, Least: a.Least, Most: a.Most, Or: a.Usual},
+			Path: at + "asked." + a.Name, Label: a.Label, Note: a.Note, Value: &field.Length{At: &l, Least: a.Least, Most: a.Most, Or: a.Usual, Fine: a.Fine},
 			Then: func() {
 				if *in = maps.Clone(*in); *in == nil {
 					*in = map[string]measure.Length{}

@@ -5,6 +5,8 @@ package measure
 type Asked struct {
 	Name, Label, Note  string
 	Least, Most, Usual Length
+	// Fine is set where thousandths decide, which a tick would hide.
+	Fine bool
 }
 
 // In is the length as it was asked for, or the usual one.
