@@ -48,3 +48,22 @@ func TestWishesThatCannotBe(t *testing.T) {
 		t.Errorf("closed it is %v high, with an ease of %v", m.Height, m.EaseHeight)
 	}
 }
+
+// Two creases as far apart as a card is thick leave nothing of a narrow tab: then there
+// is one, and it is told; a hair of a tab more, and there are two.
+func TestTwoCreasesNeedATab(t *testing.T) {
+	s := Spec{Width: 6 * in, Height: 4 * in, Thickness: in, Ease: in / 4, ThumbGap: in / 2, Adhesive: in / 8, Style: sixteenth, Pocket: ExactPocket, Double: true}
+	for _, tt := range []struct {
+		name string
+		seam measure.Length
+		two  bool
+	}{{"a tab half as wide", in / 4, false}, {"a tab just as wide", in / 2, false}, {"a tab a tick wider", in/2 + in/16, true}} {
+		t.Run(tt.name, func(t *testing.T) {
+			s.Seam = tt.seam
+			m := NewPocket(s)
+			if (m.Depth == in) != tt.two || m.faulty(SingleCrease) == tt.two || m.Prove() != nil {
+				t.Errorf("%v deep, %v, %v", m.Depth, m.Faults, m.Prove())
+			}
+		})
+	}
+}

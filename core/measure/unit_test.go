@@ -94,3 +94,15 @@ func TestWhatGoesOnAfterAFraction(t *testing.T) {
 		}
 	}
 }
+
+// A fraction may begin with a nought, and a nought after one is one number too many.
+func TestNoughtsInFractions(t *testing.T) {
+	for text, want := range map[string]Length{"5 0/8": 5 * Inch, "5-04/8": 5*Inch + Inch/2, "0/4": 0} {
+		if got, err := Parse(text, Inches); err != nil || got != want {
+			t.Errorf("%q is %v, %v", text, got, err)
+		}
+	}
+	if got, err := Parse("1/2 0", Inches); err == nil || !strings.Contains(err.Error(), "goes on after its fraction") {
+		t.Errorf("a nought after a fraction: %v, %v", got, err)
+	}
+}
