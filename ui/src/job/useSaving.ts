@@ -93,6 +93,8 @@ export function useSaving(asked: string, of: Of) {
       await wasItMine(mine)
     } else if (!response) {
       timer = window.setTimeout(save, tryAgainAfter)
+      // What another window saved meanwhile was heard while this save was on its way.
+      if (newest > version) void follow()
     } else {
       refused.value = sentenceOf(error)
     }
