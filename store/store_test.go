@@ -278,3 +278,42 @@ func TestShopIsReadOnceAVersion(t *testing.T) {
 		t.Errorf("version %d, %d sheets", now.Version, now.Shop.Stocks[0].Have)
 	}
 }
+
+// What an envelope was cut down from is the bought envelope; a job that began with an
+// envelope has that one.
+func TestBoughtEnvelopesMoveOn(t *testing.T) {
+	dir, steps := t.TempDir(), fstest.MapFS{}
+	for _, name := range []string{"00001_jobs_and_shop.sql", "00002_lines.sql"} {
+		step, err := migrations.ReadFile("migrations/" + name)
+		if err != nil {
+			t.Fatal(err)
+		}
+		steps[name] = &fstest.MapFile{Data: step}
+	}
+	s, err := openWith(dir, steps)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for id, body := range map[string]string{
+		"aaaaaaaaaaaaaaaa": `{"name":"cut","card":{"width":1,"height":1},"envelope":{"construction":"cutdown","cutFrom":"a7"},"post":{}}`,
+		"bbbbbbbbbbbbbbbb": `{"name":"began","card":{"width":1,"height":1},"envelope":{},"post":{},"start":{"format":"own","width":190000000,"height":140000000}}`,
+		"cccccccccccccccc": `{"name":"plain","card":{"width":1,"height":1},"envelope":{},"post":{}}`,
+	} {
+		if _, err := s.db.Exec("INSERT INTO jobs (id, place, version, name, body, created, changed) VALUES (?, 1, 1, 'x', ?, 'x', 'x')", id, body); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if err := s.Close(); err != nil {
+		t.Fatal(err)
+	}
+	s = open(t, dir)
+	for id, want := range map[string]string{"aaaaaaaaaaaaaaaa": "cutdown a7 0 mm", "bbbbbbbbbbbbbbbb": "bought own 190 mm", "cccccccccccccccc": "  0 mm"} {
+		j, err := s.Job(ctx, id)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if e := j.Job.Envelope; fmt.Sprintf("%s %s %v", e.Construction, e.From, e.OwnWidth) != want {
+			t.Errorf("%s is %s %s %v, want %s", id, e.Construction, e.From, e.OwnWidth, want)
+		}
+	}
+}

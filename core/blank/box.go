@@ -18,7 +18,7 @@ var box = Construction{
 		Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
 	},
 	Wishes:  always(easeWish, seamWish, gapWish, flapWish, depthWish),
-	Options: []string{"box", stockOption, adhesiveOption, shapeOption, cornerOption, linerOption, patternOption},
+	Options: []string{"box", opensOption, stockOption, adhesiveOption, shapeOption, cornerOption, linerOption, patternOption},
 	Ways: []WayKind{
 		{
 			ID: boxCorners, Name: "each corner", Tool: ScoreBoard, Asks: []string{"cornerAt", "groove"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,

@@ -17,12 +17,13 @@ const (
 	GussetID  ID = "gusset"  // a pocket with walls
 	BoxID     ID = "box"     // a box mailer from a square on its point
 	TuckID    ID = "tuck"    // a box mailer with lid and tuck
+	BoughtID  ID = "bought"  // a bought envelope as it is
 	CutDownID ID = "cutdown" // a bought envelope made narrower
 )
 
 // constructions are all there are, in the order they are offered: each is a value
 // in a file of its own.
-var constructions = []*Construction{&diamond, &pocket, &gusset, &box, &tuck, &cutDown}
+var constructions = []*Construction{&diamond, &pocket, &gusset, &box, &tuck, &bought, &cutDown}
 
 // Construction is a way of making an envelope: all that the program knows of it.
 // Whoever adds one writes such a value and names it in the list above.
@@ -37,8 +38,8 @@ type Construction struct {
 	// off what presses, and that a liner lines on its floor alone.
 	Walled, Box bool
 	// Bought is set for one that is made of an envelope that is sold: nothing is cut
-	// for it from a sheet.
-	Bought bool
+	// for it from a sheet. Whole is set where it is taken as it is.
+	Bought, Whole bool
 	// Wishes are the lengths that count for it, what a spec's school sets by itself
 	// left out; Options what else is chosen, in the order that it is asked for. Both are
 	// names of the fields of an envelope.
@@ -132,7 +133,7 @@ var sealsOnSides = say.When("short", "short of the bottom flap: it seals on the 
 const (
 	easeWish, seamWish, gapWish, flapWish, depthWish, sliverWish = "ease", "seam", "thumbGap", "flap", "depth", "sliver"
 
-	stockOption, adhesiveOption, linerOption, patternOption, shapeOption, cornerOption, doubleOption, tipsOption = "stock", "adhesive", "liner", "patternInside", "flapShape", "corner", "double", "foldTips"
+	opensOption, stockOption, adhesiveOption, linerOption, patternOption, shapeOption, cornerOption, doubleOption, tipsOption = "opens", "stock", "adhesive", "liner", "patternInside", "flapShape", "corner", "double", "foldTips"
 )
 
 // always are the wishes of a construction whose schools set none of them.

@@ -8,7 +8,7 @@ import (
 var cutDown = Construction{
 	ID: CutDownID, Bought: true,
 	Words: Words{
-		Name: "Cut down a bought one", Drawing: lyingFlat, Overlap: flapOverlap,
+		Name: "Cut down a bought one", Drawing: closedWithFlap, Overlap: flapOverlap,
 		Sentence: []say.Clause{
 			say.Unless("cut left", "Take {from}, cut [{cut right}] off one side, and glue that side with a seam of [{seam}]."),
 			say.When("cut left", "Take {from}, cut [{cut left}] off either side, and glue both sides with a seam of [{seam}]."),
@@ -19,11 +19,12 @@ var cutDown = Construction{
 		Not:  "No envelope that is sold or on your shelf can be cut down to this card.",
 	},
 	Wishes:  always(easeWish, seamWish),
-	Options: []string{"oneSide", stockOption, adhesiveOption, linerOption},
+	Options: []string{"from", "oneSide", stockOption, adhesiveOption, linerOption},
 	Ways: []WayKind{{
 		ID: NextEdge, Name: "cut, and glued again",
 		Steps: []say.Clause{
-			say.When("cut left", "Cut {cut left} off the left side and {cut right} off the right."), say.Unless("cut left", "Cut {cut right} off the right side."),
+			say.When("cut left", "Cut {cut left} off the left side and {cut right} off the right, through both layers: the cuts are {kept} apart."),
+			say.Unless("cut left", "Cut {cut right} off the right side, through both layers: {kept} is left."),
 			say.Always("Glue what was cut with a seam of {seam}, and leave the throat open."),
 		},
 	}},
@@ -32,17 +33,6 @@ var cutDown = Construction{
 
 // What is cut off a bought envelope.
 const cutLeft, cutRight Role = "cut left", "cut right"
-
-// Bought is an envelope that is cut down: its outer size, throat along the width.
-type Bought struct {
-	// ID is that of its format, Owned set for one on the shelf.
-	ID            string
-	Owned         bool
-	Width, Height measure.Length
-	// Pointed is set when its flap is deep and pointed, so that cutting its sides
-	// cuts the flap's curve.
-	Pointed bool
-}
 
 // fittest cuts down the bought envelope of the spec that is left with the least to
 // spare: one on the shelf before one to buy. The paper of what is sold counts.
@@ -80,7 +70,12 @@ func NewCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
 	if !ok {
 		return m, false
 	}
-	m.Net = cutDownNet(m, s.Seam.Millimetres(), (b.Width - m.Width).Millimetres(), oneSide)
+	shape := SquareFlap
+	if b.Pointed {
+		shape = PointedFlap
+	}
+	m.Net = cutDownNet(m, s.Seam.Millimetres(), (b.Width - m.Width).Millimetres(), oneSide, shape)
+	m.seen = closedNet(m, 0, b.Width.Millimetres(), shape)
 	return m.Finished(s), true
 }
 
@@ -114,7 +109,7 @@ func MeasureCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
 	if m.Cuts = 2; oneSide {
 		scores, m.Cuts = []Setting{edgeScore(cutRight, FromRight, off)}, 1
 	}
-	m.Flap = measure.Round(0.4 * float64(b.Height))
+	m.Flap = b.flap()
 	m.Overlap = m.Flap
 	if b.Pointed {
 		m.fault(CurveCut, off, 0)
@@ -132,7 +127,7 @@ func MeasureCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
 
 // cutDownNet draws the envelope opened out at its bottom, with the strips that
 // are cut off.
-func cutDownNet(m Made, seam, off float64, oneSide bool) Net {
+func cutDownNet(m Made, seam, off float64, oneSide bool, shape FlapShape) Net {
 	w, h, flap := m.Width.Millimetres(), m.Height.Millimetres(), m.Flap.Millimetres()
 	x0 := off / 2
 	if oneSide {
@@ -143,7 +138,7 @@ func cutDownNet(m Made, seam, off float64, oneSide bool) Net {
 	n.Panels = []Panel{
 		{"face", "front", rectangle(x0, flap, x1, flap+h)},
 		{"back", "back", rectangle(x0, flap+h, x1, flap+2*h)},
-		{"top", "closing flap", rectangle(x0, 0, x1, flap)},
+		{"top", "closing flap", shape.outline(0, w+off, flap, 0, 0, 0).keep(rightOf(x0), leftOf(x1))},
 	}
 	n.Creases = []Crease{
 		{Panel: "back", From: Point{x0, flap + h}, To: Point{x1, flap + h}, Angle: 180, Order: 1},

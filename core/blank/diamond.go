@@ -39,7 +39,7 @@ var diamond = Construction{
 		}
 		return []string{easeWish, gapWish, flapWish}
 	},
-	Options: []string{"school", stockOption, adhesiveOption, shapeOption, tipsOption, cornerOption, doubleOption, linerOption, patternOption},
+	Options: []string{"school", opensOption, stockOption, adhesiveOption, shapeOption, tipsOption, cornerOption, doubleOption, linerOption, patternOption},
 	Ways:    []WayKind{pairWay, cornerWay, centreWay, edgeWay, roundWay, notchWay},
 	Make:    func(s Spec) (Made, bool) { return NewDiamond(s).Made(), true },
 }

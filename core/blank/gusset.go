@@ -13,7 +13,7 @@ var gusset = Construction{
 		Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
 	},
 	Wishes:  func(s Spec) []string { return append(s.pocketWishes(), depthWish, sliverWish) },
-	Options: []string{"pocket", stockOption, adhesiveOption, shapeOption, cornerOption, "notch", linerOption, patternOption},
+	Options: []string{"pocket", opensOption, stockOption, adhesiveOption, shapeOption, cornerOption, "notch", linerOption, patternOption},
 	Ways:    []WayKind{nextEdgeWay.wordless(), oneEdgeWay.wordless()},
 	Make: func(s Spec) (Made, bool) {
 		s.Gusset = s.Wall()

@@ -46,6 +46,7 @@ type Made struct {
 	// From is the bought envelope that it is made of.
 	From Bought
 
+	seen   Net  // a bought envelope, closed
 	floor  bool // a liner lines its floor alone
 	inside bool // its tabs are glued inside the front, which keeps a liner off them
 }

@@ -12,7 +12,7 @@ var pocket = Construction{
 		Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
 	},
 	Wishes:  func(s Spec) []string { return append(s.pocketWishes(), sliverWish) },
-	Options: []string{"pocket", stockOption, adhesiveOption, shapeOption, cornerOption, "notch", "tabsOnBack", doubleOption, linerOption, patternOption},
+	Options: []string{"pocket", opensOption, stockOption, adhesiveOption, shapeOption, cornerOption, "notch", "tabsOnBack", doubleOption, linerOption, patternOption},
 	Ways:    []WayKind{nextEdgeWay, oneEdgeWay},
 	Make:    func(s Spec) (Made, bool) { s.Gusset = 0; return NewPocket(s), true },
 }

@@ -68,7 +68,7 @@ type Spec struct {
 	// FoldTips folds the tip of a diamond's flap that is blunted in and glues it,
 	// where it is cut off otherwise.
 	FoldTips bool
-	// Bought are the envelopes that may be cut down, SoldCaliper that of their paper;
+	// Bought are the envelopes that may be taken or cut down, SoldCaliper that of their paper;
 	// OneSide cuts one side alone. LeastWidthAt is the width that a plain rectangle has
 	// round an interior at a height; nil where none is wished for.
 	Bought       []Bought
@@ -77,6 +77,14 @@ type Spec struct {
 	LeastWidthAt func(interior, height measure.Length) measure.Length
 	// Asked are the lengths that one construction alone asks for, by their names.
 	Asked map[string]measure.Length
+}
+
+// Turned is the spec of the card lying a quarter turn round, so that its height runs
+// across the throat.
+func (s Spec) Turned() Spec {
+	s.Width, s.Height = s.Height, s.Width
+	s.LeastWidth, s.LeastHeight = s.LeastHeight, s.LeastWidth
+	return s
 }
 
 // FlapShape is the shape of a closing flap.

@@ -19,7 +19,7 @@ var tuck = Construction{
 		Tabs: []say.Clause{say.Always("The glue tabs are as high as the walls, {a}, and narrower than the {adhesive}, {b}. Make the walls deeper, or choose a narrower adhesive.")},
 	},
 	Wishes:  always(easeWish, depthWish, flapWish),
-	Options: []string{"walls", stockOption, adhesiveOption, cornerOption, linerOption, patternOption},
+	Options: []string{"walls", opensOption, stockOption, adhesiveOption, cornerOption, linerOption, patternOption},
 	Ways: []WayKind{{
 		ID: NextEdge, Name: "sides, then all from the bottom", Tool: ScoreBoard, Asks: []string{"groove"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,
 		Sentence: []say.Clause{

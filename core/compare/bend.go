@@ -4,7 +4,7 @@ import "yellowparcel/core/mail"
 
 // Beam is the piece as it is bent along its length, scaled to what was measured
 // of its stiffness at home.
-func (m Maker) Beam(e Closed, grams float64) (b mail.Beam, scaled bool) {
+func (m Posted) Beam(e Closed, grams float64) (b mail.Beam, scaled bool) {
 	b = m.Bare(e)
 	factor := m.Job().Post.Measured.Stiffer
 	if factor == 0 {
@@ -17,7 +17,7 @@ func (m Maker) Beam(e Closed, grams float64) (b mail.Beam, scaled bool) {
 }
 
 // Bare is the piece as it is bent along its length, by the sums alone.
-func (m Maker) Bare(e Closed) mail.Beam {
+func (m Posted) Bare(e Closed) mail.Beam {
 	wide := e.Width >= e.Height
 	panels := 1
 	if !m.Job().Card.Fold.Kind().Unfolded {
@@ -32,7 +32,7 @@ func (m Maker) Bare(e Closed) mail.Beam {
 
 // Stiffer is by how much the piece came out stiffer than the sums have it, when it
 // was bent at home; false where it was not, or not so that it tells anything.
-func (m Maker) Stiffer(b mail.Beam, grams float64) (float64, bool) {
+func (m Posted) Stiffer(b mail.Beam, grams float64) (float64, bool) {
 	t := m.Job().Post.Measured
 	if t.Grams > 0 {
 		grams = t.Grams

@@ -8,7 +8,7 @@ import (
 
 // Closed is a construction closed, with the card in it; the bare card where there is no
 // envelope.
-func (m Maker) Closed(c Candidate) Closed {
+func (m Posted) Closed(c Candidate) Closed {
 	if m.Job().Post.Bare {
 		size := m.Outer()
 		return Closed{Width: size.Width, Height: size.Height, Thickness: m.Thick().Used, Bare: true}
@@ -18,8 +18,12 @@ func (m Maker) Closed(c Candidate) Closed {
 		id = SoldPaper
 	}
 	stock, _ := m.Shop().Stock(id)
+	w, h := c.Made.Width, c.Made.Height
+	if c.Turned {
+		w, h = h, w
+	}
 	return Closed{
-		Width: c.Made.Width, Height: c.Made.Height, Layers: c.Made.Folded.Layers, Area: c.Made.Net.Area(), Stock: stock,
+		Width: w, Height: h, Turned: c.Turned, Layers: c.Made.Folded.Layers, Area: c.Made.Net.Area(), Stock: stock,
 		Thickness: max(m.Thick().Used, c.Made.Depth) + stock.Caliper*measure.Length(c.Made.Folded.Layers) + m.Closure().Caliper,
 		Depth:     c.Made.Depth, Net: c.Made.Net,
 	}
@@ -28,9 +32,11 @@ func (m Maker) Closed(c Candidate) Closed {
 // Wider is what its creases are set apart because a folded crease eats paper.
 func (c Closed) Wider() measure.Length { return blank.Wider(c.Stock.Caliper) }
 
-// closed is a filled envelope as the post sees it, or a bare card.
+// Closed is a filled envelope as the post sees it, or a bare card: its width lies along
+// the card's, Turned set where its throat does not.
 type Closed struct {
 	Width, Height, Thickness measure.Length
+	Turned                   bool
 	Layers                   int
 	// Area of the envelope's paper in mm², and its stock.
 	Area  float64
@@ -43,13 +49,16 @@ type Closed struct {
 }
 
 // Whole is a bought envelope before it is cut down.
-func (m Maker) Whole(c Candidate) Closed {
+func (m Posted) Whole(c Candidate) Closed {
 	e, from := m.Closed(c), c.Made.From
-	return Closed{Width: from.Width, Height: from.Height, Thickness: e.Thickness, Stock: e.Stock, Area: c.Made.Net.Sheet.Area()}
+	if c.Turned {
+		from.Width, from.Height = from.Height, from.Width
+	}
+	return Closed{Width: from.Width, Height: from.Height, Turned: c.Turned, Thickness: e.Thickness, Stock: e.Stock, Area: c.Made.Net.Sheet.Area()}
 }
 
 // Closure is what closes the envelope; nothing on a bare card.
-func (m Maker) Closure() paper.Closure {
+func (m Posted) Closure() paper.Closure {
 	if m.Job().Post.Bare {
 		return paper.Closure{}
 	}
@@ -59,7 +68,7 @@ func (m Maker) Closure() paper.Closure {
 
 // holds is how much of its thickness does not come off its sides when it is filled: all
 // of it where its walls are as deep as the card, or where there is no envelope.
-func (m Maker) holds(e Closed, thickness measure.Length) measure.Length {
+func (m Posted) holds(e Closed, thickness measure.Length) measure.Length {
 	if e.Bare || e.Depth >= m.Thick().Used {
 		return thickness
 	}

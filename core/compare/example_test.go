@@ -21,6 +21,7 @@ func Example() {
 	// Output:
 	// diamond surcharged 16
 	// box surcharged 28
+	// bought surcharged 1
 	// cutdown goes 2
 	// 5 1⁄2 square snug
 }

@@ -8,9 +8,9 @@ import (
 )
 
 // Book is a rulebook of the shop's own, or one that ships.
-func (m Maker) Book() (mail.Rulebook, bool) { return m.Shop().Book(m.Job().Post.Destination) }
+func (m Posted) Book() (mail.Rulebook, bool) { return m.Shop().Book(m.Job().Post.Destination) }
 
-func (m Maker) Judge(c Closed) Forecast {
+func (m Posted) Judge(c Closed) Forecast {
 	book, ok := m.Book()
 	if !ok {
 		return Forecast{Ending: ByHand}
@@ -20,7 +20,7 @@ func (m Maker) Judge(c Closed) Forecast {
 
 // VerdictOf judges a piece and goes up to the class that the maker wants it to
 // go as at least.
-func (m Maker) VerdictOf(book mail.Rulebook, p mail.Piece) mail.Verdict {
+func (m Posted) VerdictOf(book mail.Rulebook, p mail.Piece) mail.Verdict {
 	v := book.Judge(p)
 	if m.Job().Post.Class == "" || book.ID != m.Job().Post.Destination {
 		return v

@@ -11,7 +11,7 @@ import (
 
 // piece is the closed envelope with the card in it: what was measured where it
 // was, else what the sums predict.
-func (m Maker) Mailed(e Closed) mail.Piece {
+func (m Posted) Mailed(e Closed) mail.Piece {
 	_, grams := m.Weights(e)
 	r := m.Relief()
 	p := mail.Piece{
@@ -59,7 +59,7 @@ func (m Maker) Mailed(e Closed) mail.Piece {
 
 // thicknessError is how far the predicted thickness may be off: foam gives, and
 // papers differ.
-func (m Maker) thicknessError() measure.Length {
+func (m Posted) thicknessError() measure.Length {
 	if m.Thick().Measured {
 		return caliperError
 	}
@@ -78,7 +78,7 @@ func DroopOK(t job.Measured, length float64) bool {
 
 // sheets are the envelope's own panels along the length of the piece, each as
 // broad as it is on the whole.
-func (m Maker) sheets(e Closed, wide bool) (list []mail.Sheet) {
+func (m Posted) sheets(e Closed, wide bool) (list []mail.Sheet) {
 	if e.Bare || len(e.Net.Panels) == 0 {
 		return nil
 	}
@@ -86,7 +86,7 @@ func (m Maker) sheets(e Closed, wide bool) (list []mail.Sheet) {
 	for _, panel := range e.Net.Lying() {
 		left, top, right, end := panel.Box()
 		low, high := left-x0, right-x0
-		if !wide {
+		if wide == e.Turned {
 			low, high = top-y0, end-y0
 		}
 		if high-low > 0 {

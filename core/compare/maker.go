@@ -18,9 +18,12 @@ import (
 	"yellowparcel/core/piece"
 )
 
+// Posted is a piece as the post sees it when it is closed.
+type Posted struct{ piece.Piece }
+
 // Maker makes envelopes for one piece.
 type Maker struct {
-	piece.Piece
+	Posted
 	// SizeOnly is set where of an envelope nothing but its sheet matters.
 	SizeOnly bool
 	// Effort is what the searches that go with it share.
@@ -29,7 +32,7 @@ type Maker struct {
 
 // New is the maker for a job's piece.
 func New(j job.Job, shop job.Shop, effort *cutting.Effort) Maker {
-	return Maker{Piece: piece.Of(j, shop), Effort: effort}
+	return Maker{Posted: Posted{piece.Of(j, shop)}, Effort: effort}
 }
 
 // With is the maker for another job in the same shop, with all that follows from it.
@@ -38,12 +41,11 @@ func (m Maker) With(j job.Job) Maker {
 	return m
 }
 
-// Format is an envelope that is sold or on the shelf.
+// Format is an envelope that is sold or on the shelf, or the one that the job's maker
+// measured.
 func (m Maker) Format(id string) envelope.Format {
-	for _, f := range m.Shop().Formats() {
-		if f.ID == id {
-			return f
-		}
-	}
-	return envelope.Format{}
+	wish := m.Job().Envelope
+	wish.From = id
+	f, _ := wish.Bought(m.Shop())
+	return f
 }

@@ -10,7 +10,7 @@ import (
 // Noting is the job of a closed piece with what the sums say of the piece as it is, beside every
 // reading of it that has none: so that a reading is never forgotten when the piece
 // changes, but counted on from.
-func (m Maker) Noting(e Closed) job.Job {
+func (m Posted) Noting(e Closed) job.Job {
 	j := m.Job()
 	if j.Card.Thickness != nil && j.Card.ThicknessOf == 0 {
 		j.Card.ThicknessOf = m.Thick().Predicted

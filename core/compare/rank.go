@@ -19,9 +19,13 @@ func (m Maker) Sort() job.CompareSort {
 }
 
 // PaperUsed is the paper that goes into a construction, in square inches; for a
-// bought envelope that is cut down, what it was made of.
+// bought envelope what it was made of, for one that lies on the shelf and is taken whole
+// none.
 func (c Candidate) PaperUsed() float64 {
-	if c.Kind.Bought {
+	switch {
+	case c.Kind.Whole && c.Made.From.Owned:
+		return 0
+	case c.Kind.Bought:
 		return c.Made.Net.Sheet.Area() / (25.4 * 25.4)
 	}
 	return c.Made.SheetWidth.Inches() * c.Made.SheetHeight.Inches()
@@ -29,6 +33,9 @@ func (c Candidate) PaperUsed() float64 {
 
 // Work counts cuts and folds.
 func (c Candidate) Work() int { return c.Made.Cuts + c.Made.Folds }
+
+// spoiling are the faults that keep a maker from an envelope.
+var spoiling = []blank.FaultID{blank.SeamUnderAdhesive, blank.SeamRounded, blank.OpenBack, blank.TabsMeet, blank.FlapTooLong}
 
 // Sound reports whether nothing is wrong with a construction that would keep a
 // maker from it.
@@ -40,9 +47,12 @@ func (m Maker) Sound(c Candidate) bool {
 		return false // the card rattles in it
 	}
 	for _, f := range c.Made.Faults {
-		if slices.Contains([]blank.FaultID{blank.SeamUnderAdhesive, blank.SeamRounded, blank.OpenBack, blank.TabsMeet, blank.FlapTooLong}, f.ID) {
+		if slices.Contains(spoiling, f.ID) {
 			return false
 		}
+	}
+	if c.Kind.Whole && c.Fit.Verdict != envelope.Right && c.Fit.Verdict != envelope.Snug {
+		return false
 	}
 	// A card too thick for single creases wants walls.
 	return c.Made.Depth > 0 || m.Thick().Used <= measure.Inch/4

@@ -2,6 +2,7 @@ package compare
 
 import (
 	"yellowparcel/core/blank"
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
@@ -68,13 +69,34 @@ func (m Maker) rectangleFor(w, h, caliper measure.Length) (mail.Rectangle, bool)
 	return r, r.OK
 }
 
-// withBought is a spec with the envelopes that may be cut down.
+// withBought is a spec with the envelopes that may be cut down: the one that the job
+// names, or all.
 func (m Maker) withBought(s blank.Spec) blank.Spec {
 	s.SoldCaliper = m.SoldCaliper()
-	for _, f := range m.Shop().Formats() {
-		if id := m.Job().Envelope.CutFrom; id == "" || id == f.ID {
-			s.Bought = append(s.Bought, blank.Bought{ID: f.ID, Owned: f.Owned, Width: f.Width, Height: f.Height, Pointed: f.Family == "baronial"})
-		}
+	list := m.Shop().Formats()
+	if f, ok := m.Job().Envelope.Bought(m.Shop()); ok {
+		list = []envelope.Format{m.opened(f)}
+	}
+	for _, f := range list {
+		s.Bought = append(s.Bought, soldAs(f))
 	}
 	return s
+}
+
+// opened is a format with the side that it opens on: what the job says of one that the
+// maker measured.
+func (m Maker) opened(f envelope.Format) envelope.Format {
+	if f.ID == job.OwnEnvelope {
+		f.Opens = m.Job().Envelope.Opens
+	}
+	return f
+}
+
+// soldAs is a format with its throat along the width.
+func soldAs(f envelope.Format) blank.Bought {
+	b := blank.Bought{ID: f.ID, Owned: f.Owned, Width: f.Width, Height: f.Height, Pointed: f.Family == "baronial"}
+	if f.Opens == envelope.ShortSide {
+		b.Width, b.Height = b.Height, b.Width
+	}
+	return b
 }

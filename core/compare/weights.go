@@ -35,7 +35,7 @@ type Weighed struct {
 }
 
 // Weights is what the piece weighs, part by part.
-func (m Maker) Weights(e Closed) (list []Weighed, sum float64) {
+func (m Posted) Weights(e Closed) (list []Weighed, sum float64) {
 	put := func(of Weight, name string, grams float64) {
 		if grams > 0 {
 			list, sum = append(list, Weighed{of, name, grams}), sum+grams

@@ -45,7 +45,8 @@ type Card struct {
 	Takes *Size
 }
 
-func (c Card) takes() Size {
+// Room is what the thickness takes of an envelope's width and height.
+func (c Card) Room() Size {
 	if c.Takes != nil {
 		return *c.Takes
 	}
@@ -82,7 +83,7 @@ func fitAs(f Format, c Card, caliper measure.Length, turned bool) Fit {
 	if turned {
 		w, h = h, w
 	}
-	t := c.takes()
+	t := c.Room()
 	fit := Fit{Format: f, Turned: turned, EaseWidth: w - c.Width - t.Width, EaseHeight: h - c.Height - t.Height}
 	allow := measure.Length(0)
 	if c.Thickness < plainLayers && f.soldFor(c) {
@@ -91,6 +92,11 @@ func fitAs(f Format, c Card, caliper measure.Length, turned bool) Fit {
 	}
 	fit.Verdict = together(judge(fit.EaseWidth, allow), judge(fit.EaseHeight, allow))
 	return fit
+}
+
+// Sits names how a card sits that has so much room, total over both sides.
+func Sits(easeWidth, easeHeight measure.Length) Verdict {
+	return together(judge(easeWidth, 0), judge(easeHeight, 0))
 }
 
 func (f Format) soldFor(c Card) bool {

@@ -24,8 +24,21 @@ type Format struct {
 	Width  measure.Length // the long side
 	Height measure.Length // the short side
 	Cards  []Size         // the cards it is sold for
+	Opens  Side           // where its throat lies; on the long side when empty
 	Owned  bool           // on the maker's shelf, not to be bought
 }
+
+// Side is a side of an envelope.
+type Side string
+
+// The sides that an envelope may open on.
+const (
+	LongSide  Side = "long"
+	ShortSide Side = "short"
+)
+
+// Sides lists them, the usual one first.
+func Sides() []Side { return []Side{LongSide, ShortSide} }
 
 // Size is a card size of the trade, long side as Width.
 type Size struct{ Width, Height measure.Length }

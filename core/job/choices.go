@@ -7,6 +7,7 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/field"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
@@ -122,6 +123,8 @@ func ChoicesIn(shop Shop) Choices {
 		"tips":          words(field.No, "cut off", field.Yes, "folded in"),
 		"sides":         words(field.No, "outside", field.Yes, "inside"),
 		"addressSides":  words(field.No, "along the long edge", field.Yes, "along the short edge"),
+		"opens":         words("", "as proposed", string(envelope.LongSide), "long side", string(envelope.ShortSide), "short side"),
+		"ownOpens":      words(string(envelope.LongSide), "the long side", string(envelope.ShortSide), "the short side"),
 		"grains":        words("", "not known", string(paper.AlongLong), "long", string(paper.AlongShort), "short"),
 		"patterns":      words("", "has no top", string(paper.AlongLong), "up the long side", string(paper.AlongShort), "up the short side"),
 		"units":         words(string(measure.Inches), "inches", string(measure.Millimetres), "millimetres"),
@@ -204,6 +207,7 @@ func (c Choices) addShelf(shop Shop) {
 		}
 		c["formats"] = append(c["formats"], field.Choice{ID: f.ID, Name: name})
 	}
+	c["bought"] = append(words("", "the fittest"), c["formats"]...)
 }
 
 // addRules are destinations, and the classes of each.

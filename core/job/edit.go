@@ -221,7 +221,7 @@ func (j *Job) addItem(id string) error {
 	return say.Refuse("“%s” is nothing that is laid out on a panel: choose one of the list.", say.Clip(id))
 }
 
-// addStart is the envelope that the maker came with.
+// addStart is the envelope that the maker came with: the job's own from then on.
 func (j *Job) addStart(shop Shop, format string) error {
 	if !formatList(shop).Knows(format) {
 		return say.Refuse("The envelope “%s” is not known: choose one of the list, or measure yours.", say.Clip(format))
@@ -232,7 +232,8 @@ func (j *Job) addStart(shop Shop, format string) error {
 		s.MeasureAs(j.Card)
 	}
 	j.Start = &s
-	return nil
+	j.Envelope.Construction = blank.BoughtID
+	return j.Envelope.Take(format, shop, j.Start, j.Card)
 }
 
 // addOutline makes the card an odd shape: its outline as JSON, in millimetres. The

@@ -3,9 +3,11 @@ package job
 import (
 	"maps"
 	"slices"
+	"strings"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/field"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
@@ -131,6 +133,7 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 		return field.Field{Path: "envelope." + path, Label: label, Value: v}
 	}
 	k := blank.ByID(j.Construction())
+	from := field.One[string]{At: &e.From, List: field.List{Name: "bought", Knows: formatList(shop).Knows}, None: true, Gone: true}
 	flaps := field.ListOf("flaps", blank.FlapShapes())
 	if k.OnPoint {
 		flaps.Name = "diamondFlaps"
@@ -146,7 +149,8 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 		pick("stock", "Paper", &field.One[string]{At: &e.Stock, List: stockList(shop), Gone: true}),
 		pick("adhesive", "Adhesive", &field.One[string]{At: &e.Adhesive, List: adhesiveList(shop), Gone: true}),
 		pick("liner", "Liner", &field.One[string]{At: &e.Liner, List: field.List{Name: "liners", Knows: stockList(shop).Knows}, None: true, Gone: true}),
-		pick("cutFrom", "Cut down from", &field.One[string]{At: &e.CutFrom, List: formatList(shop), None: true, Gone: true}),
+		{Path: "envelope.from", Label: "Bought envelope", Value: &from, Then: func() { e.measureAs(j.Card) }},
+		pick("opens", "Opens on", &field.One[envelope.Side]{At: &e.Opens, List: field.ListOf("opens", envelope.Sides()), None: true}),
 		pick("flapShape", "Flap ends", &field.One[blank.FlapShape]{At: &e.FlapShape, List: flaps, Or: blank.SquareFlap}),
 		pick("foldTips", "Long tips are", &field.Flag{At: &e.FoldTips, List: "tips"}),
 		pick("patternInside", "Pattern shows", &field.Flag{At: &e.PatternInside, List: "sides"}),
@@ -163,7 +167,22 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 		length("envelope.notch", "Finger notch", "radius, in the back; 0 for none", &e.Notch, 2*measure.Inch),
 		{Path: "envelope.sliver", Label: "Taper", Note: "of tabs, back and flap at the free edge, so that nothing peeks out", Value: &field.Length{At: &e.Sliver, Least: measure.Inch / 128, Most: measure.Inch / 8, Fine: true, Or: UsualSliver}},
 	}
+	if e.From == OwnEnvelope {
+		list = append(list, ownEnvelopeFields("envelope.own", &e.OwnWidth, &e.OwnHeight, nil)...)
+	}
 	return append(list, askedFields("envelope.", k.Asked, &e.Asked)...)
+}
+
+// ownEnvelopeFields are what a ruler says of an envelope that the maker measured.
+func ownEnvelopeFields(at string, width, height *measure.Length, then func()) []field.Field {
+	side := func(path, label, name string, l *measure.Length) field.Field {
+		return field.Field{Path: at + path, Label: label, Name: name, Value: &field.Length{At: l, Least: 2 * LeastCard, Most: MostCard}, Then: then}
+	}
+	w, h := "Width", "Height"
+	if strings.HasSuffix(at, ".") {
+		w, h = "width", "height"
+	}
+	return []field.Field{side(w, "Outside, width", "envelope's width", width), side(h, "Outside, height", "envelope's height", height)}
 }
 
 // askedFields are the fields of the lengths that one kind alone asks for.
@@ -224,12 +243,19 @@ func (j *Job) startFields(shop Shop) []field.Field {
 	s := j.Start
 	list := []field.Field{{
 		Path: "start.format", Label: "The envelope you have", Value: &field.One[string]{At: &s.Format, List: formatList(shop), Gone: true},
-		Then: func() { s.MeasureAs(j.Card) },
+		Then: func() {
+			s.MeasureAs(j.Card)
+			if j.Construction() == blank.BoughtID {
+				_ = j.Envelope.Take(s.Format, shop, s, j.Card) // known, since it was chosen of the list
+			}
+		},
 	}}
 	if s.Format == OwnEnvelope {
-		list = append(list,
-			field.Field{Path: "start.width", Label: "Outside, width", Name: "envelope's width", Value: &field.Length{At: &s.Width, Least: 2 * LeastCard, Most: MostCard}},
-			field.Field{Path: "start.height", Label: "Outside, height", Name: "envelope's height", Value: &field.Length{At: &s.Height, Least: 2 * LeastCard, Most: MostCard}})
+		list = append(list, ownEnvelopeFields("start.", &s.Width, &s.Height, func() {
+			if j.Envelope.From == OwnEnvelope { // it is the same one
+				j.Envelope.OwnWidth, j.Envelope.OwnHeight = s.Width, s.Height
+			}
+		})...)
 	}
 	return list
 }

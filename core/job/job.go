@@ -12,6 +12,7 @@ package job
 import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
@@ -203,10 +204,15 @@ type EnvelopeWish struct {
 	Liner string `json:"liner,omitempty" maxLength:"40"`
 	// Mailable makes the envelope a plain rectangle, the card held by strips.
 	Mailable bool `json:"mailable,omitempty"`
-	// CutFrom is the bought envelope that is cut down, the fittest when empty;
-	// OneSide cuts it on one side only.
-	CutFrom string `json:"cutFrom,omitempty" maxLength:"40"`
+	// From is the bought envelope that is taken, whole or cut down: the ID of a format,
+	// or OwnEnvelope; the fittest when empty. OneSide cuts it on one side only.
+	From    string `json:"from,omitempty" maxLength:"40"`
 	OneSide bool   `json:"oneSide,omitempty"`
+	// OwnWidth and OwnHeight are the outer size that a ruler says of an own envelope.
+	OwnWidth  measure.Length `json:"ownWidth,omitempty"`
+	OwnHeight measure.Length `json:"ownHeight,omitempty"`
+	// Opens is the side that the throat lies on; the one proposed when empty.
+	Opens envelope.Side `json:"opens,omitempty"`
 	// Asked are the lengths that one construction alone asks for, by their names.
 	Asked map[string]measure.Length `json:"asked,omitempty"`
 }

@@ -60,9 +60,13 @@ type OwnedEnvelope struct {
 	Name   string         `json:"name" maxLength:"80"`
 	Width  measure.Length `json:"width"`
 	Height measure.Length `json:"height"`
-	// Have is how many there are; zero when nobody counted.
-	Have int  `json:"have,omitempty"`
-	Off  bool `json:"off,omitempty"`
+	// Have is how many there are; zero when nobody counted. Cents is what one costs, in
+	// hundredths; zero where nobody knows.
+	Have  int  `json:"have,omitempty"`
+	Cents int  `json:"cents,omitempty"`
+	Off   bool `json:"off,omitempty"`
+	// Opens is the side that its throat lies on; the long one when empty.
+	Opens envelope.Side `json:"opens,omitempty"`
 }
 
 // Tools are the maker's tools as far as the sums need them.
@@ -158,7 +162,7 @@ func (s Shop) Formats() []envelope.Format {
 }
 
 func (e OwnedEnvelope) AsFormat() envelope.Format {
-	f := envelope.Format{ID: e.ID, Name: e.Name, Width: max(e.Width, e.Height), Height: min(e.Width, e.Height), Owned: true}
+	f := envelope.Format{ID: e.ID, Name: e.Name, Width: max(e.Width, e.Height), Height: min(e.Width, e.Height), Owned: true, Opens: e.Opens}
 	for _, sold := range envelope.Formats() {
 		if sold.Width == f.Width && sold.Height == f.Height {
 			f.Cards = sold.Cards
@@ -178,4 +182,14 @@ func (s Shop) SheetsFor(stock paper.Stock) []paper.Sheet {
 		return []paper.Sheet{sheet}
 	}
 	return nil
+}
+
+// Owned is an envelope on the shelf, or taken off it.
+func (s Shop) Owned(id string) (OwnedEnvelope, bool) {
+	for _, e := range s.Envelopes {
+		if e.ID == id {
+			return e, true
+		}
+	}
+	return OwnedEnvelope{}, false
 }

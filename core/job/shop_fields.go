@@ -5,6 +5,7 @@ import (
 	"maps"
 	"strconv"
 
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/field"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
@@ -49,7 +50,9 @@ func (s *Shop) Fields() (list []field.Field) {
 		list = append(list, name(path, &e.Name), off(path, &e.Off),
 			field.Field{Path: path + "width", Label: "Outside, width", Name: "envelope's width", Value: &field.Length{At: &e.Width, Least: LeastCard, Most: MostCard}},
 			field.Field{Path: path + "height", Label: "Outside, height", Name: "envelope's height", Value: &field.Length{At: &e.Height, Least: LeastCard, Most: MostCard}},
-			have(path, "How many", &e.Have))
+			have(path, "How many", &e.Have),
+			field.Field{Path: path + "opens", Label: "Opens on", Value: &field.One[envelope.Side]{At: &e.Opens, List: field.ListOf("ownOpens", envelope.Sides()), Or: envelope.LongSide}},
+			field.Field{Path: path + "cents", Label: "One costs", Value: &field.Price{At: &e.Cents, Most: mostCents}})
 	}
 	directions := []paper.Direction{paper.AlongLong, paper.AlongShort}
 	kept := field.List{Name: "kept", Knows: sheetList(*s).Knows}
@@ -62,7 +65,8 @@ func (s *Shop) Fields() (list []field.Field) {
 			field.Field{Path: path + "pattern", Label: "Pattern", Value: &field.One[paper.Direction]{At: &k.Pattern, List: field.ListOf("patterns", directions), None: true}},
 			field.Field{Path: path + "surface", Label: "Surface", Value: &field.One[paper.Surface]{At: &k.Surface, List: field.ListOf("surfaces", paper.Surfaces()), Or: paper.Uncoated}},
 			field.Field{Path: path + "sheet", Label: "Kept in", Value: &field.One[string]{At: &k.Sheet, List: kept, None: true, Told: "“%s” is a sheet that is not on the shelf: choose another."}},
-			have(path, "How many sheets", &k.Have))
+			have(path, "How many sheets", &k.Have),
+			field.Field{Path: path + "cents", Label: "A sheet costs", Value: &field.Price{At: &k.Cents, Most: mostCents}})
 	}
 	for i := range s.Adhesives {
 		a, path := &s.Adhesives[i], fmt.Sprintf("adhesives.%d.", i)

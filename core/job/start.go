@@ -3,6 +3,7 @@ package job
 import (
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/say"
 )
 
 // OwnEnvelope is the format of an envelope that the maker measured.
@@ -44,4 +45,39 @@ func (s *Start) MeasureAs(c Card) {
 	if min(s.Width, s.Height) < LeastCard {
 		s.Width, s.Height = c.Width+startRoom, c.Height+startRoom
 	}
+}
+
+// Take makes a format of the shop the bought envelope, or the one that a ruler measured:
+// the one that the job began with, or one about as large as its card.
+func (e *EnvelopeWish) Take(format string, shop Shop, from *Start, round Card) error {
+	t := *e
+	t.From = format
+	if from != nil && from.Format == OwnEnvelope && format == OwnEnvelope {
+		t.OwnWidth, t.OwnHeight = from.Width, from.Height
+	}
+	t.measureAs(round)
+	if _, ok := t.Bought(shop); !ok {
+		return say.Refuse("There is no envelope “%s” on your shelf or to buy: choose one of the list.", say.Clip(format))
+	}
+	*e = t
+	return nil
+}
+
+// measureAs gives a bought envelope that nobody measured a size round the card.
+func (e *EnvelopeWish) measureAs(c Card) {
+	if e.From != OwnEnvelope {
+		return
+	}
+	s := Start{Width: e.OwnWidth, Height: e.OwnHeight}
+	s.MeasureAs(c)
+	e.OwnWidth, e.OwnHeight = s.Width, s.Height
+}
+
+// Bought is the bought envelope that is taken; false where none is named, or the shop
+// has it no longer.
+func (e EnvelopeWish) Bought(shop Shop) (envelope.Format, bool) {
+	if e.From == "" {
+		return envelope.Format{}, false
+	}
+	return Start{Format: e.From, Width: e.OwnWidth, Height: e.OwnHeight}.In(shop)
 }

@@ -161,7 +161,7 @@ func (m Offers) otherwiseMade(c compare.Candidate, all []compare.Candidate, now 
 		crushable = crushable || p.Thing != nil && p.Thing.Crushable
 	}
 	for _, k := range all {
-		if !k.OK || k.Kind == c.Kind {
+		if !k.OK || k.Kind == c.Kind || k.Kind.Whole && !m.Sound(k) {
 			continue
 		}
 		box := k.Kind.Box
@@ -169,8 +169,8 @@ func (m Offers) otherwiseMade(c compare.Candidate, all []compare.Candidate, now 
 			continue
 		}
 		list = append(list, Remedy{
-			Kind: Make, Of: string(k.Kind.ID), anyway: box && crushable && c.Made.Depth == 0, Made: &k,
-			change: func(j *job.Job) { j.Envelope.Construction = k.Kind.ID },
+			Kind: Make, Of: k.ID(), anyway: box && crushable && c.Made.Depth == 0, Made: &k,
+			change: func(j *job.Job) { *j = k.Take(*j) },
 		})
 	}
 	return list

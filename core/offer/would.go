@@ -4,6 +4,7 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
@@ -13,6 +14,7 @@ type WouldID string
 
 // What would.
 const (
+	OtherSide WouldID = "side" // its throat on the short side
 	LessEase  WouldID = "ease"
 	LessSeam  WouldID = "seam"
 	LessBoth  WouldID = "both"
@@ -24,7 +26,7 @@ const (
 
 // WouldIDs lists them.
 func WouldIDs() []WouldID {
-	return []WouldID{LessEase, LessSeam, LessBoth, OtherKind, LessCard, TwoPieces, Larger}
+	return []WouldID{OtherSide, LessEase, LessSeam, LessBoth, OtherKind, LessCard, TwoPieces, Larger}
 }
 
 // Would is one thing that would bring a blank onto a sheet.
@@ -46,6 +48,9 @@ func (m Offers) WhatWould(c compare.Candidate, all []compare.Candidate) (list []
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	try := func(w Would) {
 		j := m.Job().Clone()
+		if w.ID == OtherSide {
+			j.Envelope.Opens = envelope.ShortSide
+		}
 		if w.Ease > 0 {
 			j.Envelope.Ease = w.Ease
 		}
@@ -55,6 +60,9 @@ func (m Offers) WhatWould(c compare.Candidate, all []compare.Candidate) (list []
 		if m.with(j).foundFor(c.Kind) {
 			list = append(list, w)
 		}
+	}
+	if c.Opens == envelope.LongSide && c.Why == compare.AsAsked {
+		try(Would{ID: OtherSide})
 	}
 	try(Would{ID: LessEase, Ease: ease})
 	try(Would{ID: LessSeam, Seam: a.Width})

@@ -77,9 +77,11 @@ type Stock struct {
 	Surface Surface   `json:"surface,omitempty"`
 	// Sheet is the ID of the size it is kept in; empty when any sheet will do.
 	Sheet string `json:"sheet,omitempty" maxLength:"40"`
-	// Have is how many sheets of it there are; zero when nobody counted.
-	Have int  `json:"have,omitempty"`
-	Off  bool `json:"off,omitempty"`
+	// Have is how many sheets of it there are; zero when nobody counted. Cents is what one
+	// costs, in hundredths; zero where nobody knows.
+	Have  int  `json:"have,omitempty"`
+	Cents int  `json:"cents,omitempty"`
+	Off   bool `json:"off,omitempty"`
 }
 
 // HeavyFold is the weight over which a fold across the grain cracks.

@@ -25,7 +25,7 @@ func TestRefusedIsSaid(t *testing.T) {
 		t.Errorf("it says %v", n)
 	}
 	for _, r := range p.Comparison.Rows {
-		if r.ID == blank.DiamondID && r.Recommended {
+		if r.ID == string(blank.DiamondID) && r.Recommended {
 			t.Error("it is proposed all the same")
 		}
 	}

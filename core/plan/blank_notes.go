@@ -55,11 +55,12 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate
 		}
 		notes = append(notes, m.stockNotes(stock, c.Kind)...)
 	}
+	notes = append(notes, m.openingNotes(c)...)
 	notes = append(notes, m.stripNotes(c)...)
 	if hint := slots.Text(c.Kind.Words.Hint...); hint != "" {
 		add(say.Fine, "%s", hint)
 	}
-	if c.Kind.Bought {
+	if c.Kind.Bought && !c.Kind.Whole {
 		if whole := m.Judge(m.Whole(c)); whole.Rank < c.Post.Rank {
 			add(say.Trouble, "Whole it would go as %s; cut down it goes as %s: check the post before cutting.", shortly(whole), shortly(c.Post))
 		}

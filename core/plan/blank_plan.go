@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
@@ -19,6 +20,8 @@ type BlankPlan struct {
 		Width  Shown `json:"width"`
 		Height Shown `json:"height"`
 	} `json:"closed"`
+	// Lies is the card's size as it lies in the drawing: across the throat, and down.
+	Lies       card.Size   `json:"lies"`
 	EaseWidth  Shown       `json:"easeWidth"`
 	EaseHeight Shown       `json:"easeHeight"`
 	Seam       Shown       `json:"seam"`
@@ -66,7 +69,7 @@ func (m envelopeStation) blank(c compare.Candidate, all []compare.Candidate) Bla
 	p := BlankPlan{
 		Sheet: m.shown(made.SheetWidth), Exact: m.shown(cmp.Or(made.Exact, made.SheetWidth)),
 		EaseWidth: m.shown(made.EaseWidth), EaseHeight: m.shown(made.EaseHeight), Seam: m.shown(made.Seam), Overlap: m.shown(made.Overlap),
-		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Net, Dimensions: m.dimensions(c), Liner: m.lining(c),
+		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Seen(), Lies: m.lies(c), Dimensions: m.dimensions(c), Liner: m.lining(c),
 		Sentence: m.waySlots(c, made.Way(), slots).Sentence(slices.Concat(k.Words.Sentence, k.Way(made.Way().ID).Sentence)...),
 		Drawing:  slots.Text(k.Words.Drawing...),
 		Folds:    m.foldSteps(c), Folding: m.folding(c), Holes: holes(made), Wishes: m.wishes(k), Options: options(k),
@@ -80,12 +83,21 @@ func (m envelopeStation) blank(c compare.Candidate, all []compare.Candidate) Bla
 	return p
 }
 
+// lies is the card's size as it lies in its envelope.
+func (m envelopeStation) lies(c compare.Candidate) card.Size {
+	size := m.Outer()
+	if c.Turned {
+		size.Width, size.Height = size.Height, size.Width
+	}
+	return size
+}
+
 // slots are what the words of a construction are filled with.
 func (m envelopeStation) slots(c compare.Candidate) say.Slots {
 	made, show := c.Made, m.Style().Show
 	s := say.Slots{
 		"name": c.Kind.Words.Name, "unit": string(m.Style().Unit), "sheet": show(made.SheetWidth), "sheet size": m.by(made.SheetWidth, made.SheetHeight),
-		"closed": m.by(made.Width, made.Height), "card": m.by(m.Outer().Width, m.Outer().Height), "seam": show(made.Seam), "parts": m.partsWords(made),
+		"closed": m.by(made.Width, made.Height), "card": m.by(m.lies(c).Width, m.lies(c).Height), "seam": show(made.Seam), "parts": m.partsWords(made),
 		"Corners": say.Capital(say.Plural(len(made.Net.CutAway)-len(made.Blunts), "small triangle")),
 		"beyond":  show(made.Seam + (m.Job().Envelope.Ease+m.Thick().Used)/2),
 	}
@@ -96,7 +108,10 @@ func (m envelopeStation) slots(c compare.Candidate) say.Slots {
 		s["depth"] = show(made.Depth)
 	}
 	if c.Kind.Bought {
-		s["from"] = m.Format(made.From.ID).Name
+		s["from"], s["whole"] = m.Format(made.From.ID).Name, m.by(made.From.Width, made.From.Height)
+		if !c.Kind.Whole {
+			s["kept"] = show(made.Width)
+		}
 	}
 	s.Flag("short", made.Overlap < 0)
 	s.Flag("no overlap", made.Overlap == 0)
@@ -116,13 +131,23 @@ func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []R
 		closed = show(made.Depth) + " deep"
 	}
 	loss := made.Way().EaseLoss
+	if c.Kind.Whole {
+		return []Reading{
+			{"closed", "Outside", m.by(made.Width, made.Height), opensOn[c.Opens]},
+			{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), verdicts[c.Fit.Verdict].why},
+			m.layersReading(made.Net, made.Folded.Layers),
+		}
+	}
 	list := []Reading{
 		{"closed", "Closed size", m.by(made.Width, made.Height), closed},
-		{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), "across × down, thickness taken off"},
+		{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), "along and across the throat"},
 		seam,
 		{"overlap", "Flap overlap", show(made.Overlap), slots.Text(c.Kind.Words.Overlap...)},
 		{"worst", "Worst case", show(made.Ease() - loss.Worst), fmt.Sprintf("ease left, if all is %s off; %s at root-sum-square", m.fine().Show(m.Style().Tick/2), show(made.Ease()-loss.RSS))},
 		m.layersReading(made.Net, made.Folded.Layers),
+	}
+	if made.Width != made.Height {
+		list = append(list, Reading{"opens", "Opens on", opensOn[c.Opens], ""})
 	}
 	if made.Shortest > 0 || c.Kind.OnPoint {
 		list = append(list, m.flapReading(made.Flap, made.Shortest)...)

@@ -13,26 +13,30 @@ import (
 
 // ConstructionPlan is one construction beside the others.
 type ConstructionPlan struct {
-	ID   blank.ID `json:"id"`
-	Name string   `json:"name"`
+	// ID is that of the construction, and of the format of an envelope that is bought.
+	ID   string `json:"id"`
+	Name string `json:"name"`
 	// OK is false when it cannot be made for this card; Text says why.
-	OK          bool         `json:"ok"`
-	Text        string       `json:"text"`
-	Net         blank.Sketch `json:"net"`
-	Sheet       string       `json:"sheet"`
-	Fits        bool         `json:"fits"`
-	FitText     string       `json:"fitText"`
-	Seam        string       `json:"seam"`
-	Work        string       `json:"work"`
-	Depth       string       `json:"depth"`
-	Closed      string       `json:"closed"`
-	Paper       string       `json:"paper"`
-	Post        string       `json:"post"`
-	Tone        say.Tone     `json:"tone"`
-	Faults      int          `json:"faults"`
-	Chosen      bool         `json:"chosen"`
-	Recommended bool         `json:"recommended"`
-	Drawing     string       `json:"drawing"`
+	OK      bool         `json:"ok"`
+	Text    string       `json:"text"`
+	Net     blank.Sketch `json:"net"`
+	Sheet   string       `json:"sheet"`
+	Fits    bool         `json:"fits"`
+	FitText string       `json:"fitText"`
+	Seam    string       `json:"seam"`
+	Work    string       `json:"work"`
+	Depth   string       `json:"depth"`
+	Closed  string       `json:"closed"`
+	Paper   string       `json:"paper"`
+	Opens   string       `json:"opens"`
+	// Price is what its paper or the envelope costs, where that is known.
+	Price       string   `json:"price"`
+	Post        string   `json:"post"`
+	Tone        say.Tone `json:"tone"`
+	Faults      int      `json:"faults"`
+	Chosen      bool     `json:"chosen"`
+	Recommended bool     `json:"recommended"`
+	Drawing     string   `json:"drawing"`
 }
 
 // ComparisonPlan sets the constructions side by side.
@@ -47,9 +51,10 @@ type ComparisonPlan struct {
 func (m envelopeStation) comparison(list []compare.Candidate) ComparisonPlan {
 	p := ComparisonPlan{Sort: m.Sort(), Rows: []ConstructionPlan{}}
 	sorted := m.Order(list)
+	chosen := m.Choose(list).ID()
 	for i, c := range sorted {
 		row := m.row(c)
-		row.Recommended = i == 0 && m.Sound(c)
+		row.Recommended, row.Chosen = i == 0 && m.Sound(c), c.OK && c.ID() == chosen
 		p.Rows = append(p.Rows, row)
 	}
 	p.Sentence = m.reason(sorted)
@@ -66,11 +71,14 @@ func (m envelopeStation) reason(sorted []compare.Candidate) string {
 		return "None of them serves this card as it is: see what each lacks."
 	}
 	sound := m.Serving(sorted)
-	name, among := best.Kind.Words.Name, fmt.Sprintf("of the %d that serve", sound)
+	name, among := m.candidateName(best), fmt.Sprintf("of the %d that serve", sound)
 	if sound == 1 {
 		among = "and the only one that serves"
 	}
 	seam := fmt.Sprintf("its seam is %s", m.Style().Show(best.Made.Seam))
+	if best.Kind.Whole {
+		seam = fmt.Sprintf("the ease is %s", m.by(best.Made.EaseWidth, best.Made.EaseHeight))
+	}
 	switch m.Sort() {
 	case job.Quickest:
 		return fmt.Sprintf("%s: %d cuts and folds, the fewest %s, and %s.", name, best.Work(), among, seam)
@@ -79,25 +87,27 @@ func (m envelopeStation) reason(sorted []compare.Candidate) string {
 	case job.Cheapest:
 		return fmt.Sprintf("%s: it goes as %s, %s thick, the cheapest %s, and %s.", name, shortly(best.Post), m.fine().Show(m.Closed(best).Thickness), among, seam)
 	}
+	if best.PaperUsed() == 0 {
+		return fmt.Sprintf("%s: %s, %s, and %s.", name, verdicts[best.Fit.Verdict].good, m.stockedWords(best), seam)
+	}
 	return fmt.Sprintf("%s: %.0f square inches of paper, the least %s, and %s.", name, best.PaperUsed(), among, seam)
 }
 
 func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {
-	row := ConstructionPlan{ID: c.Kind.ID, Name: c.Kind.Words.Name, OK: c.OK, Chosen: c.Kind.ID == m.Job().Construction(), Tone: say.Fine}
+	row := ConstructionPlan{ID: c.ID(), Name: m.candidateName(c), OK: c.OK, Tone: say.Fine}
 	if !c.OK {
-		row.Text = c.Kind.Words.Not
+		row.Text = m.notWords(c)
 		row.Net = blank.Net{}.Sketch()
 		return row
 	}
-	row.Net = c.Made.Net.Sketch()
+	row.Net = c.Made.Seen().Sketch()
 	row.Sheet, row.Fits = m.by(c.Made.SheetWidth, c.Made.SheetHeight), c.Found
 	row.FitText = fmt.Sprintf("from %s, %s to spare", c.Fits.Name, m.Style().Show(c.Spare.Down(m.Style().Tick)))
 	switch {
+	case c.Kind.Whole:
+		row.Sheet, row.FitText = m.by(c.Made.From.Width, c.Made.From.Height), verdicts[c.Fit.Verdict].good+", "+m.stockedWords(c)
 	case c.Kind.Bought:
-		row.Sheet, row.FitText = m.Format(c.Made.From.ID).Name, "to buy"
-		if c.Made.From.Owned {
-			row.FitText = "on your shelf"
-		}
+		row.Sheet, row.FitText = m.Format(c.Made.From.ID).Name, m.stockedWords(c)
 	case !c.Found && c.Fits.Name != "":
 		row.FitText = fmt.Sprintf("%s too large for %s", m.Style().Show(c.Short), c.Fits.Name)
 	case !c.Found:
@@ -105,6 +115,10 @@ func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {
 	}
 	row.Seam, row.Closed = m.Style().Show(c.Made.Seam), m.by(c.Made.Width, c.Made.Height)
 	row.Work = fmt.Sprintf("%d cuts, %d folds", c.Made.Cuts, c.Made.Folds)
+	row.Opens, row.Price = m.opensWords(c), m.priceWords(c)
+	if c.Kind.Whole {
+		row.Seam, row.Work = "its own", "none: only closed"
+	}
 	// Without walls folds stand square up to a quarter inch, creased twice.
 	takes := min(m.Thick().Used+min(c.Made.EaseWidth, c.Made.EaseHeight), measure.Inch/4)
 	if c.Made.Depth > 0 && c.Kind.Walled {
@@ -115,6 +129,46 @@ func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {
 	row.Post, row.Tone, row.Faults = shortly(c.Post), toneOf(c.Post), len(c.Made.Faults)
 	row.Drawing = fmt.Sprintf("%s lying flat: %s.", row.Name, m.partsWords(c.Made))
 	return row
+}
+
+// candidateName is what a candidate is called: a bought envelope by its own name.
+func (m maker) candidateName(c compare.Candidate) string {
+	if c.Kind.Whole && c.OK {
+		return m.Format(c.Made.From.ID).Name
+	}
+	return c.Kind.Words.Name
+}
+
+// notWords say why a candidate cannot be made.
+func (m envelopeStation) notWords(c compare.Candidate) string {
+	if f, ok := m.Job().Envelope.Bought(m.Shop()); ok && c.Kind.Bought {
+		return fmt.Sprintf("%s cannot be cut down to this card: choose another, or the fittest.", f.Name)
+	}
+	return c.Kind.Words.Not
+}
+
+// stockedWords say how many of a bought envelope there are.
+func (m maker) stockedWords(c compare.Candidate) string {
+	own, _ := m.Shop().Owned(c.Made.From.ID)
+	switch {
+	case own.Have > 0:
+		return fmt.Sprintf("%d on your shelf", own.Have)
+	case c.Made.From.Owned:
+		return "on your shelf"
+	case c.Made.From.ID == job.OwnEnvelope:
+		return "the one you measured"
+	}
+	return "to buy"
+}
+
+// priceWords say what an envelope costs each, where that is known: one that is bought, or
+// its share of the sheet that it is cut from.
+func (m maker) priceWords(c compare.Candidate) string {
+	cents, ok := c.Cents(m.Shop(), m.Job().Envelope.Stock)
+	if !ok {
+		return ""
+	}
+	return fmt.Sprintf("%d.%02d each", cents/100, cents%100)
 }
 
 // partsWords lists the panels of a net.

@@ -15,7 +15,7 @@ import (
 func rowOf(t *testing.T, p plan.Plan, id blank.ID) plan.ConstructionPlan {
 	t.Helper()
 	for _, r := range p.Envelope.Comparison.Rows {
-		if r.ID == id {
+		if r.ID == string(id) {
 			return r
 		}
 	}
@@ -25,9 +25,10 @@ func rowOf(t *testing.T, p plan.Plan, id blank.ID) plan.ConstructionPlan {
 
 func TestConstructionsSideBySide(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop() // 7 x 5, flat
+	shop.Envelopes = shop.Envelopes[1:]    // or one of the shelf would be taken
 	p := plan.Make(j, shop)
 	c := p.Envelope.Comparison
-	if len(c.Rows) != len(blank.IDs()) || !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "square inches of paper") || !strings.Contains(c.Sentence, "its seam is") {
+	if len(c.Rows) < len(blank.IDs()) || !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "square inches of paper") || !strings.Contains(c.Sentence, "its seam is") {
 		t.Fatalf("%s, %d rows", c.Sentence, len(c.Rows))
 	}
 	pocket := rowOf(t, p, blank.PocketID)
@@ -168,11 +169,11 @@ func TestPocketOptions(t *testing.T) {
 	j.Envelope.Construction, j.Envelope.Liner = blank.PocketID, "pattern-130"
 	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "envelope.notch", Text: "1/2"}, {Act: field.Type, Path: "envelope.flap", Text: "3"}, {Act: field.Type, Path: "envelope.corner", Text: "1/4"}})
 	p := plan.Make(got, shop)
-	if len(problems) > 0 || len(plan.Check(got, shop)) > 0 || p.Envelope.Blank.Readings[6].ID != "liner" {
+	if len(problems) > 0 || len(plan.Check(got, shop)) > 0 || p.Envelope.Blank.Readings[7].ID != "liner" {
 		t.Fatalf("%v, %+v", problems, p.Envelope.Blank.Readings)
 	}
 	// 7 5/16 less 1/4; front 5 5/16 and flap 3 less 1/2 of tape and 1/4.
-	if r := p.Envelope.Blank.Readings[6]; r.Value != "7 1⁄16 × 7 9⁄16" {
+	if r := p.Envelope.Blank.Readings[7]; r.Value != "7 1⁄16 × 7 9⁄16" {
 		t.Errorf("liner %s", r.Value)
 	}
 	if s := stockOf(t, p, "pattern-130"); s.Pieces[0].Name != "Envelope liner" {
@@ -207,7 +208,7 @@ func TestWhatRattlesIsNotProposed(t *testing.T) {
 		j.Envelope.Sort = sort
 		c := plan.Make(j, shop).Envelope.Comparison
 		for _, r := range c.Rows {
-			if r.ID == blank.CutDownID && r.Recommended {
+			if r.ID == string(blank.CutDownID) && r.Recommended {
 				t.Errorf("by %s: %s", sort, c.Sentence)
 			}
 		}

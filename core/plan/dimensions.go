@@ -9,8 +9,8 @@ import (
 // dimensions are the measures drawn on a net: its face; on a square that stands on
 // its point the closing flap, else what lies in the face's column.
 func (m envelopeStation) dimensions(c compare.Candidate) []Dimension {
-	made := c.Made
-	x0, y0, x1, y1 := made.Net.Panels[0].Outline.Box()
+	made, net := c.Made, c.Made.Seen()
+	x0, y0, x1, y1 := net.Panels[0].Outline.Box()
 	low, high := blank.Point{X: x0, Y: y0}, blank.Point{X: x1, Y: y1}
 	mark := func(id string, a, b blank.Point, shift float64) Dimension {
 		l := measure.Round((abs(a.X-b.X) + abs(a.Y-b.Y)) * float64(measure.Millimetre))
@@ -21,7 +21,18 @@ func (m envelopeStation) dimensions(c compare.Candidate) []Dimension {
 		mark("width", blank.Point{X: low.X, Y: y}, blank.Point{X: high.X, Y: y}, 0),
 		mark("height", blank.Point{X: x, Y: low.Y}, blank.Point{X: x, Y: high.Y}, 0),
 	}
-	_, _, right, _ := made.Net.Sheet.Box()
+	left, _, right, _ := net.Sheet.Box()
+	// What is cut off a bought envelope, through both layers.
+	for _, cut := range []struct {
+		id       string
+		from, to float64
+	}{{"cut left", left, x0}, {"cut right", x1, right}} {
+		if c.Kind.Bought && cut.to-cut.from > 0.01 {
+			d := mark(cut.id, blank.Point{X: cut.from, Y: y0 * 0.25}, blank.Point{X: cut.to, Y: y0 * 0.25}, 0)
+			d.Text += " off"
+			list = append(list, d)
+		}
+	}
 	if c.Kind.OnPoint {
 		if c.Kind.Box {
 			return list
@@ -35,9 +46,9 @@ func (m envelopeStation) dimensions(c compare.Candidate) []Dimension {
 	// room for its number.
 	const room = 14 // mm
 	middle := (low.X + high.X) / 2
-	for _, p := range made.Net.Panels {
-		left, top, far, end := p.Outline.Box()
-		if left < middle && middle < far && end-top > room && p.ID != made.Net.Panels[0].ID {
+	for _, p := range net.Panels {
+		near, top, far, end := p.Outline.Box()
+		if near < middle && middle < far && end-top > room && p.ID != net.Panels[0].ID {
 			list = append(list, mark("beside "+p.ID, blank.Point{X: far, Y: top}, blank.Point{X: far, Y: end}, right-far+4))
 		}
 	}

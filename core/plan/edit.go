@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yellowparcel/core/blank"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
@@ -107,6 +108,7 @@ func noted(j job.Job, shop job.Shop, path string) job.Job {
 // job that one has after taking it.
 var offers = map[string]func(m maker, id string) (job.Job, error){
 	"start.schools": maker.takeSchool,
+	"envelope":      maker.takeEnvelope,
 	"paper.have":    maker.takeCard,
 	"post.remedies": maker.takeRemedy,
 	"recipe":        maker.takeRecipe,
@@ -179,6 +181,25 @@ func (m maker) takeRemedy(id string) (job.Job, error) {
 		}
 	}
 	return m.Job(), say.Refuse("The remedy “%s” no longer belongs to this piece: look at the list again.", say.Clip(strings.TrimSpace(id)))
+}
+
+// takeEnvelope makes a construction the job's envelope, or a bought envelope: one of the
+// shop's formats, or the one that the maker came with and measured.
+func (m maker) takeEnvelope(id string) (job.Job, error) {
+	kind, format, whole := strings.Cut(id, ":")
+	j := m.Job()
+	k := blank.ByID(blank.ID(kind))
+	if string(k.ID) != kind {
+		return j, say.Refuse("There is no envelope type “%s”: choose one of the list.", say.Clip(kind))
+	}
+	j.Envelope.Construction = k.ID
+	if !whole {
+		return j, nil
+	}
+	if err := j.Envelope.Take(format, m.Shop(), j.Start, j.Card); err != nil {
+		return m.Job(), err
+	}
+	return j, nil
 }
 
 // takeRecipe makes the job's envelope follow its recipe.

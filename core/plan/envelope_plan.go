@@ -19,6 +19,8 @@ type EnvelopePlan struct {
 	// FitsSentence sums up the standard envelopes.
 	FitsSentence say.Sentence `json:"fitsSentence"`
 	Blank        BlankPlan    `json:"blank"`
+	// Own is the card in the job's own envelope.
+	Own FitPlan `json:"own"`
 	// Construction is the one that is made; Comparison sets all side by side.
 	Construction blank.ID       `json:"construction"`
 	Comparison   ComparisonPlan `json:"comparison"`
@@ -35,9 +37,13 @@ type FitPlan struct {
 	EaseHeight Shown            `json:"easeHeight"`
 	// Why says in words what the verdict rests on.
 	Why string `json:"why"`
-	// Owned is set for one on the shelf; Have is how many, when counted.
-	Owned bool `json:"owned"`
-	Have  int  `json:"have"`
+	// Owned is set for one on the shelf; Have is how many, when counted. Chosen is set
+	// for the job's own.
+	Owned  bool `json:"owned"`
+	Have   int  `json:"have"`
+	Chosen bool `json:"chosen"`
+	// Takes is what the card's thickness takes of width and height.
+	Takes card.Size `json:"takes"`
 	// Outer and Inner are the envelope as the card lies in it; Sides is the ease
 	// left on each side of the centred card.
 	Outer     card.Size `json:"outer"`
@@ -62,6 +68,14 @@ func (m envelopeStation) envelope(chosen compare.Candidate, all []compare.Candid
 	p.Blank.Notes = gathered(notAccepted(chosen), p.Blank.Notes)
 	p.Blank.Net, p.Blank.Folding = p.Blank.Net.Drawn(), p.Blank.Folding.Drawn()
 	p.Construction, p.Comparison = chosen.Kind.ID, m.comparison(all)
+	p.Own = m.ownFit(chosen)
+	if chosen.Kind.Whole {
+		for _, list := range [][]FitPlan{p.Fits, p.Misses} {
+			for i := range list {
+				list[i].Chosen = list[i].ID == chosen.Made.From.ID
+			}
+		}
+	}
 	return p
 }
 
@@ -74,17 +88,20 @@ func (m envelopeStation) fitPlan(f envelope.Fit) FitPlan {
 	p := FitPlan{
 		ID: f.Format.ID, Name: f.Format.Name, Size: m.by(f.Format.Width, f.Format.Height), Verdict: f.Verdict, Turned: f.Turned,
 		EaseWidth: m.shown(f.EaseWidth), EaseHeight: m.shown(f.EaseHeight), Why: m.why(f), Owned: f.Format.Owned,
-		Outer: card.Size{Width: w, Height: h}, Inner: card.Size{Width: w - 2*caliper, Height: h - 2*caliper},
-		SideEase: m.shown(f.EaseWidth / 2), AboveEase: m.shown(f.EaseHeight / 2),
+		Outer: card.Size{Width: w, Height: h}, Inner: card.Size{Width: w - 2*caliper, Height: h - 2*caliper}, Takes: card.Size(m.GoesIn(m.Room()).Room()),
 	}
-	for _, e := range m.Shop().Envelopes {
-		if e.ID == p.ID {
-			p.Have = e.Have
-		}
+	if e, ok := m.Shop().Owned(p.ID); ok {
+		p.Have = e.Have
 	}
+	return m.placed(p)
+}
+
+// placed says how much is left on each side of the card, in numbers and in words.
+func (m envelopeStation) placed(p FitPlan) FitPlan {
+	p.SideEase, p.AboveEase = m.shown(p.EaseWidth.Nm/2), m.shown(p.EaseHeight.Nm/2)
 	outer := m.Outer()
 	p.Drawing = fmt.Sprintf("The card, %s over all, in the middle of the envelope %s, %s %s outside: %s left on the left and on the right, %s above and below. %s.",
-		m.by(outer.Width, outer.Height), f.Format.Name, m.by(w, h), m.Style().Unit, p.SideEase.Text, p.AboveEase.Text, verdicts[f.Verdict].name)
+		m.by(outer.Width, outer.Height), p.Name, m.by(p.Outer.Width, p.Outer.Height), m.Style().Unit, p.SideEase.Text, p.AboveEase.Text, verdicts[p.Verdict].name)
 	return p
 }
 
@@ -114,13 +131,34 @@ func (m maker) why(f envelope.Fit) string {
 
 // verdicts are what is said of how an envelope sits: in a word, in a sentence that goes
 // on, and why.
-var verdicts = map[envelope.Verdict]struct{ name, sits, why string }{
-	envelope.DoesNotFit: {"Does not fit", "too small", ""},
-	envelope.TooTight:   {"Too tight", "too tight", "it scuffs and may not slide in"},
-	envelope.Snug:       {"Snug", "snug", "it goes in, with care"},
-	envelope.Right:      {"Right", "right", "slides in and lies still"},
-	envelope.Loose:      {"Loose", "loose", "the card shifts about"},
-	envelope.Rattles:    {"Rattles", "so large that the card rattles", "wants holding strips, or another envelope"},
+var verdicts = map[envelope.Verdict]struct{ name, good, sits, why string }{
+	envelope.DoesNotFit: {"Does not fit", "too small", "too small", "the card does not go in"},
+	envelope.TooTight:   {"Too tight", "too tight", "too tight", "it scuffs and may not slide in"},
+	envelope.Snug:       {"Snug", "snug", "snug", "it goes in, with care"},
+	envelope.Right:      {"Right", "good fit", "right", "slides in and lies still"},
+	envelope.Loose:      {"Loose", "loose", "loose", "the card shifts about"},
+	envelope.Rattles:    {"Rattles", "much too big", "so large that the card rattles", "wants holding strips, or another envelope"},
+}
+
+// ownFit is the card in the job's own envelope, as it lies in it.
+func (m envelopeStation) ownFit(c compare.Candidate) FitPlan {
+	if c.Kind.Whole {
+		p := m.fitPlan(c.Fit)
+		p.Chosen = true
+		return p
+	}
+	e := m.Closed(c)
+	w, h, thick := c.Made.EaseWidth, c.Made.EaseHeight, max(0, m.Thick().Used-c.Made.Depth)
+	if c.Turned {
+		w, h = h, w
+	}
+	outer := m.Outer()
+	p := FitPlan{
+		ID: "made", Name: m.candidateName(c), Size: m.by(e.Width, e.Height), Verdict: envelope.Sits(w, h), EaseWidth: m.shown(w), EaseHeight: m.shown(h), Chosen: true,
+		Outer: card.Size{Width: e.Width, Height: e.Height}, Inner: card.Size{Width: w + outer.Width + thick, Height: h + outer.Height + thick}, Takes: card.Size{Width: thick, Height: thick},
+	}
+	p.Why = verdicts[p.Verdict].why
+	return m.placed(p)
 }
 
 func (m envelopeStation) fitsSentence(p EnvelopePlan) say.Sentence {

@@ -28,8 +28,7 @@ const raisedFrom = measure.Inch / 16
 // foldSteps puts the folds of a blank in order into words, with what the trade
 // minds at each.
 func (m envelopeStation) foldSteps(c compare.Candidate) []FoldStep {
-	n := c.Made.Net
-	steps := stepsOf(n)
+	steps := stepsOf(c.Made.Seen())
 	if len(steps) == 0 {
 		return steps
 	}
@@ -63,7 +62,7 @@ func (m envelopeStation) foldSteps(c compare.Candidate) []FoldStep {
 
 // folding is the net as it folds round what of the card its own walls do not take.
 func (m envelopeStation) folding(c compare.Candidate) blank.Net {
-	return c.Made.Net.Around(max(0, m.Thick().Used-c.Made.Depth).Millimetres())
+	return c.Made.Seen().Around(max(0, m.Thick().Used-c.Made.Depth).Millimetres())
 }
 
 // stepsOf are the stages of folding a net: what moves, and what is glued then.

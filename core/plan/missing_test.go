@@ -25,7 +25,7 @@ func TestMissingIsToldAndReplaced(t *testing.T) {
 		"envelope.stock":    func(j *job.Job) { j.Envelope.Stock = "tin" },
 		"envelope.liner":    func(j *job.Job) { j.Envelope.Liner = "tin" },
 		"envelope.adhesive": func(j *job.Job) { j.Envelope.Adhesive = "spit" },
-		"envelope.cutFrom":  func(j *job.Job) { j.Envelope.CutFrom, j.Envelope.Construction = "own-9", blank.CutDownID },
+		"envelope.from":     func(j *job.Job) { j.Envelope.From, j.Envelope.Construction = "own-9", blank.CutDownID },
 		"post.destination":  func(j *job.Job) { j.Post.Destination = "moon" },
 		"paper.have":        func(j *job.Job) { j.Paper.Have = "parchment" },
 		"start.format":      func(j *job.Job) { j.Start = &job.Start{Format: "own-9"} },

@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
@@ -39,11 +40,11 @@ func (m postStation) mailOptions() []string {
 	return list
 }
 
-// paperOptions are the paths of what is chosen for the cutting; a card for an
-// envelope that there is has none to cut.
-func (m paperStation) paperOptions() []string {
+// paperOptions are the paths of what is chosen for the cutting; an envelope that is
+// bought is not cut.
+func (m paperStation) paperOptions(c compare.Candidate) []string {
 	list := []string{"count", "paper.alongGrain"}
-	if m.Job().Start == nil {
+	if !c.Kind.Bought {
 		list = append(list, "paper.noBlanks")
 	}
 	return list

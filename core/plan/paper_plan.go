@@ -92,7 +92,7 @@ type SheetChoice struct {
 }
 
 func (m paperStation) paper(made compare.Candidate) PaperPlan {
-	p := PaperPlan{Notes: []say.Note{}, Stocks: []StockPlan{}, Tone: say.Fine, Options: m.paperOptions()}
+	p := PaperPlan{Notes: []say.Note{}, Stocks: []StockPlan{}, Tone: say.Fine, Options: m.paperOptions(made)}
 	p.Folds = m.foldSheets()
 	p.Have = m.have()
 	for i, orders := 0, m.cuts(made); i < len(orders); i++ {
@@ -100,7 +100,27 @@ func (m paperStation) paper(made compare.Candidate) PaperPlan {
 		p.Stocks = append(p.Stocks, m.stockPlan(orders[i], m.Effort.Left()/(len(orders)-i)))
 	}
 	m.paperSentence(&p)
+	p.Notes = append(p.Notes, m.envelopesToTake(made)...)
 	return p
+}
+
+// envelopesToTake says how many bought envelopes the job takes, and how many of them are
+// to be bought.
+func (m paperStation) envelopesToTake(c compare.Candidate) []say.Note {
+	if !c.Kind.Bought || m.Job().Post.Bare {
+		return nil
+	}
+	own, _ := m.Shop().Owned(c.Made.From.ID)
+	take := fmt.Sprintf("Take %s: %s", say.Plural(m.Job().Count, "envelope"), m.Format(c.Made.From.ID).Name)
+	switch count := m.Job().Count; {
+	case own.Have > 0 && own.Have < count:
+		return []say.Note{say.Care.Says(fmt.Sprintf("%s. You have %d: buy %d more.", take, own.Have, count-own.Have))}
+	case own.Have > 0:
+		return []say.Note{say.Fine.Says(fmt.Sprintf("%s, of the %d on your shelf.", take, own.Have))}
+	case c.Made.From.Owned || c.Made.From.ID == job.OwnEnvelope:
+		return []say.Note{say.Fine.Says(take + ". Count whether you have enough.")}
+	}
+	return []say.Note{say.Fine.Says(take + ", to buy.")}
 }
 
 // cutNames are what is cut that is no part of the card is called.
@@ -123,11 +143,10 @@ func (m paperStation) savedWords(s piece.Saved) string {
 	return fmt.Sprintf("%d of “%s” come out of the middle of “%s”: with a knife, %s each, before it is mounted.", s.Count, cutName(*s.Of), s.From, size)
 }
 
-// cuts are what the job takes, with the envelope that is made: none is cut when the
-// maker came with one.
+// cuts are what the job takes, with the envelope where that is made.
 func (m paperStation) cuts(c compare.Candidate) []piece.Order {
 	var b piece.Blank
-	if m.Job().Start == nil && !m.Job().Paper.NoBlanks {
+	if !m.Job().Paper.NoBlanks {
 		if l := c.Made.Liner; l.Width > 0 {
 			b.Liner = card.Size{Width: l.Width.Down(m.Style().Tick), Height: l.Height.Down(m.Style().Tick)}
 		}

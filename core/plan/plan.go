@@ -83,7 +83,9 @@ type (
 )
 
 // inShop words what belongs to no job.
-func inShop(shop job.Shop) maker { return maker{compare.Maker{Piece: piece.In(shop)}} }
+func inShop(shop job.Shop) maker {
+	return maker{compare.Maker{Posted: compare.Posted{Piece: piece.In(shop)}}}
+}
 
 // fine is the shop's unit at its finest tick.
 func (m maker) fine() measure.Style { return m.Style().Finest() }
@@ -191,6 +193,8 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 	e := c.Made
 	sheet := TicketLine{"sheet", "envelope", "Envelope from", m.by(e.SheetWidth, e.SheetHeight), say.Fine}
 	switch {
+	case c.Kind.Whole:
+		sheet.Label, sheet.Value = "Envelope", m.candidateName(c)
 	case c.Kind.OnPoint:
 		sheet.Value = m.Style().Show(e.SheetWidth) + " square"
 	case c.Kind.Bought:

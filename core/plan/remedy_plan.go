@@ -3,7 +3,6 @@ package plan
 import (
 	"fmt"
 
-	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/offer"
@@ -52,9 +51,10 @@ var remediesTold = map[offer.RemedyID]remedyTold{
 	offer.Closure:   {[]say.Clause{say.Always("Close it with gum or tape")}, []say.Clause{say.Always("In place of the {closed}, which machines catch.")}},
 	offer.Rectangle: {[]say.Clause{say.Always("Make the envelope a plain rectangle, {size}")}, []say.Clause{say.Always("Two holding strips keep the card in the middle.")}},
 	offer.Make: {
-		[]say.Clause{say.When("box", "Box it: {construction}"), say.Always("Cut down a bought {bought}"), say.Unless("box,bought", "Make it as a {construction}")},
+		[]say.Clause{say.When("box", "Box it: {construction}"), say.Always("Cut down a bought {bought}"), say.Always("Use a bought {taken}"), say.Unless("box,bought,taken", "Make it as a {construction}")},
 		[]say.Clause{
-			say.Unless("bought", "Of {sheet}, {thick} thick closed."), say.When("bought", "Cut to {closed size}, {thick} thick closed."),
+			say.When("taken", "The card sits {sits} in it: it is {thick} thick closed."),
+			say.Unless("bought,taken", "Of {sheet}, {thick} thick closed."), say.When("bought", "Cut to {closed size}, {thick} thick closed."),
 			say.When("no sheet", " No sheet on your shelf is large enough for it."),
 		},
 	},
@@ -107,10 +107,13 @@ func (m postStation) remedySlots(r offer.Remedy) say.Slots {
 		s["class"] = one(r.Class.Name)
 	}
 	if k := r.Made; k != nil && r.Kind == offer.Make {
-		s["construction"], s["sheet"], s["thick"] = say.Lower(blank.ByID(blank.ID(r.Of)).Words.Name), m.by(k.Made.SheetWidth, k.Made.SheetHeight), m.fine().Show(m.Closed(*k).Thickness)
+		s["construction"], s["sheet"], s["thick"] = say.Lower(k.Kind.Words.Name), m.by(k.Made.SheetWidth, k.Made.SheetHeight), m.fine().Show(m.Closed(*k).Thickness)
 		s["closed size"] = m.by(k.Made.Width, k.Made.Height)
-		if k.Kind.Bought {
-			s["bought"] = m.Format(k.Made.From.ID).Name
+		switch name := m.Format(k.Made.From.ID).Name; {
+		case k.Kind.Whole:
+			s["taken"], s["sits"] = name, verdicts[k.Fit.Verdict].sits
+		case k.Kind.Bought:
+			s["bought"] = name
 		}
 		s.Flag("box", k.Kind.Box)
 		s.Flag("no sheet", !k.Found)

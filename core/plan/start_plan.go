@@ -1,6 +1,7 @@
 package plan
 
 import (
+	"yellowparcel/core/blank"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/offer"
 	"yellowparcel/core/say"
@@ -9,7 +10,9 @@ import (
 // StartPlan is what each school makes of the envelope that the maker has.
 type StartPlan struct {
 	Sentence say.Sentence `json:"sentence"`
-	Schools  []SchoolRow  `json:"schools"`
+	// Taken is set where it is the job's envelope.
+	Taken   bool        `json:"taken"`
+	Schools []SchoolRow `json:"schools"`
 }
 
 // SchoolRow is the card of one school.
@@ -48,6 +51,7 @@ func (m maker) start() *StartPlan {
 		return nil
 	}
 	p := &StartPlan{Sentence: say.That("%s, %s %s outside, takes these cards.", f.Name, m.by(f.Width, f.Height), m.Style().Unit)}
+	p.Taken = m.Job().Construction() == blank.BoughtID && m.Job().Envelope.From == m.Job().Start.Format
 	for _, c := range offer.To(m.Maker).SchoolCards() {
 		row := SchoolRow{ID: c.School, Name: m.schoolName(c.School)}
 		switch {

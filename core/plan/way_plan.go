@@ -67,7 +67,7 @@ func (m envelopeStation) way(c compare.Candidate, w blank.Way, slots say.Slots) 
 	p := WayPlan{
 		ID: w.ID, Name: k.Name, Tools: []string{}, Sheet: m.shown(w.SheetWidth), Ease: m.shown(ease), EaseWorst: m.shown(ease - w.EaseLoss.Worst), EaseRSS: m.shown(ease - w.EaseLoss.RSS),
 		Seam: m.shown(w.Seam), SeamWorst: m.shown(w.Seam - w.SeamLoss.Worst), SeamRSS: m.shown(w.Seam - w.SeamLoss.RSS),
-		Settings: []SettingPlan{}, Steps: m.waySlots(c, w, slots).Lines(k.Steps...),
+		Settings: []SettingPlan{}, Steps: append([]string{}, m.waySlots(c, w, slots).Lines(k.Steps...)...),
 	}
 	for _, name := range k.Asks {
 		p.Tools = append(p.Tools, "tools."+name)

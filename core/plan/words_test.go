@@ -70,7 +70,7 @@ func TestEveryFactHasItsWords(t *testing.T) {
 	worded(t, "what is cut", []piece.Role{piece.BlankRole, piece.LinerRole}, cutNames, isText)
 	worded(t, "measured from", blank.Froms()[1:], fromWords, isText)
 	worded(t, "schools of cards", envelope.Schools(), schoolNames, func(c say.Clause) bool { return said(c) })
-	worded(t, "verdicts", envelope.Verdicts(), verdicts, func(v struct{ name, sits, why string }) bool { return v.name != "" && v.sits != "" })
+	worded(t, "verdicts", envelope.Verdicts(), verdicts, func(v struct{ name, good, sits, why string }) bool { return v.name != "" && v.sits != "" })
 	worded(t, "why a base is not cut", cutting.Reasons(), notOn, func(c []say.Clause) bool { return said(c...) })
 	worded(t, "why a piece is not cut", cutting.Reasons(), unfit, func(c say.Clause) bool { return said(c) })
 	worded(t, "gauges", mail.GaugeFaults(), gaugeFaults, isText)

@@ -12,6 +12,7 @@ import (
 
 // woulds say what would bring a blank onto a sheet that there is.
 var woulds = map[offer.WouldID]say.Clause{
+	offer.OtherSide: say.Always("opening it on the short side"),
 	offer.LessEase:  say.Always("an ease of {ease}"),
 	offer.LessSeam:  say.Always("a seam of {seam}"),
 	offer.LessBoth:  say.Always("both an ease of {ease} and a seam of {seam}"),

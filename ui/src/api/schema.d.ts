@@ -291,6 +291,7 @@ export interface components {
             folding: components["schemas"]["Net"];
             folds: components["schemas"]["FoldStep"][];
             holes: components["schemas"]["Point"][][];
+            lies: components["schemas"]["Size"];
             liner: components["schemas"]["Point"][];
             net: components["schemas"]["Net"];
             notes: components["schemas"]["Note"][];
@@ -414,8 +415,10 @@ export interface components {
             name: string;
             net: components["schemas"]["Sketch"];
             ok: boolean;
+            opens: string;
             paper: string;
             post: string;
+            price: string;
             recommended: boolean;
             seam: string;
             sheet: string;
@@ -494,6 +497,7 @@ export interface components {
             fits: components["schemas"]["FitPlan"][];
             fitsSentence: components["schemas"]["Sentence"];
             misses: components["schemas"]["FitPlan"][];
+            own: components["schemas"]["FitPlan"];
         };
         EnvelopeWish: {
             adhesive: string;
@@ -504,7 +508,6 @@ export interface components {
             construction?: string;
             /** Format: int64 */
             corner?: number;
-            cutFrom?: string;
             /** Format: int64 */
             depth?: number;
             double?: boolean;
@@ -514,11 +517,17 @@ export interface components {
             flap?: number;
             flapShape?: string;
             foldTips?: boolean;
+            from?: string;
             liner?: string;
             mailable?: boolean;
             /** Format: int64 */
             notch?: number;
             oneSide?: boolean;
+            opens?: string;
+            /** Format: int64 */
+            ownHeight?: number;
+            /** Format: int64 */
+            ownWidth?: number;
             patternInside?: boolean;
             pocket?: string;
             /** @enum {string} */
@@ -604,6 +613,7 @@ export interface components {
         };
         FitPlan: {
             aboveEase: components["schemas"]["Shown"];
+            chosen: boolean;
             drawing: string;
             easeHeight: components["schemas"]["Shown"];
             easeWidth: components["schemas"]["Shown"];
@@ -616,6 +626,7 @@ export interface components {
             owned: boolean;
             sideEase: components["schemas"]["Shown"];
             size: string;
+            takes: components["schemas"]["Size"];
             turned: boolean;
             verdict: string;
             why: string;
@@ -950,12 +961,15 @@ export interface components {
         };
         OwnedEnvelope: {
             /** Format: int64 */
+            cents?: number;
+            /** Format: int64 */
             have?: number;
             /** Format: int64 */
             height: number;
             id: string;
             name: string;
             off?: boolean;
+            opens?: string;
             /** Format: int64 */
             width: number;
         };
@@ -1467,6 +1481,7 @@ export interface components {
         StartPlan: {
             schools: components["schemas"]["SchoolRow"][];
             sentence: components["schemas"]["Sentence"];
+            taken: boolean;
         };
         Step: {
             /** Format: double */
@@ -1483,6 +1498,8 @@ export interface components {
         Stock: {
             /** Format: int64 */
             caliper: number;
+            /** Format: int64 */
+            cents?: number;
             grain?: string;
             /** Format: double */
             gsm: number;

@@ -41,9 +41,8 @@ const inner = computed(() => ({
 }))
 /** The card with the room that its thickness takes. */
 const takes = computed(() => {
-  const heap = props.room.chosen === 'heap'
-  const w = mm(heap ? props.room.heapWidth.nm : props.room.block.nm)
-  const h = mm(heap ? props.room.heapHeight.nm : props.room.block.nm)
+  const w = mm(props.fit.takes.width)
+  const h = mm(props.fit.takes.height)
   return { x: card.value.x - w / 2, y: card.value.y - h / 2, w: card.value.w + w, h: card.value.h + h }
 })
 const tooBig = computed(() => props.fit.verdict === 'does not fit')

@@ -27,22 +27,21 @@ const base = computed(
 
 const views = [
   { id: 'base', name: 'Flat base' },
-  { id: 'nest', name: 'In its envelope' },
+  { id: 'nest', name: 'Card inside' },
 ]
 const view = ref('base')
 const looked = ref<string>() // the envelope that is looked at; the best when none was chosen
 
-const fits = computed(() => [...plan.value.envelope.fits, ...plan.value.envelope.misses])
-const fit = computed(
-  () =>
-    fits.value.find((f) => f.id === looked.value) ??
-    fits.value.find((f) => f.id === wish.value.start?.format) ??
-    fits.value[0],
-)
+const own = computed(() => plan.value.envelope.own)
+const fits = computed(() => [
+  own.value,
+  ...[...plan.value.envelope.fits, ...plan.value.envelope.misses].filter((f) => !f.chosen),
+])
+const fit = computed(() => fits.value.find((f) => f.id === looked.value) ?? own.value)
 const envelopes = computed(() =>
   fits.value.map((f) => ({
     value: f.id,
-    title: `${f.name}: ${f.verdict}${f.owned ? ', on your shelf' : ''}`,
+    title: `${f.name}: ${f.chosen ? 'your envelope, ' : ''}${f.verdict}${f.owned ? ', on your shelf' : ''}`,
   })),
 )
 </script>
@@ -53,7 +52,7 @@ const envelopes = computed(() =>
       <div class="views">
         <ChoiceRow v-model="view" label="What is drawn" name="view" :choices="views" />
         <v-select
-          v-if="view === 'nest' && fit"
+          v-if="view === 'nest'"
           class="which"
           :model-value="fit.id"
           :items="envelopes"
@@ -66,7 +65,7 @@ const envelopes = computed(() =>
         <BaseDrawing :base="base" :unit="plan.unit" :words="card.drawing" />
         <SheetList :sheets="card.sheets" />
       </template>
-      <template v-else-if="fit">
+      <template v-else>
         <NestDrawing
           :fit="fit"
           :room="card.room"
@@ -82,7 +81,6 @@ const envelopes = computed(() =>
           <strong>{{ fit.verdict }}</strong>: {{ fit.why }}
         </p>
       </template>
-      <p v-else class="soft">No envelope comes near this card: make one for it at the station Envelope.</p>
     </template>
     <TypedField :of="job" path="card.width" />
     <TypedField :of="job" path="card.height" />

@@ -32,7 +32,17 @@ const plan = computed(() => props.job.plan.value?.start)
       </template>
     </div>
     <template v-if="plan">
-      <p data-test="start-sentence">{{ plan.sentence.text }}</p>
+      <p data-test="start-sentence">
+        {{ plan.sentence.text }}
+        <v-btn
+          v-if="!plan.taken"
+          variant="outlined"
+          size="small"
+          data-test="start-take"
+          @click="job.take('envelope', `bought:${start!.format}`)"
+          >Use this envelope</v-btn
+        >
+      </p>
       <table class="numbers-table">
         <thead>
           <tr>

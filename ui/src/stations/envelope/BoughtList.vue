@@ -4,19 +4,20 @@ import { computed, ref } from 'vue'
 import type { FitPlan, Sentence } from '../../api/client'
 
 const props = defineProps<{ sentence: Sentence; fits: FitPlan[]; misses: FitPlan[] }>()
+const emit = defineEmits<{ choose: [id: string] }>()
 
 const few = 6
 const all = ref(false)
 // One that is only just too tight is looked for by its name, so it is never hidden.
 const shown = computed(() => [
-  ...props.fits.filter((f, i) => all.value || i < few || f.verdict === 'too tight'),
+  ...props.fits.filter((f, i) => all.value || i < few || f.chosen || f.verdict === 'too tight'),
   ...props.misses,
 ])
 </script>
 
 <template>
   <section class="bought" aria-label="Envelopes that are sold">
-    <h2>Or buy one</h2>
+    <h2>Bought envelopes</h2>
     <p class="sum" data-test="fits-sentence">
       <template v-for="(span, i) in sentence.spans" :key="i">
         <strong v-if="span.mark">{{ span.text }}</strong>
@@ -31,6 +32,7 @@ const shown = computed(() => [
           <th scope="col">Ease across</th>
           <th scope="col">Ease down</th>
           <th scope="col" class="words">Verdict</th>
+          <th scope="col"><span class="sr">Use it</span></th>
         </tr>
       </thead>
       <tbody>
@@ -38,7 +40,7 @@ const shown = computed(() => [
           v-for="f in shown"
           :key="f.id"
           :data-test="`fit-${f.id}`"
-          :class="{ miss: f.verdict === 'does not fit' }"
+          :class="{ miss: f.verdict === 'does not fit', here: f.chosen }"
         >
           <th scope="row">{{ f.name }}</th>
           <td>{{ f.size }}</td>
@@ -46,6 +48,18 @@ const shown = computed(() => [
           <td>{{ f.easeHeight.text }}</td>
           <td class="words">
             <strong>{{ f.verdict }}</strong>: {{ f.why }}
+          </td>
+          <td>
+            <span v-if="f.chosen" class="soft">this one</span>
+            <v-btn
+              v-else
+              variant="outlined"
+              size="small"
+              :aria-label="`Use the envelope ${f.name}`"
+              :data-test="`use-${f.id}`"
+              @click="emit('choose', f.id)"
+              >Use this envelope</v-btn
+            >
           </td>
         </tr>
       </tbody>

@@ -66,7 +66,7 @@ const path = (points: { x: number; y: number }[]) =>
         <template v-if="r.ok">
           <p class="sheet">{{ r.sheet }}</p>
           <dl>
-            <dt>sheet</dt>
+            <dt>from</dt>
             <dd :class="{ 'tone-trouble': !r.fits }">{{ r.fitText }}</dd>
             <dt>seam</dt>
             <dd>{{ r.seam }}</dd>
@@ -76,6 +76,14 @@ const path = (points: { x: number; y: number }[]) =>
             <dd>{{ r.depth }} thick</dd>
             <dt>closed</dt>
             <dd>{{ r.closed }}</dd>
+            <template v-if="r.opens">
+              <dt>opens on</dt>
+              <dd>{{ r.opens }}</dd>
+            </template>
+            <template v-if="r.price">
+              <dt>costs</dt>
+              <dd>{{ r.price }}</dd>
+            </template>
             <dt>goes as</dt>
             <dd :class="`tone-${r.tone}`">{{ r.post }}</dd>
           </dl>
@@ -87,7 +95,7 @@ const path = (points: { x: number; y: number }[]) =>
             :aria-label="`Make it as ${r.name}`"
             :data-test="`choose-${r.id}`"
             @click="emit('choose', r.id)"
-            >Make it so</v-btn
+            >{{ r.id.startsWith('bought') ? 'Use this envelope' : 'Use this type' }}</v-btn
           >
         </template>
         <p v-else class="soft">{{ r.text }}</p>

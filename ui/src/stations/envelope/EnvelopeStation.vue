@@ -21,8 +21,8 @@ const envelope = computed(() => plan.value.envelope)
 const blank = computed(() => envelope.value.blank)
 const wish = computed(() => props.job.job.value!)
 const card = computed(() => ({
-  width: plan.value.card.room.outerSize.width / 1e6,
-  height: plan.value.card.room.outerSize.height / 1e6,
+  width: blank.value.lies.width / 1e6,
+  height: blank.value.lies.height / 1e6,
   thickness: plan.value.card.thickness.nm / 1e6,
 }))
 
@@ -61,6 +61,7 @@ const view = ref('flat')
     </div>
     <template #below>
       <WaysOfScoring
+        v-if="blank.ways[0]!.settings.length"
         :ways="blank.ways"
         :way="blank.way"
         :where="blank.where"
@@ -69,12 +70,17 @@ const view = ref('flat')
       <ComparisonStrip
         :comparison="envelope.comparison"
         :mailable="!!wish.envelope.mailable"
-        @choose="job.set('envelope.construction', $event)"
+        @choose="job.take('envelope', $event)"
         @sort="job.set('envelope.sort', $event)"
         @mailable="job.set('envelope.mailable', $event ? 'yes' : 'no')"
       />
       <RecipeCheck :job="job" :card="card" :unit="plan.unit" />
-      <BoughtList :sentence="envelope.fitsSentence" :fits="envelope.fits" :misses="envelope.misses" />
+      <BoughtList
+        :sentence="envelope.fitsSentence"
+        :fits="envelope.fits"
+        :misses="envelope.misses"
+        @choose="job.take('envelope', `bought:${$event}`)"
+      />
     </template>
   </StationLayout>
 </template>
