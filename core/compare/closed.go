@@ -25,7 +25,7 @@ func (m Posted) Closed(c Candidate) Closed {
 	return Closed{
 		Width: w, Height: h, Turned: c.Turned, Layers: c.Made.Folded.Layers, Area: c.Made.Net.Area(), Stock: stock,
 		Thickness: max(m.Thick().Used, c.Made.Depth) + stock.Caliper*measure.Length(c.Made.Folded.Layers) + m.Closure().Caliper,
-		Depth:     c.Made.Depth, Net: c.Made.Net,
+		Depth:     c.Made.Depth, Net: c.Made.Net, Box: c.Kind.Box,
 	}
 }
 
@@ -43,9 +43,9 @@ type Closed struct {
 	Stock paper.Stock
 	// Depth is that of its walls; zero for none.
 	Depth measure.Length
-	// Bare is set when there is no envelope.
-	Bare bool
-	Net  blank.Net
+	// Bare is set when there is no envelope, Box when it is one with a lid.
+	Bare, Box bool
+	Net       blank.Net
 }
 
 // Whole is a bought envelope before it is cut down.

@@ -20,7 +20,7 @@ func Example() {
 	fmt.Println(fits[0].Format.Name, fits[0].Verdict)
 	// Output:
 	// diamond surcharged 16
-	// box surcharged 28
+	// box goes 28
 	// bought surcharged 1
 	// cutdown goes 2
 	// 5 1⁄2 square snug

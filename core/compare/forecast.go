@@ -37,11 +37,11 @@ func (m Posted) VerdictOf(book mail.Rulebook, p mail.Piece) mail.Verdict {
 	return v
 }
 
-// OnlyGuidance reports whether nothing but guidance is broken: the post may or
-// may not see it so.
+// OnlyGuidance reports whether nothing but guidance is broken, or what is not sure: the
+// post may or may not see it so.
 func OnlyGuidance(checks []mail.Check) bool {
 	for _, c := range checks {
-		if !c.OK && !c.Guidance {
+		if !c.OK && !c.Guidance && !c.Unsure {
 			return false
 		}
 	}

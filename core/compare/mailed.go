@@ -49,7 +49,7 @@ func (m Posted) Mailed(e Closed) mail.Piece {
 		p.Uneven = measure.OfMillimetres(r.Uneven(cx-w, cy-h, cx+w, cy+h))
 	}
 	beam, scaled := m.Beam(e, grams)
-	p.Pull, p.Strain = beam.Pull(), beam.Strain
+	p.Pull, p.Strain, p.TableStrain, p.Box = beam.Pull(), beam.Strain, beam.TableStrain(), e.Box
 	p.PullAtMost = p.Pull * mail.PullAtMost
 	if scaled {
 		p.PullAtMost = p.Pull * PullMeasured

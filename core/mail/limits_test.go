@@ -76,6 +76,9 @@ func (p Piece) set(c Class, m Measure, v float64, least bool) Piece {
 		p.Weight = v
 	case Aspect, AddressAspect:
 		p.Width = measure.Round(v * float64(p.Height))
+		if !least { // filled it is slimmer
+			p.Width = measure.Round(v*float64(p.Height-p.Thickness)) + p.Thickness
+		}
 	case Radius:
 		p.Bare, p.Radius = true, measure.Round(v)
 	case Lump:
@@ -86,6 +89,12 @@ func (p Piece) set(c Class, m Measure, v float64, least bool) Piece {
 		p.Pull, p.PullAtMost = v, v
 	case Strain:
 		p.Strain = v
+	case TableBend:
+		p.TableStrain = v
+	case Girth:
+		p.Width = measure.Round(v) - 2*(p.Height+p.Thickness)
+	case Box:
+		p.Box = on
 	case Odd:
 		p.Odd = on
 	case Square:
@@ -214,7 +223,7 @@ func TestBrokenRulebooksAreRefused(t *testing.T) {
 		{`"9 in"}`, `"9 in"},
       {"measure": "length", "max": "4 in"}`, "line 6: letter, length: no length can keep this"},
 		{`"length"`, `"smell"`, "line 5: letter, smell: \"smell\" is not something that is measured"},
-		{`{"measure": "length", "min": "5 in", "max": "9 in"}`, `{"measure": "weight", "max": "3 stone"}`, "g, kg or oz"},
+		{`{"measure": "length", "min": "5 in", "max": "9 in"}`, `{"measure": "weight", "max": "3 stone"}`, "g, kg, oz or lb"},
 		{`{"measure": "length", "min": "5 in", "max": "9 in"}`, `{"measure": "aspect", "max": "tall"}`, "not a number"},
 		{`{"measure": "length", "min": "5 in", "max": "9 in"}`, `{"measure": "pull", "max": "5"}`, "lb or N"},
 		{`{"measure": "length", "min": "5 in", "max": "9 in"}`, `{"measure": "strain", "max": "5"}`, "with %"},

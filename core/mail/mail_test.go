@@ -63,9 +63,12 @@ func TestUSLimits(t *testing.T) {
 		{"a plain letter", letter, "letter", Goes},
 		{"the same, on its short edge", size(5*in, 7*in), "letter", Goes},
 		{"least length, filled", size(5*in+in/16, 3*in+3*in/4), "letter", Goes},
-		{"under the least length", size(5*in+in/16-hair, 3*in+3*in/4), "", Refused},
+		{"under the least length filled, not flat", size(5*in+in/16-hair, 3*in+3*in/4), "letter", Doubtful},
+		{"least length, flat", size(5*in, 3*in+3*in/4), "letter", Doubtful},
+		{"under the least length", size(5*in-hair, 3*in+3*in/4), "", Refused},
 		{"least height, filled", size(5*in+in/2, 3*in+in/2+in/16), "letter", Goes},
-		{"under the least height", size(5*in+in/2, 3*in+in/2+in/16-hair), "", Refused},
+		{"under the least height filled, not flat", size(5*in+in/2, 3*in+in/2+in/16-hair), "letter", Doubtful},
+		{"under the least height", size(5*in+in/2, 3*in+in/2-hair), "", Refused},
 		{"greatest length", size(11*in+in/2, 5*in), "letter", Goes},
 		{"over the greatest length", size(11*in+in/2+hair, 5*in), "large-envelope", Goes},
 		{"greatest height", size(8*in, 6*in+in/8), "letter", Goes},
@@ -77,15 +80,22 @@ func TestUSLimits(t *testing.T) {
 		{"square", size(5*in+5*in/8, 5*in+5*in/8), "letter", Surcharged},
 		{"least aspect", size(6*in+in/2, 5*in), "letter", Goes},
 		{"under the least aspect", size(6*in+in/2-hair, 5*in), "letter", Surcharged},
-		{"greatest aspect", size(10*in, 4*in), "letter", Goes},
+		{"greatest aspect, filled", size(9*in+29*in/32, 4*in), "letter", Goes}, // 2.5 x (4 - 1/16) and 1/16
+		{"over the greatest aspect filled, not flat", size(10*in, 4*in), "letter", Surcharged},
 		{"over the greatest aspect", size(10*in+hair, 4*in), "letter", Surcharged},
 		{"thin and large", with(func(p *Piece) { p.Thickness = 9*mil - hair }), "letter", Surcharged},
 		{"just thick enough and large", with(func(p *Piece) { p.Thickness = 9 * mil }), "letter", Goes},
 		{"thin and small", Piece{Width: 6 * in, Height: 4*in + in/4, Thickness: 7 * mil, Weight: 5}, "letter", Goes},
 		{"too thin for anything", Piece{Width: 6 * in, Height: 4*in + in/4, Thickness: 7*mil - hair, Weight: 5}, "", Refused},
 		{"greatest large envelope", Piece{Width: 15 * in, Height: 12 * in, Thickness: 3 * in / 4, Weight: 13 * Ounce}, "large-envelope", Goes},
-		{"over the large envelope", Piece{Width: 15*in + hair, Height: 12 * in, Thickness: 3 * in / 4, Weight: 13 * Ounce}, "", Refused},
-		{"too thick for any", with(func(p *Piece) { p.Thickness = 3*in/4 + hair }), "", Refused},
+		{"over the large envelope", Piece{Width: 15*in + hair, Height: 12 * in, Thickness: 3 * in / 4, Weight: 13 * Ounce}, "parcel", Goes},
+		{"too thick for an envelope", with(func(p *Piece) { p.Thickness = 3*in/4 + hair }), "parcel", Goes},
+		{"a thin box", with(func(p *Piece) { p.Box = true }), "parcel", Goes},
+		{"rigid and thick", with(func(p *Piece) { p.Thickness, p.TableStrain = in/2, 0.0051 }), "parcel", Goes},
+		{"bends over a table", with(func(p *Piece) { p.Thickness, p.TableStrain = in/2, 0.005 }), "large-envelope", Goes},
+		{"too stiff for the drum", with(func(p *Piece) { p.Thickness, p.Pull, p.PullAtMost = in/2, 41*PoundForce, 41*PoundForce }), "large-envelope", Doubtful},
+		{"length and girth", Piece{Width: 48 * in, Height: 20 * in, Thickness: 10 * in, Weight: 900}, "parcel", Goes},
+		{"over length and girth", Piece{Width: 48*in + hair, Height: 20 * in, Thickness: 10 * in, Weight: 900}, "", Refused},
 	} {
 		t.Run(tt.name, func(t *testing.T) {
 			v := us(t).Judge(tt.piece)
@@ -171,6 +181,30 @@ func TestPlainRectangle(t *testing.T) {
 				t.Errorf("%v square in %v x %v, off by %v: %s %s", s, got.Width, got.Height, off, r.Class.ID, r.Outcome)
 			}
 		}
+	}
+}
+
+// A slim card's rectangle holds its aspect flat and filled, off by what a size may be.
+func TestSlimRectangles(t *testing.T) {
+	letter := us(t).Classes[1]
+	tried := 0
+	for long := 7 * in; long < 11*in; long += in / 7 {
+		for _, thick := range []measure.Length{in / 32, in / 8, 3 * in / 16} {
+			got := letter.PlainRectangle(long, 2*in, thick, in/32, in/16)
+			if !got.OK {
+				continue
+			}
+			tried++
+			for _, off := range []measure.Length{-in / 32, 0, in / 32} {
+				r, _ := us(t).Judge(Piece{Width: got.Width + off, Height: got.Height - off, Thickness: thick, Weight: 20}).Result()
+				if r.Class.ID != "letter" || r.Outcome != Goes {
+					t.Errorf("%v x 2, %v thick, in %v x %v, off by %v: %s %s", long, thick, got.Width, got.Height, off, r.Class.ID, r.Outcome)
+				}
+			}
+		}
+	}
+	if tried < 60 {
+		t.Errorf("only %d rectangles", tried)
 	}
 }
 

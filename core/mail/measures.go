@@ -26,6 +26,9 @@ const (
 	Uneven        Measure = "uneven" // thickest less thinnest, an inch in from the edges
 	Pull          Measure = "pull"   // of the belt that bends it round the drum
 	Strain        Measure = "strain" // of its outermost fibre on the drum
+	TableBend     Measure = "table"  // strain when it is bent over a table's edge
+	Girth         Measure = "girth"  // length, and once round it
+	Box           Measure = "box"    // a box with a lid
 	Odd           Measure = "odd"    // not a rectangle
 	Square        Measure = "square"
 	Clasp         Measure = "clasp"   // clasp, string or button closes it
@@ -50,7 +53,7 @@ const (
 // measures are all that rules may limit, those of size first: each is a value beside
 // its family.
 var measures = []*MeasureKind{
-	&length, &height, &thickness, &weight, &aspect, &addressAspect, &sum, &square, &odd, &radius, &lump, &uneven, &pull, &strain, &clasp, &plastic, &bare, &folded,
+	&length, &height, &thickness, &weight, &aspect, &addressAspect, &sum, &girth, &square, &odd, &radius, &lump, &uneven, &pull, &strain, &tableBend, &clasp, &plastic, &box, &bare, &folded,
 }
 
 // MeasureKind is something of a piece that a rule limits: all that the program knows of
@@ -64,8 +67,9 @@ type MeasureKind struct {
 	Of    func(Piece) (flat, filled float64)
 	Error func(Piece) float64
 	// Exceeds is set for what makes a piece too large for a class, so that the next one
-	// is needed. Shape is set where it is the envelope's form that breaks it.
-	Exceeds, Shape bool
+	// is needed. Shape is set where it is the envelope's form that breaks it, Both where
+	// flat and filled count alike.
+	Exceeds, Shape, Both bool
 	// Fine is set where thousandths decide, which a tick would hide; Quoted for a limit
 	// that notes name.
 	Fine, Quoted bool
@@ -163,9 +167,9 @@ func quantity(m Measure, text string) (Quantity, error) {
 		}
 		return Quantity(w), nil
 	case Weights:
-		grams, ok := map[string]float64{"g": 1, "kg": 1000, "oz": Ounce}[unit]
+		grams, ok := map[string]float64{"g": 1, "kg": 1000, "oz": Ounce, "lb": 16 * Ounce}[unit]
 		if err != nil || !ok {
-			return 0, fmt.Errorf("the weight %q is not a number with g, kg or oz", text)
+			return 0, fmt.Errorf("the weight %q is not a number with g, kg, oz or lb", text)
 		}
 		return Quantity(v * grams), nil
 	case Forces:

@@ -2,7 +2,8 @@ package mail
 
 import "math"
 
-// The measures of a piece that is bent round the drum of a sorting machine.
+// The measures of a piece that is bent: round the drum of a sorting machine, and over the
+// edge of a table.
 
 var pull = MeasureKind{
 	ID: Pull, Words: MeasureWords{"pull round the drum", "too limp", "too stiff"}, Counted: Forces, Lighter: true, ByHand: true,
@@ -13,4 +14,10 @@ var pull = MeasureKind{
 var strain = MeasureKind{
 	ID: Strain, Words: MeasureWords{"strain on the drum", "too limp", "too thick to bend"}, Counted: Percents, Lighter: true,
 	Of: one(func(p Piece) float64 { return p.Strain }),
+}
+
+// tableBend is the test of whether a large envelope is flexible.
+var tableBend = MeasureKind{
+	ID: TableBend, Words: MeasureWords{"strain over a table's edge", "too limp", "too rigid"}, Counted: Percents, Lighter: true,
+	Of: one(func(p Piece) float64 { return p.TableStrain }),
 }

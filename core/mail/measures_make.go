@@ -21,3 +21,8 @@ var folded = MeasureKind{
 	ID: Folded, Words: MeasureWords{"folded", "not folded", "folded"}, Counted: Flags,
 	Of: flag(func(p Piece) bool { return p.Bare && p.Folded }),
 }
+
+var box = MeasureKind{
+	ID: Box, Words: MeasureWords{"box", "no box", "a box"}, Counted: Flags,
+	Of: flag(func(p Piece) bool { return p.Box }),
+}

@@ -19,17 +19,26 @@ func (p Piece) alongAddress() (along, across float64) {
 }
 
 var aspect = MeasureKind{
-	ID: Aspect, Words: MeasureWords{"length ÷ height", "too square", "too slim"}, Counted: Ratios, Shape: true, Rectangle: true,
-	Of:    one(func(p Piece) float64 { return ratio(p.long(), p.short()) }),
+	ID: Aspect, Words: MeasureWords{"length ÷ height", "too square", "too slim"}, Counted: Ratios, Shape: true, Both: true, Rectangle: true,
+	Of:    func(p Piece) (flat, filled float64) { return p.ratios(p.long(), p.short()) },
 	Error: func(p Piece) float64 { return ratioError(p, p.long(), p.short()) },
+}
+
+// ratios are one side over the other of a flat piece and of a filled one.
+func (p Piece) ratios(over, under float64) (flat, filled float64) {
+	flat = ratio(over, under)
+	if p.filled(over) == 0 || p.filled(under) == 0 {
+		return flat, flat // thicker than it is high: nothing that has a shape
+	}
+	return flat, ratio(p.filled(over), p.filled(under))
 }
 
 // addressAspect takes the edge along the address for the length.
 var addressAspect = MeasureKind{
-	ID: AddressAspect, Words: MeasureWords{"length ÷ height along the address", "too square", "too slim"}, Counted: Ratios, Shape: true, Rectangle: true,
-	Of: one(func(p Piece) float64 {
-		return ratio(p.alongAddress())
-	}),
+	ID: AddressAspect, Words: MeasureWords{"length ÷ height along the address", "too square", "too slim"}, Counted: Ratios, Shape: true, Both: true, Rectangle: true,
+	Of: func(p Piece) (flat, filled float64) {
+		return p.ratios(p.alongAddress())
+	},
 	Error: func(p Piece) float64 {
 		along, across := p.alongAddress()
 		return ratioError(p, along, across)

@@ -58,3 +58,10 @@ var weight = MeasureKind{
 	ID: Weight, Words: MeasureWords{"weight", "too light", "too heavy"}, Counted: Weights, Exceeds: true, Lighter: true,
 	Of: one(func(p Piece) float64 { return p.Weight }), Error: func(p Piece) float64 { return p.WeightError },
 }
+
+// girth is the length and once round the piece.
+var girth = MeasureKind{
+	ID: Girth, Words: MeasureWords{"length + girth", "too small", "too large"}, Fine: true,
+	Of:    one(func(p Piece) float64 { return p.long() + 2*(p.short()+float64(p.Thickness)) }),
+	Error: func(p Piece) float64 { return 3*sizeError(p) + 2*thickError(p) },
+}

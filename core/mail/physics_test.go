@@ -223,3 +223,28 @@ func TestBareCardWithWhatSticksOut(t *testing.T) {
 		})
 	}
 }
+
+// Four sheets of .34 mm glued to a stack, 7 1/4 in long: the outermost fibre lies .68 mm
+// from the middle, half less an inch is 66.675 mm, an inch of bend strains it 1.166 %. Ten
+// inches long and holding a slice of wood it has to bend two: 3 x 50.8 x .68 / 101.6².
+func TestBentOverATable(t *testing.T) {
+	stack := func(long float64, more ...Part) Beam {
+		card := rect(0, 0, long, 100, 4*0.34)
+		card.Bends, card.Modulus = true, 5
+		return NewBeam(NewRelief(append([]Part{card}, more...)), nil, 0, true, 1)
+	}
+	if got := stack(7.25 * 25.4).TableStrain(); math.Abs(got-0.011656) > 1e-5 {
+		t.Errorf("a stack of four: %.6f", got)
+	}
+	slice := rect(60, 30, 110, 80, 3)
+	slice.Modulus, slice.Bends = 70, false
+	if got := stack(10*25.4, slice).TableStrain(); math.Abs(got-3*50.8*0.68/(101.6*101.6)) > 1e-5 {
+		t.Errorf("with something rigid, 10 long: %.6f", got)
+	}
+	// Four loose sheets bend each for itself: a quarter of the strain.
+	loose := rect(0, 0, 7.25*25.4, 100, 4*0.34)
+	loose.Bends, loose.Modulus = true, 5
+	if got := NewBeam(NewRelief([]Part{loose}), nil, 0, true, 4).TableStrain(); math.Abs(got-0.011656/4) > 1e-5 {
+		t.Errorf("four loose sheets: %.6f", got)
+	}
+}

@@ -17,6 +17,8 @@ type Rectangle struct {
 //
 //	height = max(least height, h); width = max(least length, w, aspect·height + (1 + aspect)·e)
 //
+// Filled it measures its thickness less both ways, which makes it slimmer: the greatest
+// aspect holds then too.
 // See "A square card in a plain rectangle" in docs/sums.md.
 func (c Class) PlainRectangle(w, h, thickness, e, tick measure.Length) Rectangle {
 	bound := map[Measure]Limit{}
@@ -42,7 +44,7 @@ func (c Class) PlainRectangle(w, h, thickness, e, tick measure.Length) Rectangle
 	if q := bound[Aspect].Max; q != nil {
 		// A slim card wants a taller envelope, not a longer one.
 		a := float64(*q)
-		height = max(height, measure.Round((float64(width.Up(tick))+(1+a)*float64(e))/a))
+		height = max(height, measure.Round((float64(width.Up(tick))+(1+a)*float64(e)+(a-1)*float64(thickness))/a))
 	}
 	r := Rectangle{Height: height.Up(tick), OK: true}
 	if q := bound[Aspect].Min; q != nil {

@@ -24,8 +24,9 @@ type Beam struct {
 	From float64
 	// EI is the stiffness in the middle of each of as many equal stretches.
 	EI []float64
-	// Strain is the greatest of an outermost fibre on the drum.
-	Strain float64
+	// Strain is the greatest of an outermost fibre on the drum, Outer how far that lies
+	// from the neutral axis.
+	Strain, Outer float64
 	// Rigid is the longest part that does not bend with the rest, by its place in
 	// the relief, RigidLength how long it is; zero for none.
 	Rigid       int
@@ -155,6 +156,7 @@ func NewBeam(r Relief, sheets []Sheet, length float64, wide bool, panels int) Be
 		b.EI = append(b.EI, ei)
 		b.Strain = math.Max(b.Strain, strain)
 	}
+	b.Outer = b.Strain * DrumRadius
 	for i, p := range r.Parts[1:] {
 		long, broad := p.X1-p.X0, p.Y1-p.Y0
 		if !wide {
@@ -273,6 +275,26 @@ const (
 	PullAtLeast = 0.6
 	PullAtMost  = 1.7
 )
+
+// The test over a table's edge: half of the piece stands out and is pressed an inch from
+// its end; it has to bend an inch, or two where it is ten or longer and holds something
+// that does not bend.
+const (
+	tableInch  = 25.4
+	tableLong  = 10 * tableInch
+	tableShort = 1e-3 // of a piece with nothing to press on
+)
+
+// TableStrain is the strain of the outermost fibre when half of the piece is bent over a
+// table's edge: 3·δ·z/ℓ², δ how far it has to bend, z how far that fibre lies from the
+// neutral axis, ℓ half the length less an inch.
+func (b Beam) TableStrain() float64 {
+	bend, out := tableInch, math.Max(tableShort, b.Length/2-tableInch)
+	if b.RigidLength > 0 && b.Length >= tableLong {
+		bend = 2 * tableInch
+	}
+	return math.Min(1, 3*bend*b.Outer/(out*out))
+}
 
 // Stiffest is where along its length the piece is stiffest.
 func (b Beam) Stiffest() (at, ei float64) {

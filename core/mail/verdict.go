@@ -2,6 +2,7 @@ package mail
 
 import (
 	"math"
+	"slices"
 
 	"yellowparcel/core/measure"
 )
@@ -33,6 +34,10 @@ type Piece struct {
 	// closes it, Plastic when its outside is not paper, Bare when there is no
 	// envelope, Folded when a bare card is folded.
 	Odd, Clasp, Plastic, Bare, Folded bool
+	// TableStrain is that of the outermost fibre when half of it is bent over the edge of a
+	// table. Box is set for one with a lid.
+	TableStrain float64
+	Box         bool
 	// Radius is that of the corners of a bare card.
 	Radius measure.Length
 }
@@ -48,8 +53,10 @@ type Check struct {
 	// Worst is the margin when every measuring error goes the wrong way.
 	Worst float64
 	OK    bool
-	// Filled is set when the filled piece was measured, not the flat one.
-	Filled bool
+	// Filled is set when the filled piece was measured, not the flat one. Unsure is set
+	// where one of the two breaks the limit and the other keeps it: whoever measures it may
+	// find either, so ask.
+	Filled, Unsure bool
 	// Surcharge is set when breaking the limit costs a surcharge but does not
 	// refuse the class.
 	Surcharge bool
@@ -101,13 +108,19 @@ func (v Verdict) Result() (ClassResult, bool) {
 	return ClassResult{}, false
 }
 
-// Judge holds a piece against every class, cheapest first. Least sizes are held
-// against the filled envelope, which measures up to its thickness less than
-// flat; greatest sizes against the flat one.
+// Judge holds a piece against every class, cheapest first. Sizes are held against the
+// flat envelope; a filled one measures up to its thickness less, so that a least size
+// that it keeps flat and breaks filled makes it doubtful.
 func (b Rulebook) Judge(p Piece) Verdict {
 	v := Verdict{Rulebook: b, Mailable: true}
 	v.Floor = p.checks(b.Floor, false)
-	if !allOK(v.Floor) {
+	var unsure []Check
+	for _, c := range v.Floor {
+		if c.Unsure {
+			unsure = append(unsure, c)
+		}
+	}
+	if !keeps(v.Floor) {
 		if p.Thickness > b.FloorThickness {
 			v.AskFirst = true
 		} else {
@@ -117,6 +130,11 @@ func (b Rulebook) Judge(p Piece) Verdict {
 	refused := map[string]bool{}
 	for _, c := range b.Classes {
 		r := ClassResult{Class: c, Checks: append(p.checks(c.Limits, false), p.checks(c.SurchargeLimits, true)...)}
+		for _, f := range unsure {
+			if !slices.ContainsFunc(r.Checks, func(c Check) bool { return c.Measure == f.Measure && c.Unsure }) {
+				r.Checks = append(r.Checks, f)
+			}
+		}
 		r.Outcome = outcome(r.Checks)
 		if c.BeyondClass != "" && r.Outcome != Refused && !refused[c.BeyondClass] {
 			r.Outcome = NotNeeded
@@ -139,7 +157,7 @@ func outcome(checks []Check) Outcome {
 	for _, c := range checks {
 		switch {
 		case c.OK:
-		case !c.Surcharge && !c.Guidance:
+		case !c.Surcharge && !c.Guidance && !c.Unsure:
 			return Refused
 		case !c.Surcharge:
 			o = Doubtful
@@ -161,9 +179,10 @@ func exceeds(checks []Check) bool {
 	return false
 }
 
-func allOK(checks []Check) bool {
+// keeps reports whether every limit is kept, for sure or not.
+func keeps(checks []Check) bool {
 	for _, c := range checks {
-		if !c.OK {
+		if !c.OK && !c.Unsure {
 			return false
 		}
 	}
@@ -180,13 +199,20 @@ func (p Piece) checks(limits []Limit, surcharge bool) []Check {
 		flat, filled := k.Of(p)
 		c := Check{Measure: l.Measure, Measured: flat, Min: l.Min, Max: l.Max, Margin: math.Inf(1), Surcharge: surcharge, Guidance: l.Guidance}
 		if l.Min != nil {
-			if low := filled - float64(*l.Min); low < c.Margin {
-				c.Margin, c.Measured, c.Filled = low, filled, filled != flat
+			c.hold(filled-float64(*l.Min), filled, filled != flat)
+			c.Unsure = c.Margin < 0 && flat >= float64(*l.Min)
+			if k.Both {
+				c.hold(flat-float64(*l.Min), flat, false)
+				c.Unsure = c.Margin < 0 && math.Max(flat, filled) >= float64(*l.Min)
 			}
 		}
 		if l.Max != nil {
-			if high := float64(*l.Max) - flat; high < c.Margin {
-				c.Margin, c.Measured, c.Filled = high, flat, false
+			c.hold(float64(*l.Max)-flat, flat, false)
+			if k.Both {
+				c.hold(float64(*l.Max)-filled, filled, filled != flat)
+				c.Unsure = c.Unsure || c.Margin < 0 && c.Measured > float64(*l.Max) && math.Min(flat, filled) <= float64(*l.Max)
+			} else if flat > float64(*l.Max) {
+				c.Unsure = false
 			}
 		}
 		c.OK = c.Margin >= 0
@@ -197,6 +223,13 @@ func (p Piece) checks(limits []Limit, surcharge bool) []Check {
 		list = append(list, c)
 	}
 	return list
+}
+
+// hold takes what leaves less room to a limit.
+func (c *Check) hold(margin, measured float64, filled bool) {
+	if margin < c.Margin {
+		c.Margin, c.Measured, c.Filled = margin, measured, filled
+	}
 }
 
 func (p Piece) concerns(l Limit) bool {

@@ -22,4 +22,5 @@ func Example() {
 	// Output:
 	// rectangle goes letter
 	// make:cutdown goes letter
+	// class:parcel goes parcel
 }

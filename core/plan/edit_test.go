@@ -64,6 +64,9 @@ func anyEdit(r *rand.Rand, j job.Job, p plan.Plan, lists job.Choices) field.Edit
 		take := func(path, id string) {
 			offered = append(offered, field.Edit{Act: field.Take, Path: path, Text: id})
 		}
+		for _, row := range p.Envelope.Comparison.Rows {
+			take("envelope", row.ID)
+		}
 		for _, rem := range p.Post.Remedies {
 			take("post.remedies", rem.ID)
 		}

@@ -52,6 +52,9 @@ func (m postStation) broken(checks []mail.Check, surcharge bool) string {
 		if k.Counted != mail.Flags {
 			words = fmt.Sprintf("%s by %s", words, m.amount(c.Measure, -c.Margin, true))
 		}
+		if c.Unsure {
+			words = "filled it may measure " + words
+		}
 		if c.Guidance {
 			words += " (guidance)"
 		}

@@ -28,7 +28,7 @@ func TestPostSentences(t *testing.T) {
 		{"thick", 7 * in, 5 * in, in / 3, "large envelope", "too thick by"},
 		{"tiny", 2 * in, 2 * in, in / 24, "not mailable", "Too small for any mail"},
 		{"tiny and thick", 2 * in, 2 * in, in / 2, "ask first", "Ask at the counter"},
-		{"huge", 20 * in, 16 * in, in / 24, "no letter", "too long by"},
+		{"huge", 20 * in, 16 * in, in / 24, "parcel", "too long by"},
 	} {
 		t.Run(tt.name, func(t *testing.T) {
 			j, shop := sample()
@@ -108,9 +108,15 @@ func TestWhyNoClassTakesIt(t *testing.T) {
 	j.Post.Bare, j.Post.Destination = true, "us-abroad"
 	j.Card.Width, j.Card.Height, j.Card.Outline = 6*in, 4*in, blank.Polygon{{X: 0, Y: 0}, {X: 150, Y: 0}, {X: 75, Y: 100}}
 	p := plan.Make(j, shop)
-	if want := "No class of letter takes it: not a rectangle even for a large envelope. Ask for a parcel."; p.Post.Sentence.Text != want {
+	if want := "By the published limits it goes as a parcel: not a rectangle for a letter."; p.Post.Sentence.Text != want {
 		t.Errorf("%s", p.Post.Sentence.Text)
 	}
+	j.Card.Outline, j.Card.Width, j.Post.Destination = nil, 20*in, "uk-inland"
+	p = plan.Make(j, shop)
+	if want := "No class of letter takes it: too long by ≈ 6 1⁄8 in even for a large letter. Ask for a parcel."; p.Post.Sentence.Text != want {
+		t.Errorf("%s", p.Post.Sentence.Text)
+	}
+	j.Card.Width, j.Card.Outline = 6*in, blank.Polygon{{X: 0, Y: 0}, {X: 150, Y: 0}, {X: 75, Y: 100}}
 	own, err := mail.ReadFile([]byte(`{"id": "own", "region": "Hilltop", "service": "home post", "source": "", "confidence": "made up", "classes": [
 		{"id": "slip", "name": "slip", "limits": [{"measure": "weight", "max": "1 kg"}, {"measure": "odd", "max": "no"}]},
 		{"id": "ocean", "name": "ocean bag", "over": "slip", "limits": [{"measure": "length", "max": "20 in"}]}]}`))

@@ -74,10 +74,10 @@ func brokenChecks(checks []mail.Check) []mail.Check {
 	return slices.DeleteFunc(slices.Clone(checks), func(c mail.Check) bool { return c.OK })
 }
 
-// doubts are the guidance that a piece breaks.
+// doubts are the guidance that a piece breaks, and what may be found broken.
 func doubts(checks []mail.Check) (list []mail.Check) {
 	for _, c := range checks {
-		if c.Guidance && !c.OK {
+		if (c.Guidance || c.Unsure) && !c.OK {
 			list = append(list, c)
 		}
 	}
@@ -113,7 +113,7 @@ func (m postStation) noClass(v mail.Verdict) string {
 func over(checks []mail.Check) []mail.Check {
 	var list []mail.Check
 	for _, c := range checks {
-		if c.Max != nil && c.Measured > float64(*c.Max) {
+		if !c.Unsure && c.Max != nil && c.Measured > float64(*c.Max) {
 			list = append(list, c)
 		}
 	}
