@@ -4,6 +4,8 @@ import (
 	"context"
 	"errors"
 	"net/http"
+	"slices"
+	"strings"
 	"sync"
 	"time"
 
@@ -12,6 +14,7 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
+	"yellowparcel/core/plan"
 	"yellowparcel/store"
 )
 
@@ -32,6 +35,36 @@ type ShopBody struct {
 	// changes does not stand any more.
 	Problems []field.Problem `json:"problems"`
 	Told     []string        `json:"told"`
+	// Renumbers are the jobs whose numbers go by the tools that were edited.
+	Renumbers Renumbers `json:"renumbers"`
+}
+
+// Renumbers are the jobs whose numbers an edit of a tool changes: how many, and the names
+// of the first.
+type Renumbers struct {
+	Count int      `json:"count"`
+	Names []string `json:"names"`
+}
+
+// mostNamed is how many jobs are named.
+const mostNamed = 6
+
+// renumbered finds the jobs whose numbers go by the fields that were edited.
+func (s *Server) renumbered(ctx context.Context, edits []field.Edit) (Renumbers, error) {
+	r := Renumbers{Names: []string{}}
+	tools := slices.DeleteFunc(slices.Clone(edits), func(e field.Edit) bool { return !strings.HasPrefix(e.Path, "tools.") })
+	if len(tools) == 0 {
+		return r, nil
+	}
+	err := s.store.EachJob(ctx, func(j store.Job) bool {
+		if slices.ContainsFunc(tools, func(e field.Edit) bool { return plan.GoesBy(j.Job, e.Path) }) {
+			if r.Count++; len(r.Names) < mostNamed {
+				r.Names = append(r.Names, j.Job.Name)
+			}
+		}
+		return true
+	})
+	return r, err
 }
 
 // ToolBody is a tool of the bench.
@@ -51,7 +84,7 @@ func toolBodies() (list []ToolBody) {
 func shopBody(s store.Shop) ShopBody {
 	return ShopBody{
 		Tools: toolBodies(), Version: s.Version, Shop: s.Shop, Fields: s.Shop.Inputs(), Choices: job.ChoicesIn(s.Shop), Adds: s.Shop.Adds(), Style: s.Shop.StyleID(),
-		Problems: []field.Problem{}, Told: []string{},
+		Problems: []field.Problem{}, Told: []string{}, Renumbers: Renumbers{Names: []string{}},
 	}
 }
 
@@ -152,6 +185,11 @@ func (s *Server) shopRoutes() {
 			saved.Shop.Today = today
 			body := shopBody(saved)
 			body.Problems, body.Told = append(body.Problems, problems...), append(body.Told, told...)
+			if len(problems) == 0 {
+				if body.Renumbers, err = s.renumbered(ctx, in.Body.Edits); err != nil {
+					return nil, s.failed(err)
+				}
+			}
 			return &struct{ Body ShopBody }{body}, nil
 		})
 }

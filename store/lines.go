@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"encoding/json"
+	"errors"
 
 	"yellowparcel/core/plan"
 )
@@ -64,4 +65,23 @@ func (s *Store) SetLine(ctx context.Context, id string, version int64, line Line
 	}
 	_, err = s.db.ExecContext(ctx, "UPDATE jobs SET line = ?, line_of = ? WHERE id = ? AND version = ?", string(body), line.Of, id, version)
 	return err
+}
+
+// EachJob hands over every job that is not removed, in their order, until it is told to
+// stop; one that cannot be read is left out.
+func (s *Store) EachJob(ctx context.Context, each func(Job) (more bool)) error {
+	rows, err := s.db.QueryxContext(ctx, "SELECT id, version, changed, removed, body FROM jobs WHERE removed IS NULL ORDER BY place")
+	if err != nil {
+		return err
+	}
+	for rows.Next() {
+		var r jobRow
+		if err := rows.StructScan(&r); err != nil {
+			return errors.Join(err, rows.Close())
+		}
+		if j, err := r.job(); err == nil && !each(j) {
+			break
+		}
+	}
+	return errors.Join(rows.Err(), rows.Close())
 }

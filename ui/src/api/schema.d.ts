@@ -1266,6 +1266,11 @@ export interface components {
             title: string;
             tone: string;
         };
+        Renumbers: {
+            /** Format: int64 */
+            count: number;
+            names: string[];
+        };
         RoomPlan: {
             /** Format: int64 */
             above: number;
@@ -1434,6 +1439,7 @@ export interface components {
                 [key: string]: components["schemas"]["Input"];
             };
             problems: components["schemas"]["Problem"][];
+            renumbers: components["schemas"]["Renumbers"];
             shop: components["schemas"]["Shop"];
             style: string;
             told: string[];

@@ -9,6 +9,7 @@ import { useFields } from '../fields/useFields'
 const shop = ref<ShopBody>()
 const failure = ref('') // the sentence, when the shop cannot be had or an act was refused
 const told = ref<string[]>([])
+const renumbers = ref({ count: 0, names: [] as string[] }) // the jobs that the last edit of a tool changed
 const unsaved = ref(0) // acts that are on their way or wait
 const { noAnswer, ask } = useTrying()
 
@@ -73,6 +74,9 @@ function edit(edits: Edit[]): Promise<void> {
     if (data) take(data)
     failure.value = data ? '' : sentenceOf(error)
     told.value = data?.told ?? []
+    if (edits.some((e) => e.path.startsWith('tools.'))) {
+      renumbers.value = data?.renumbers ?? { count: 0, names: [] }
+    }
     typing.answered(edits, data?.problems ?? [], false, () => false)
   })
   last = done
@@ -128,6 +132,7 @@ export function useShop() {
     refusals,
     failure,
     told,
+    renumbers,
     state,
     choices,
     items,

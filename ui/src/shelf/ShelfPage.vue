@@ -6,6 +6,7 @@ import SaveLine from '../counter/SaveLine.vue'
 import UnitSwitch from '../counter/UnitSwitch.vue'
 import TypedField from '../fields/TypedField.vue'
 import { useShop } from '../job/useShop'
+import RenumberedJobs from './RenumberedJobs.vue'
 import ShelfTable from './ShelfTable.vue'
 
 const shelf = useShop()
@@ -91,6 +92,7 @@ const tools = computed(() => shop.value?.tools ?? [])
             <TypedField v-for="f in tool.fields" :key="f" :of="shelf" :path="f" as="line" />
           </div>
         </div>
+        <RenumberedJobs />
       </section>
       <v-checkbox
         v-if="offCount"

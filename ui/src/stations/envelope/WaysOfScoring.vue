@@ -5,6 +5,7 @@ import type { WayPlan } from '../../api/client'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
 import TypedField from '../../fields/TypedField.vue'
 import { useShop } from '../../job/useShop'
+import RenumberedJobs from '../../shelf/RenumberedJobs.vue'
 
 const props = defineProps<{ ways: WayPlan[]; way: string; where: string }>()
 const emit = defineEmits<{ choose: [way: string] }>()
@@ -41,6 +42,7 @@ const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).s
       </ol>
       <div class="board">
         <TypedField v-for="t in chosen.tools" :key="t" :of="shelf" :path="t" as="line" />
+        <RenumberedJobs v-if="chosen.tools.length" />
       </div>
     </div>
     <table class="numbers-table">
