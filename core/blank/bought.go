@@ -80,7 +80,7 @@ func NewBought(s Spec) (Made, bool) {
 	m := Made{ID: BoughtID, Width: b.Width, Height: b.Height, From: b, Flap: p.flap, Overlap: p.flap - (p.front - p.back), Seam: p.tab - s.Sliver, Folds: 1}
 	m.EaseWidth, m.EaseHeight = b.Width-2*s.Caliper-s.Width-b.Takes.Width, b.Height-2*s.Caliper-s.Height-b.Takes.Height
 	m.Net = pocketNet(p, s)
-	m.choose(AsSold, m.way(AsSold, nil, Loss{}, Loss{}))
+	m.choose(s, m.way(AsSold, nil, Loss{}, Loss{}))
 	x0 := p.tab.Millimetres()
 	m.seen = closedNet(m, x0, x0+b.Width.Millimetres(), s.FlapShape)
 	m.Folded = m.Net.Fold()

@@ -145,7 +145,7 @@ func squareBox(s Spec, side, w, h, d measure.Length) Made {
 	m.Flap, m.Shortest = measure.Round(cut.Top), measure.Round(shortest)
 	m.Overlap = measure.Round(cut.Top+cut.Bottom) - h
 	m.Cuts, m.Folds = 4+4*2+4, 8+4
-	m.choose(s.Way, s.boxWays(m, diag, a, b)...)
+	m.choose(s, s.boxWays(m, diag, a, b)...)
 	if m.Seam < s.Adhesive {
 		m.fault(SeamUnderAdhesive, m.Seam, s.Adhesive)
 	}
@@ -175,13 +175,13 @@ func (s Spec) boxWays(m Made, diag, a, b float64) []Way {
 	own, beyond := [4]Role{sidesWall, sidesFloor, endsWall, endsFloor}, [4]Role{farSidesWall, farSidesFloor, farEndsWall, farEndsFloor}
 	near := lines(FromCorner, own, func(x float64) (float64, float64) { return x, x - d }, at)
 	far := lines(FromFar, beyond, func(x float64) (float64, float64) { return diag - x, diag - x + d }, at)
-	list := []Way{m.way(boxCorners, near, loss(3+math.Sqrt2, 2, 0), loss(1+2*math.Sqrt2, math.Sqrt(5), 0))}
+	list := []Way{m.way(boxCorners, near, loss(2+math.Sqrt2, math.Sqrt(3), 0), loss(1+2*math.Sqrt2, math.Sqrt(5), 0))}
 	if s.Board.Groove == 0 { // the far ones would fall between grooves
-		list = append(list, m.way(boxPair, append(near[:len(near):len(near)], far...), loss(3, math.Sqrt(3), 1), loss(3+2*math.Sqrt2, 3, 1)))
+		list = append(list, m.way(boxPair, append(near[:len(near):len(near)], far...), loss(2, math.Sqrt2, 1), loss(3+2*math.Sqrt2, 3, 1)))
 	}
 	centre := lines(FromCentre, own, func(x float64) (float64, float64) { return diag/2 - x, diag/2 - x + d }, 0)
 	edges := lines(FromEdgeMarks, own, func(x float64) (float64, float64) { return x * math.Sqrt2, (x - d) * math.Sqrt2 }, 0)
 	return append(list,
-		m.way(boxCentre, centre, loss(3, math.Sqrt(3), 1), loss(1+2*math.Sqrt2, math.Sqrt(5), 1)),
-		m.way(boxEdges, edges, loss(1+2*math.Sqrt2, math.Sqrt(2.5), 1), loss(3, math.Sqrt(3), 1)))
+		m.way(boxCentre, centre, loss(2, math.Sqrt2, 1), loss(1+2*math.Sqrt2, math.Sqrt(5), 1)),
+		m.way(boxEdges, edges, loss(2*math.Sqrt2, math.Sqrt(1.5), 1), loss(3, math.Sqrt(3), 1)))
 }

@@ -121,7 +121,9 @@ func MeasureCutDown(s Spec, b Bought, oneSide bool) (Made, bool) {
 		m.fault(TooHigh, m.EaseHeight, 0)
 	}
 	t := s.Style.Tick / 2
-	m.choose(s.Way, m.way(NextEdge, scores, Loss{2*t + t, root(2, t)}, Loss{t, t}))
+	way := m.way(NextEdge, scores, Loss{2 * t, root(2, t)}, Loss{t, t})
+	way.HeightLoss = Loss{} // as it was bought
+	m.choose(s, way)
 	return m, true
 }
 

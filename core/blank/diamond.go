@@ -110,15 +110,49 @@ func (d Diamond) exact() float64 {
 	sum := float64(d.CreaseWidth+d.CreaseHeight) / math.Sqrt2
 	switch s.School {
 	case DiagonalPlus:
-		plus := measure.Inch
-		if s.Style.Unit == measure.Millimetres {
-			plus = 25 * measure.Millimetre
+		side := 0.0
+		for _, t := range s.diagonalPlus() {
+			side += float64(t.Length)
 		}
-		return math.Hypot(float64(max(s.Width, s.LeastWidth)), float64(max(s.Height, s.LeastHeight))) + float64(plus) + 1.5*float64(s.Thickness)
+		return side
 	case NotchBoard:
 		return sum + 2*float64(s.Board.NotchDepth)
 	}
 	return sum + float64(s.Seam)
+}
+
+// TermID names a term of a sum that a maker with a ruler knows.
+type TermID string
+
+// The terms of a square by the card's diagonal.
+const (
+	CardDiagonal TermID = "diagonal"
+	AnInch       TermID = "inch" // or 25 mm
+	ThickAndHalf TermID = "thickness"
+)
+
+// Terms lists them.
+func Terms() []TermID { return []TermID{CardDiagonal, AnInch, ThickAndHalf} }
+
+// Term is one term of a sum.
+type Term struct {
+	ID     TermID
+	Length measure.Length
+}
+
+// diagonalPlus are the terms of a square by the card's diagonal: that, an inch or 25 mm,
+// and half as much again as the card is thick, for which the habit leaves no room by
+// itself.
+func (s Spec) diagonalPlus() []Term {
+	plus := measure.Inch
+	if s.Style.Unit == measure.Millimetres {
+		plus = 25 * measure.Millimetre
+	}
+	return []Term{
+		{CardDiagonal, measure.Round(math.Hypot(float64(max(s.Width, s.LeastWidth)), float64(max(s.Height, s.LeastHeight))))},
+		{AnInch, plus},
+		{ThickAndHalf, measure.Round(1.5 * float64(s.Thickness))},
+	}
 }
 
 // Diagonal is the diagonal of the sheet, in nanometres unrounded.
@@ -145,6 +179,9 @@ func (d Diamond) Made() Made {
 		EaseWidth: e.EaseWidth, EaseHeight: e.EaseHeight, Seam: e.Seam, SeamMax: e.SeamMax, Overlap: e.Overlap, Flap: e.TopFlap, Shortest: e.Shortest, Blunts: e.Blunts,
 		Cuts: 4 + 8, Chosen: d.chosen(),
 	}
+	if d.Spec.School == DiagonalPlus {
+		m.Terms = d.Spec.diagonalPlus()
+	}
 	for _, w := range d.Ways {
 		given := e
 		if w.ID != d.Chosen().ID && !d.Spec.SizeOnly {
@@ -152,6 +189,9 @@ func (d Diamond) Made() Made {
 		}
 		w.EaseWidth, w.EaseHeight, w.Seam = given.EaseWidth, given.EaseHeight, given.Seam
 		w.Depth = given.Depth
+		if w.far != (Loss{}) {
+			w.Seams = []SeamOf{{given.Seam, w.SeamLoss}, {given.far, w.far}}
+		}
 		m.Ways = append(m.Ways, w.Way)
 	}
 	if d.Spec.SizeOnly {

@@ -47,7 +47,8 @@ type Envelope struct {
 	Net    Net
 	Folded Folded
 
-	cut Flaps // the flap heights after blunting, in nanometres
+	cut Flaps          // the flap heights after blunting, in nanometres
+	far measure.Length // the seam between the right and the top corner
 }
 
 // Build makes the envelope that a way's scores give, draws its net and folds it.
@@ -84,6 +85,7 @@ func (d Diamond) Measure(w DiamondWay) Envelope {
 	least := math.Min(f.Left, f.Right) + math.Min(f.Top, f.Bottom)
 	most := math.Max(f.Left, f.Right) + math.Max(f.Top, f.Bottom)
 	e.Seam = measure.Round(math.Sqrt2*least - side)
+	e.far = measure.Round(math.Sqrt2*(f.Right+f.Top) - side)
 	e.SeamMax = measure.Round(math.Sqrt2*most - side)
 
 	// Two creases in place of one leave a smaller face, and flaps that begin half

@@ -110,12 +110,15 @@ var notchWay = WayKind{
 // DiamondWay is a way as it makes a diamond: with the flaps that its scores leave.
 type DiamondWay struct {
 	Way
+	// far is what errors take off the seam between the two corners that no score is set
+	// from; as off any other where it is nought.
+	far   Loss
 	flaps Flaps
 	half  float64 // half the distance of two creases, in nanometres
 }
 
 func (d Diamond) way(id WayID, ease, seam Loss, scores ...Setting) DiamondWay {
-	return DiamondWay{Way: Way{ID: id, Scores: scores, SheetWidth: d.Sheet, SheetHeight: d.Sheet, EaseLoss: ease, SeamLoss: seam}}
+	return DiamondWay{Way: Way{ID: id, Scores: scores, SheetWidth: d.Sheet, SheetHeight: d.Sheet, EaseLoss: ease, HeightLoss: ease, SeamLoss: seam, CardWidth: d.Spec.CardWidth, CardHeight: d.Spec.CardHeight}}
 }
 
 // score is a setting whose role says what it is measured from, check a reading.
@@ -144,9 +147,6 @@ func (d Diamond) loss(worst, rss float64) Loss {
 	t := float64(d.Spec.Style.Tick) / 2
 	return Loss{measure.Round(worst * t), measure.Round(rss * t)}
 }
-
-// easeLoss is loss with the card's own cut added, which also takes off ease.
-func (d Diamond) easeLoss(worst, rss float64) Loss { return d.loss(worst+1, math.Hypot(rss, 1)) }
 
 var ways = []func(Diamond) DiamondWay{pair, corners, centre, edges, round}
 
@@ -189,7 +189,8 @@ func (d Diamond) doubled(w DiamondWay) DiamondWay {
 // whole ticks whose difference is the crease distance rounded up, centred as
 // well as ticks allow.
 func pair(d Diamond) DiamondWay {
-	w := d.way(PairWay, d.easeLoss(2, math.Sqrt2), d.loss(3+2*math.Sqrt2, 3))
+	w := d.way(PairWay, d.loss(2, math.Sqrt2), d.loss(1+2*math.Sqrt2, math.Sqrt(5)))
+	w.far = d.loss(3+2*math.Sqrt2, 3)
 	tick, at := d.Spec.Style.Tick, d.Spec.Board.CornerAt
 	centred := func(crease measure.Length) scoring {
 		apart := crease.Up(tick)
@@ -214,7 +215,7 @@ func pair(d Diamond) DiamondWay {
 
 // corners sets each line from its own corner, turning the sheet between.
 func corners(d Diamond) DiamondWay {
-	w := d.way(CornerWay, d.easeLoss(2+math.Sqrt2, math.Sqrt(3)), d.loss(1+2*math.Sqrt2, math.Sqrt(5)))
+	w := d.way(CornerWay, d.loss(2+math.Sqrt2, math.Sqrt(3)), d.loss(1+2*math.Sqrt2, math.Sqrt(5)))
 	at := d.Spec.Board.CornerAt
 	exact := func(crease measure.Length) measure.Length {
 		return measure.Round((d.Diagonal()-float64(crease))/2) + at
@@ -234,7 +235,7 @@ func corners(d Diamond) DiamondWay {
 
 // centre sets the lines either side of a cross drawn through the centre.
 func centre(d Diamond) DiamondWay {
-	w := d.way(CentreWay, d.easeLoss(2, math.Sqrt2), d.loss(1+2*math.Sqrt2, math.Sqrt(5)))
+	w := d.way(CentreWay, d.loss(2, math.Sqrt2), d.loss(1+2*math.Sqrt2, math.Sqrt(5)))
 	set := func(role Role, crease measure.Length) float64 {
 		s := score(role, measure.Round(float64(crease)/2).Up(d.Spec.Style.Tick), measure.Round(float64(crease)/2))
 		w.Scores = append(w.Scores, s)
@@ -249,7 +250,7 @@ func centre(d Diamond) DiamondWay {
 // edges marks the sheet's edges from each corner and joins the marks with a
 // ruler; it needs no guide, and serves when the sheet is larger than the board.
 func edges(d Diamond) DiamondWay {
-	w := d.way(EdgeWay, d.easeLoss(2*math.Sqrt2, math.Sqrt(1.5)), d.loss(3, math.Sqrt(3)))
+	w := d.way(EdgeWay, d.loss(2*math.Sqrt2, math.Sqrt(1.5)), d.loss(3, math.Sqrt(3)))
 	set := func(role Role, crease measure.Length) float64 {
 		exact := measure.Round((d.Diagonal() - float64(crease)) / math.Sqrt2)
 		s := score(role, exact.Down(d.Spec.Style.Tick), exact)
@@ -267,7 +268,7 @@ func edges(d Diamond) DiamondWay {
 // over it. Its two cuts are the ease's only errors; that it lies off the middle
 // both ways is taken as one error t each.
 func round(d Diamond) DiamondWay {
-	w := d.way(RoundWay, d.easeLoss(1, 1), d.loss(1+3*math.Sqrt2, math.Sqrt(6)))
+	w := d.way(RoundWay, d.loss(1, 1), d.loss(1+3*math.Sqrt2, math.Sqrt(6)))
 	set := func(role Role, crease measure.Length) (flap float64) {
 		across := crease.Up(d.Spec.Style.Tick)
 		w.Scores = append(w.Scores, score(role, across, crease))
@@ -306,7 +307,7 @@ func (d Diamond) notchSheet() measure.Length {
 // Its error repeats on every edge, so the punch is measured twice; the seam
 // knows only the error of the depth.
 func (d Diamond) notched() DiamondWay {
-	w := d.way(NotchWay, d.easeLoss(3*math.Sqrt2, math.Sqrt(5)), d.loss(2, 2))
+	w := d.way(NotchWay, d.loss(3*math.Sqrt2, math.Sqrt(5)), d.loss(2, 2))
 	tick, k := d.Spec.Style.Tick, float64(d.Spec.Board.NotchDepth)
 	low, high := d.stops(d.Sheet)
 	at := measure.Length(math.Ceil(low)).Up(tick)

@@ -10,7 +10,9 @@ type Made struct {
 	SheetWidth, SheetHeight measure.Length
 	// Exact is the side of a square that the formula asks for before rounding; zero
 	// where no formula asks for one.
-	Exact  measure.Length
+	Exact measure.Length
+	// Terms are the terms of that sum, where a maker with a ruler expects others.
+	Terms  []Term
 	Net    Net
 	Folded Folded
 	// Width, Height and Depth are the closed size that the formulas promise.
@@ -136,6 +138,9 @@ func (m *Made) takeSeam(s Spec) {
 	m.Taken, m.Seam = m.Seam-found, found
 	for i := range m.Ways {
 		m.Ways[i].Seam -= m.Taken
+		for k := range m.Ways[i].Seams {
+			m.Ways[i].Seams[k].Seam -= m.Taken
+		}
 	}
 	switch {
 	case m.Seam >= s.Adhesive || m.faulty(SeamUnderAdhesive):

@@ -224,8 +224,8 @@ func TestPocketWays(t *testing.T) {
 	// The width between two scores: sheet, left and right each off by one, or from
 	// one edge the two scores alone.
 	half := float64(in / 32)
-	near(t, "ease, own edges", float64(own.EaseLoss.Worst)/half, 3+1, 1e-6)
-	near(t, "ease, one edge", float64(one.EaseLoss.Worst)/half, 2+1, 1e-6)
+	near(t, "ease, own edges", float64(own.EaseLoss.Worst)/half, 3, 1e-6)
+	near(t, "ease, one edge", float64(one.EaseLoss.Worst)/half, 2, 1e-6)
 	near(t, "ease, own edges, rss", float64(own.EaseLoss.RSS)/half, math.Sqrt(3), 1e-6)
 	near(t, "ease, one edge, rss", float64(one.EaseLoss.RSS)/half, math.Sqrt2, 1e-6)
 	near(t, "tab, own edges", float64(own.SeamLoss.Worst)/half, 1, 1e-6)

@@ -212,7 +212,7 @@ func NewPocket(s Spec) Made {
 	if m.inside = s.TabsOnBack && p.wall == 0; m.inside {
 		m.Seam = p.tab
 	}
-	m.choose(s.Way, m.edgeWays(s, scores)...)
+	m.choose(s, m.edgeWays(s, scores)...)
 	m.pocketFaults(s, p)
 	return m.Finished(s)
 }
@@ -248,12 +248,16 @@ func (m Made) edgeWays(s Spec, scores []Setting) []Way {
 		}
 		one[i] = l
 	}
-	// One more t off the ease at worst is the card's own cut.
-	list := []Way{m.way(NextEdge, scores, Loss{3*t + t, root(3, t)}, Loss{t, t})}
+	flap := Loss{5 * t, 3 * t}
+	next := m.way(NextEdge, scores, Loss{3 * t, root(3, t)}, Loss{t, t})
+	next.Seams = []SeamOf{{m.Seam, next.SeamLoss}, {m.Overlap, flap}}
+	list := []Way{next}
 	for _, l := range one {
 		if s.Board.Groove > 0 && l.At%s.Board.Groove != 0 {
 			return list
 		}
 	}
-	return append(list, m.way(OneEdge, one, Loss{2*t + t, root(2, t)}, Loss{2 * t, root(2, t)}))
+	from := m.way(OneEdge, one, Loss{2 * t, root(2, t)}, Loss{2 * t, root(2, t)})
+	from.Seams = []SeamOf{{m.Seam, Loss{t, t}}, {m.Seam, from.SeamLoss}, {m.Overlap, flap}}
+	return append(list, from)
 }

@@ -19,6 +19,8 @@ type Spec struct {
 	// Width, Height and Thickness of the finished card over all that sticks
 	// out; the throat runs along the width.
 	Width, Height, Thickness measure.Length
+	// CardWidth and CardHeight are what the card's own size may be off.
+	CardWidth, CardHeight Loss
 	// Ease is the wanted room between card and envelope, both sides together.
 	Ease measure.Length
 	// Seam is the wanted overlap that is glued.
@@ -83,6 +85,7 @@ type Spec struct {
 // across the throat.
 func (s Spec) Turned() Spec {
 	s.Width, s.Height = s.Height, s.Width
+	s.CardWidth, s.CardHeight = s.CardHeight, s.CardWidth
 	s.LeastWidth, s.LeastHeight = s.LeastHeight, s.LeastWidth
 	return s
 }

@@ -117,7 +117,7 @@ func NewTuckBox(s Spec) Made {
 	}
 	m.Cuts, m.Folds = 4+4*3+4, len(scores)+4
 	t := s.Style.Tick / 2
-	m.choose(s.Way, m.way(NextEdge, scores, Loss{3 * t, root(3, t)}, Loss{t, t}))
+	m.choose(s, m.way(NextEdge, scores, Loss{3 * t, root(3, t)}, Loss{t, t}))
 	m.Net = tuckNet(tuckSizes{w, h, d, tab, hem, tuck, side}, m.SheetHeight, s.Corner)
 	return m.Finished(s)
 }

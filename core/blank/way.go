@@ -85,9 +85,15 @@ type Way struct {
 	// Far is set when no grooves keep ease and seam in range.
 	Far bool
 	// EaseWidth, EaseHeight and Seam are what it gives; EaseLoss and SeamLoss what an
-	// error of half a tick on every cut and score takes off.
-	EaseWidth, EaseHeight, Seam measure.Length
-	EaseLoss, SeamLoss          Loss
+	// error of half a tick on every cut and score takes off, HeightLoss what it takes off
+	// the height's ease.
+	EaseWidth, EaseHeight, Seam    measure.Length
+	EaseLoss, HeightLoss, SeamLoss Loss
+	// CardWidth and CardHeight are what the card's own size may be off.
+	CardWidth, CardHeight Loss
+	// Seams are the seams that an error takes differently much of, by the name of their
+	// edge; none where all are alike.
+	Seams []SeamOf
 	// Depth is that of two creases in place of each; Even is set where both pairs of
 	// creases are set alike.
 	Depth measure.Length
@@ -136,20 +142,84 @@ func (w Way) Furthest() (far Setting) {
 	return far
 }
 
-// left is what the way leaves of what runs out first, ease or seam, when all is
-// off.
-func (w Way) left(adhesive measure.Length) measure.Length {
-	return min(w.Ease()-w.EaseLoss.Worst, w.Seam-adhesive-w.SeamLoss.Worst)
+// SeamOf is one seam of a way, with what errors take off it.
+type SeamOf struct {
+	Seam measure.Length
+	Loss Loss
 }
 
-// Safer is the place of the way that leaves most when all is off.
-func Safer(ways []Way, adhesive measure.Length) (best int) {
+// Left is what is left when cuts and scores are off: usually, and at worst.
+type Left struct{ Usual, Worst measure.Length }
+
+// seams are the seams of a way, of which each is what it is.
+func (w Way) seams() []SeamOf {
+	if len(w.Seams) == 0 {
+		return []SeamOf{{w.Seam, w.SeamLoss}}
+	}
+	return w.Seams
+}
+
+// EaseLosses are what errors take off the ease in width and in height, the card's own
+// among them.
+func (w Way) EaseLosses() (width, height Loss) {
+	return w.EaseLoss.and(w.CardWidth), w.HeightLoss.and(w.CardHeight)
+}
+
+// EaseLeft is what is left of the ease where less is.
+func (w Way) EaseLeft() Left {
+	width, height := w.EaseLosses()
+	return Left{min(w.EaseWidth-width.RSS, w.EaseHeight-height.RSS), min(w.EaseWidth-width.Worst, w.EaseHeight-height.Worst)}
+}
+
+// SeamLeft is what is left of the seam where least is.
+func (w Way) SeamLeft() Left {
+	left := Left{measure.Length(math.MaxInt64), measure.Length(math.MaxInt64)}
+	for _, s := range w.seams() {
+		left.Usual, left.Worst = min(left.Usual, s.Seam-s.Loss.RSS), min(left.Worst, s.Seam-s.Loss.Worst)
+	}
+	return left
+}
+
+// Safety is how many times its usual loss the scarcest margin is: of the ease, and of
+// every seam over its adhesive.
+func (w Way) Safety(adhesive measure.Length) float64 {
+	width, height := w.EaseLosses()
+	times := func(margin measure.Length, l Loss) float64 {
+		if l.RSS == 0 {
+			return math.Inf(1)
+		}
+		return float64(margin) / float64(l.RSS)
+	}
+	safety := math.Min(times(w.EaseWidth, width), times(w.EaseHeight, height))
+	for _, s := range w.seams() {
+		safety = math.Min(safety, times(s.Seam-adhesive, s.Loss))
+	}
+	return safety
+}
+
+// safer is by how much, as a share, a way has to be safer than another to be called so.
+const safer = 0.05
+
+// Safer is the place of the way whose scarcest margin is the most of its usual loss; false
+// where another one is as safe.
+func Safer(ways []Way, adhesive measure.Length) (best int, ok bool) {
 	for i, w := range ways {
-		if w.left(adhesive) > ways[best].left(adhesive) {
+		if w.Safety(adhesive) > ways[best].Safety(adhesive) {
 			best = i
 		}
 	}
-	return best
+	top := ways[best].Safety(adhesive)
+	for i, w := range ways {
+		if i != best && w.Safety(adhesive) > top-safer*math.Abs(top) {
+			return best, false
+		}
+	}
+	return best, len(ways) > 1
+}
+
+// and is a loss with another one that is independent of it.
+func (l Loss) and(m Loss) Loss {
+	return Loss{l.Worst + m.Worst, measure.Round(math.Hypot(float64(l.RSS), float64(m.RSS)))}
 }
 
 // Loss is what errors take off in the worst case and as root-sum-square.
@@ -163,15 +233,16 @@ func root(n float64, t measure.Length) measure.Length {
 func (m Made) way(id WayID, scores []Setting, ease, seam Loss) Way {
 	return Way{
 		ID: id, Scores: scores, SheetWidth: m.SheetWidth, SheetHeight: m.SheetHeight, EaseWidth: m.EaseWidth, EaseHeight: m.EaseHeight, Seam: m.Seam,
-		EaseLoss: ease, SeamLoss: seam, Depth: m.Depth,
+		EaseLoss: ease, HeightLoss: ease, SeamLoss: seam, Depth: m.Depth,
 	}
 }
 
 // choose takes the way that the spec asks for, or the first.
-func (m *Made) choose(id WayID, ways ...Way) {
+func (m *Made) choose(s Spec, ways ...Way) {
 	m.Ways, m.Chosen = ways, 0
 	for i, w := range ways {
-		if w.ID == id {
+		ways[i].CardWidth, ways[i].CardHeight = s.CardWidth, s.CardHeight
+		if w.ID == s.Way {
 			m.Chosen = i
 		}
 	}

@@ -40,8 +40,11 @@ var spoiling = []blank.FaultID{blank.SeamUnderAdhesive, blank.SeamRounded, blank
 // Sound reports whether nothing is wrong with a construction that would keep a
 // maker from it.
 func (m Maker) Sound(c Candidate) bool {
-	if !c.OK || c.Refused != nil || !c.Found || c.Post.Refused() || c.Made.Ease() < c.Made.Way().EaseLoss.RSS {
+	if !c.OK || c.Refused != nil || !c.Found || c.Post.Refused() || c.Made.Way().EaseLeft().Usual < 0 {
 		return false
+	}
+	if a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive); !c.Kind.Whole && c.Made.Way().SeamLeft().Usual < a.Width {
+		return false // it usually fails
 	}
 	if !c.Strip && max(c.Made.EaseWidth, c.Made.EaseHeight) > max(m.Job().Envelope.Ease, envelope.LooseUpTo) {
 		return false // the card rattles in it
@@ -56,6 +59,16 @@ func (m Maker) Sound(c Candidate) bool {
 	}
 	// A card too thick for single creases wants walls.
 	return c.Made.Depth > 0 || m.Thick().Used <= measure.Inch/4
+}
+
+// holdsAtWorst reports whether the card goes in and the seams hold even when all is off.
+func (m Maker) holdsAtWorst(c Candidate) bool {
+	if !c.OK {
+		return false
+	}
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
+	w := c.Made.Way()
+	return w.EaseLeft().Worst >= 0 && (c.Kind.Whole || w.SeamLeft().Worst >= a.Width)
 }
 
 // Serving is how many of them serve.
@@ -84,7 +97,7 @@ func (m Maker) Order(list []Candidate) []Candidate {
 	}
 	slices.SortStableFunc(sorted, func(a, b Candidate) int {
 		no := map[bool]int{true: 0, false: 1}
-		return cmp.Or(cmp.Compare(no[m.Sound(a)], no[m.Sound(b)]), cmp.Compare(no[a.OK], no[b.OK]), cmp.Compare(key(a), key(b)))
+		return cmp.Or(cmp.Compare(no[m.Sound(a)], no[m.Sound(b)]), cmp.Compare(no[a.OK], no[b.OK]), cmp.Compare(no[m.holdsAtWorst(a)], no[m.holdsAtWorst(b)]), cmp.Compare(key(a), key(b)))
 	})
 	return sorted
 }

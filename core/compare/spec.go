@@ -1,6 +1,8 @@
 package compare
 
 import (
+	"math"
+
 	"yellowparcel/core/blank"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/job"
@@ -23,6 +25,7 @@ func (m Maker) BlankSpec() blank.Spec {
 		SizeOnly:  m.SizeOnly,
 		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double, FoldTips: j.Envelope.FoldTips,
 	}
+	s.CardWidth, s.CardHeight = m.cardLosses()
 	if s.Pocket == "" {
 		s.Pocket = blank.ExactPocket
 	}
@@ -49,6 +52,20 @@ func (m Maker) BlankSpec() blank.Spec {
 		}
 	}
 	return s
+}
+
+// cardLosses are what the card's own size may be off, cut and scored half a tick off: a
+// cut once, a panel beside a score twice, or √2 times, as the far one usually is.
+func (m Maker) cardLosses() (width, height blank.Loss) {
+	t := m.Style().Tick / 2
+	cut, scored := blank.Loss{Worst: t, RSS: t}, blank.Loss{Worst: 2 * t, RSS: measure.Round(math.Sqrt2 * float64(t))}
+	switch fold := m.Job().Card.Fold.Kind(); {
+	case fold.Unfolded:
+		return cut, cut
+	case fold.Across:
+		return cut, scored
+	}
+	return scored, cut
 }
 
 // PlainRectangle is the closed envelope in which the card's shape costs nothing,

@@ -23,19 +23,20 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate
 	way := made.Way()
 	if ease := made.Ease(); ease < 0 {
 		add(say.Trouble, "The card does not go in: it is %s %s larger than the inside. Give it more ease.", show(-ease), unit)
-	} else if ease < way.EaseLoss.RSS {
-		other := ""
-		if safer := made.Ways[blank.Safer(made.Ways, a.Width)]; safer.ID != way.ID {
-			other = fmt.Sprintf(", or score by “%s”, the safer way", c.Kind.Way(safer.ID).Name)
-		}
-		add(say.Care, "If cuts and scores are %s %s off, the card may not go in: give it more ease%s.", m.fine().Show(m.Style().Tick/2), unit, other)
+	} else {
+		notes = append(notes, m.easeNotes(c)...)
 	}
 	for _, f := range made.Faults {
 		tone, text := m.faultWords(c, f)
 		add(tone, "%s", text)
 	}
-	if made.Seam >= a.Width && made.Seam-way.SeamLoss.RSS < a.Width && way.SeamLoss.RSS > m.Style().Tick/2 {
-		add(say.Care, "The seam holds the %s, but only just: a cut or score that is off eats %s of it.", say.Lower(a.Name), show(way.SeamLoss.RSS))
+	if left := way.SeamLeft(); made.Seam >= a.Width && !c.Kind.Whole {
+		switch {
+		case left.Usual < a.Width:
+			add(say.Trouble, "The seam is usually %s when cuts and scores are a little off, less than the %s, %s: widen it.", m.readable(left.Usual), say.Lower(a.Name), show(a.Width))
+		case left.Worst < a.Width:
+			add(say.Care, "The seam may be as narrow as %s at worst, less than the %s, %s.", m.readable(left.Worst), say.Lower(a.Name), show(a.Width))
+		}
 	}
 	notes = append(notes, m.toolNotes(c, slots)...)
 	for _, b := range made.Blunts {
@@ -66,6 +67,24 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate
 		}
 	}
 	return append(notes, m.whatWould(c, all)...)
+}
+
+// easeNotes say where errors of cutting and scoring leave no room: trouble where they
+// usually do, care where they do at worst.
+func (m envelopeStation) easeNotes(c compare.Candidate) []say.Note {
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
+	left, other := c.Made.Way().EaseLeft(), ""
+	if best, ok := blank.Safer(c.Made.Ways, a.Width); ok && best != c.Made.Chosen {
+		other = fmt.Sprintf(", or score by “%s”, the safer way", c.Kind.Way(c.Made.Ways[best].ID).Name)
+	}
+	off := m.fine().ShowUnit(m.Style().Tick / 2)
+	switch {
+	case left.Usual < 0:
+		return []say.Note{say.Trouble.Says(fmt.Sprintf("If cuts and scores are %s off, the card often does not go in: give it more ease%s.", off, other))}
+	case left.Worst < 0:
+		return []say.Note{say.Care.Says(fmt.Sprintf("If every cut and score is %s off the wrong way, the card does not go in: give it more ease%s.", off, other))}
+	}
+	return nil
 }
 
 // mostEnvelope is the heaviest paper, in gsm, that folds well round a card.

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
+	"strings"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
@@ -130,7 +131,7 @@ func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []R
 	if made.Depth > 0 {
 		closed = show(made.Depth) + " deep"
 	}
-	loss := made.Way().EaseLoss
+	left := made.Way().EaseLeft()
 	if c.Kind.Whole {
 		return []Reading{
 			{"closed", "Outside", m.by(made.Width, made.Height), opensOn[c.Opens]},
@@ -143,8 +144,11 @@ func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []R
 		{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), "along and across the throat"},
 		seam,
 		{"overlap", "Flap overlap", show(made.Overlap), slots.Text(c.Kind.Words.Overlap...)},
-		{"worst", "Worst case", show(made.Ease() - loss.Worst), fmt.Sprintf("ease left, if all is %s off; %s at root-sum-square", m.fine().Show(m.Style().Tick/2), show(made.Ease()-loss.RSS))},
+		{"worst", "At worst", m.leftWords(left.Worst), fmt.Sprintf("ease left if all is %s off; usually %s", m.fine().Show(m.Style().Tick/2), m.leftWords(left.Usual))},
 		m.layersReading(made.Net, made.Folded.Layers),
+	}
+	if len(made.Terms) > 0 {
+		list = append(list, Reading{"sum", "Square", m.decimal(made.Exact), m.sumWords(made.Terms)})
 	}
 	if made.Width != made.Height {
 		list = append(list, Reading{"opens", "Opens on", opensOn[c.Opens], ""})
@@ -153,6 +157,42 @@ func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []R
 		list = append(list, m.flapReading(made.Flap, made.Shortest)...)
 	}
 	return list
+}
+
+// termWords are what the terms of a sum are called: {a} is the term.
+var termWords = map[blank.TermID]say.Clause{
+	blank.CardDiagonal: say.Always("the card's diagonal {a}"), blank.AnInch: say.Always("{a}"), blank.ThickAndHalf: say.Always("1 1⁄2 times its thickness {a}"),
+}
+
+// sumWords say a sum by its terms.
+func (m envelopeStation) sumWords(terms []blank.Term) string {
+	var list []string
+	for _, t := range terms {
+		a := m.decimal(t.Length)
+		if !m.Style().Rounds(t.Length) {
+			a = m.Style().Show(t.Length)
+		}
+		list = append(list, say.Slots{"a": a}.Text(termWords[t.ID]))
+	}
+	return strings.Join(list, " + ") + ", cut up to a tick"
+}
+
+// leftWords say what is left of something that should not run out.
+func (m maker) leftWords(l measure.Length) string {
+	if l < 0 {
+		return m.readable(-l) + " too small"
+	}
+	return m.readable(l)
+}
+
+// readable is a length that is read, not set: to a tick, finer where that would hide more
+// than a quarter of a tick of it.
+func (m maker) readable(l measure.Length) string {
+	tick := m.Style().Tick
+	if near := l.Near(tick); (near - l).Abs() <= tick/4 {
+		return m.Style().Show(near)
+	}
+	return m.decimal(l) + " " + string(m.Style().Unit)
 }
 
 // flapReading says how high a closing flap is and how short it may be, where that

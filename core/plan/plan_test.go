@@ -274,7 +274,7 @@ func TestNotesForWhatGoesWrong(t *testing.T) {
 		change func(*job.Job)
 		says   string
 	}{
-		{"no ease", func(j *job.Job) { j.Envelope.Ease = 0 }, "may not go in"},
+		{"no ease", func(j *job.Job) { j.Envelope.Ease = 0 }, "often does not go in"},
 		{"narrow seam", func(j *job.Job) { j.Envelope.Seam = in / 4 }, "narrower than the"},
 		{"slim card", func(j *job.Job) { j.Card.Width, j.Card.Height = 8*in+in/2, 3*in+in/2 }, "overshoots"},
 		{"large card", func(j *job.Job) { j.Card.Width, j.Card.Height = 9*in, 9*in }, "too large for 12 × 12. What would do: "},

@@ -3,6 +3,7 @@ package plan
 import (
 	"fmt"
 	"maps"
+	"slices"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
@@ -56,8 +57,13 @@ func (m envelopeStation) ways(c compare.Candidate, slots say.Slots) []WayPlan {
 	for _, w := range c.Made.Ways {
 		list = append(list, m.way(c, w, slots))
 	}
-	if len(list) > 1 {
-		list[blank.Safer(c.Made.Ways, a.Width)].Safer = true
+	// One that shows the same numbers as another is not marked.
+	if best, ok := blank.Safer(c.Made.Ways, a.Width); ok {
+		shown := func(w WayPlan) [4]string {
+			return [4]string{w.EaseRSS.Text, w.EaseWorst.Text, w.SeamRSS.Text, w.SeamWorst.Text}
+		}
+		alike := slices.ContainsFunc(list, func(w WayPlan) bool { return w.ID != list[best].ID && shown(w) == shown(list[best]) })
+		list[best].Safer = !alike
 	}
 	return list
 }
@@ -65,8 +71,8 @@ func (m envelopeStation) ways(c compare.Candidate, slots say.Slots) []WayPlan {
 func (m envelopeStation) way(c compare.Candidate, w blank.Way, slots say.Slots) WayPlan {
 	k, ease := c.Kind.Way(w.ID), w.Ease()
 	p := WayPlan{
-		ID: w.ID, Name: k.Name, Tools: []string{}, Sheet: m.shown(w.SheetWidth), Ease: m.shown(ease), EaseWorst: m.shown(ease - w.EaseLoss.Worst), EaseRSS: m.shown(ease - w.EaseLoss.RSS),
-		Seam: m.shown(w.Seam), SeamWorst: m.shown(w.Seam - w.SeamLoss.Worst), SeamRSS: m.shown(w.Seam - w.SeamLoss.RSS),
+		ID: w.ID, Name: k.Name, Tools: []string{}, Sheet: m.shown(w.SheetWidth), Ease: m.shown(ease), EaseWorst: m.shown(w.EaseLeft().Worst), EaseRSS: m.shown(w.EaseLeft().Usual),
+		Seam: m.shown(w.Seam), SeamWorst: m.shown(w.SeamLeft().Worst), SeamRSS: m.shown(w.SeamLeft().Usual),
 		Settings: []SettingPlan{}, Steps: append([]string{}, m.waySlots(c, w, slots).Lines(k.Steps...)...),
 	}
 	for _, name := range k.Asks {

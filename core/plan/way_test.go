@@ -8,7 +8,6 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
-	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/core/say"
 	"yellowparcel/demo"
@@ -25,14 +24,22 @@ func wayOf(t *testing.T, p plan.Plan, id blank.WayID) plan.WayPlan {
 	return plan.WayPlan{}
 }
 
-// One way of scoring the diamond is recommended: the one that leaves most of
-// what runs out first.
+// One way of scoring the diamond is the safer one: its scarcest margin is the most times
+// its usual loss. Where none is safer than another, none is marked.
 func TestSaferWayOfScoring(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
+	for _, w := range plan.Make(j, shop).Envelope.Blank.Ways {
+		if w.Safer {
+			t.Errorf("with seam to spare %s is no safer than from the centre", w.ID)
+		}
+	}
+	j.Envelope.Seam = 5 * in / 8
 	p := plan.Make(j, shop)
 	tape := in / 2
 	var safer []plan.WayPlan
-	left := func(w plan.WayPlan) measure.Length { return min(w.EaseWorst.Nm, w.SeamWorst.Nm-tape) }
+	left := func(w plan.WayPlan) float64 {
+		return min(float64(w.Ease.Nm)/float64(w.Ease.Nm-w.EaseRSS.Nm), float64(w.Seam.Nm-tape)/float64(w.Seam.Nm-w.SeamRSS.Nm))
+	}
 	for _, w := range p.Envelope.Blank.Ways {
 		if w.Safer {
 			safer = append(safer, w)
@@ -284,5 +291,16 @@ func TestBeyondTheBoard(t *testing.T) {
 	}
 	if _, problems, _ := job.ApplyToShop(shop, []field.Edit{{Act: field.Type, Path: "tools.reach", Text: "1"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "from 2 in to 5 m") {
 		t.Errorf("%v", problems)
+	}
+}
+
+// A maker with a ruler expects the card's diagonal and an inch: what the thickness adds
+// stands by itself. 5 3/4 x 3 3/4: 6.865 and 1, and 1 1/2 times 1/8.
+func TestDiagonalPlusShowsItsThickness(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	thick := in / 8
+	j.Card.Width, j.Card.Height, j.Card.Thickness, j.Envelope.School = 5*in+3*in/4, 3*in+3*in/4, &thick, blank.DiagonalPlus
+	if r := reading(t, plan.Make(j, shop).Envelope.Blank, "sum"); r.Value != "8.052" || r.Note != "the card's diagonal 6.865 + 1 + 1 1⁄2 times its thickness 3⁄16, cut up to a tick" {
+		t.Errorf("%+v", r)
 	}
 }
