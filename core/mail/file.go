@@ -314,6 +314,11 @@ func contradiction(path string, c Class) (where, why string) {
 	return "", ""
 }
 
+// unitOf is the unit behind a number: "in" of "6 1/8 in".
+func unitOf(text string) string {
+	return strings.TrimLeft(text, "0123456789./, ")
+}
+
 func limits(path string, rows []LimitFile) ([]Limit, error) {
 	var list []Limit
 	for i, r := range rows {
@@ -337,6 +342,7 @@ func limits(path string, rows []LimitFile) ([]Limit, error) {
 				return fail("%v", err)
 			}
 			*bound.into = &q
+			l.Unit = unitOf(bound.text)
 		}
 		switch {
 		case l.Min == nil && l.Max == nil:

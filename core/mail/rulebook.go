@@ -26,6 +26,9 @@ import (
 type Limit struct {
 	Measure  Measure
 	Min, Max *Quantity
+	// Unit is the one that it is published in: "in", "mm", "oz", "g"; empty for what has
+	// none.
+	Unit string
 	// Guidance is set where the post does not say the number.
 	Guidance bool
 	// When lists conditions of which one must hold for the limit to count.

@@ -47,6 +47,8 @@ type Check struct {
 	Measure  Measure
 	Measured float64
 	Min, Max *Quantity
+	// Unit is the one that the limit is published in.
+	Unit string
 	// Margin is the room to the nearer limit in the measure's base unit;
 	// negative when the limit is broken.
 	Margin float64
@@ -197,7 +199,7 @@ func (p Piece) checks(limits []Limit, surcharge bool) []Check {
 		}
 		k, _ := l.Measure.Known()
 		flat, filled := k.Of(p)
-		c := Check{Measure: l.Measure, Measured: flat, Min: l.Min, Max: l.Max, Margin: math.Inf(1), Surcharge: surcharge, Guidance: l.Guidance}
+		c := Check{Measure: l.Measure, Measured: flat, Min: l.Min, Max: l.Max, Unit: l.Unit, Margin: math.Inf(1), Surcharge: surcharge, Guidance: l.Guidance}
 		if l.Min != nil {
 			c.hold(filled-float64(*l.Min), filled, filled != flat)
 			c.Unsure = c.Margin < 0 && flat >= float64(*l.Min)

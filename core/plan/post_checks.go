@@ -20,14 +20,24 @@ type CheckPlan struct {
 	Measured string       `json:"measured"`
 	Limit    string       `json:"limit"`
 	Margin   string       `json:"margin"`
-	OK       bool         `json:"ok"`
-	Close    bool         `json:"close"` // within measuring error of the limit
+	// Here are value, limit and margin in the shop's unit, where the limit was published in
+	// another one.
+	Here  *HerePlan `json:"here,omitempty"`
+	OK    bool      `json:"ok"`
+	Close bool      `json:"close"` // within measuring error of the limit
 	// Worst is the margin when every measuring error goes the wrong way.
 	Worst     string `json:"worst"`
 	Surcharge bool   `json:"surcharge"`
 	// Guidance is set where the post does not say the number.
 	Guidance bool  `json:"guidance"`
 	Gauge    Gauge `json:"gauge"`
+}
+
+// HerePlan is a check in the shop's own unit.
+type HerePlan struct {
+	Measured string `json:"measured"`
+	Limit    string `json:"limit"`
+	Margin   string `json:"margin"`
 }
 
 // Gauge places the allowed range and the value on a scale from 0 to 1.
@@ -50,7 +60,7 @@ func (m postStation) broken(checks []mail.Check, surcharge bool) string {
 			words = k.Words.High
 		}
 		if k.Counted != mail.Flags {
-			words = fmt.Sprintf("%s by %s", words, m.amount(c.Measure, -c.Margin, true))
+			words = fmt.Sprintf("%s by %s", words, m.checkText(c, -c.Margin))
 		}
 		if c.Unsure {
 			words = "filled it may measure " + words
@@ -77,31 +87,43 @@ func (m postStation) checks(checks []mail.Check) []CheckPlan {
 			about = append(about, "guidance")
 		}
 		p := CheckPlan{
-			Measure: c.Measure, Label: c.Measure.Words().Name, About: strings.Join(about, ", "), Measured: m.amount(c.Measure, c.Measured, false),
-			Limit: m.limit(c), OK: c.OK, Close: c.OK && c.Worst < 0, Surcharge: c.Surcharge, Guidance: c.Guidance, Gauge: gauge(c),
+			Measure: c.Measure, Label: c.Measure.Words().Name, About: strings.Join(about, ", "), Measured: m.checkValue(c, c.Measured),
+			Limit: limitWords(c, func(v float64) string { return m.checkValue(c, v) }), OK: c.OK, Close: c.OK && c.Worst < 0, Surcharge: c.Surcharge, Guidance: c.Guidance, Gauge: gauge(c),
 		}
 		if kind, _ := c.Measure.Kind(); kind != mail.Flags {
-			p.Margin, p.Worst = m.amount(c.Measure, c.Margin, false), m.amount(c.Measure, c.Worst, false)
+			p.Margin, p.Worst = m.checkValue(c, c.Margin), m.checkValue(c, c.Worst)
+		}
+		if own, ok := m.here(c); ok {
+			p.Here = &HerePlan{own.text(c.Measured), limitWords(c, own.text), own.text(c.Margin)}
 		}
 		list = append(list, p)
 	}
 	return list
 }
 
-func (m postStation) limit(c mail.Check) string {
+// checkValue writes a value of a check as its limit was published.
+func (m maker) checkValue(c mail.Check, v float64) string {
+	if k, _ := c.Measure.Known(); k.Counted != mail.Lengths && k.Counted != mail.Weights {
+		return m.amount(c.Measure, v, false)
+	}
+	return m.published(c).text(v)
+}
+
+// limitWords say a limit, its bounds written in one way.
+func limitWords(c mail.Check, text func(float64) string) string {
 	if kind, _ := c.Measure.Kind(); kind == mail.Flags {
 		if c.Max != nil {
-			return m.amount(c.Measure, float64(*c.Max), false)
+			return text(float64(*c.Max))
 		}
-		return m.amount(c.Measure, float64(*c.Min), false)
+		return text(float64(*c.Min))
 	}
 	switch {
 	case c.Min == nil:
-		return "to " + m.amount(c.Measure, float64(*c.Max), false)
+		return "to " + text(float64(*c.Max))
 	case c.Max == nil:
-		return "from " + m.amount(c.Measure, float64(*c.Min), false)
+		return "from " + text(float64(*c.Min))
 	}
-	return m.amount(c.Measure, float64(*c.Min), false) + " to " + m.amount(c.Measure, float64(*c.Max), false)
+	return text(float64(*c.Min)) + " to " + text(float64(*c.Max))
 }
 
 // amount writes a quantity of some measure in the shop's units.

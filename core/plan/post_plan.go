@@ -284,7 +284,7 @@ func (m postStation) tightest(r mail.ClassResult) string {
 			continue
 		}
 		if share := c.Margin / float64(*c.Max); share >= 0 && share < best {
-			best, words = share, fmt.Sprintf("%s left of %s", m.amount(c.Measure, c.Margin, true), c.Measure.Words().Name)
+			best, words = share, fmt.Sprintf("%s left of %s", m.checkText(c, c.Margin), c.Measure.Words().Name)
 		}
 	}
 	return words

@@ -113,7 +113,7 @@ func TestWhyNoClassTakesIt(t *testing.T) {
 	}
 	j.Card.Outline, j.Card.Width, j.Post.Destination = nil, 20*in, "uk-inland"
 	p = plan.Make(j, shop)
-	if want := "No class of letter takes it: too long by ≈ 6 1⁄8 in even for a large letter. Ask for a parcel."; p.Post.Sentence.Text != want {
+	if want := "No class of letter takes it: too long by 155 mm (6.102 in) even for a large letter. Ask for a parcel."; p.Post.Sentence.Text != want {
 		t.Errorf("%s", p.Post.Sentence.Text)
 	}
 	j.Card.Width, j.Card.Outline = 6*in, blank.Polygon{{X: 0, Y: 0}, {X: 150, Y: 0}, {X: 75, Y: 100}}

@@ -210,7 +210,7 @@ func toyWrap(t *testing.T, j job.Job, shop job.Shop) {
 		t.Fatal("it is not checked")
 	}
 	c := p.Classes[len(p.Classes)-1].Checks[at]
-	if c.Label != "string once round" || c.OK || c.Limit != "to 4" || c.Gauge.At <= c.Gauge.To {
+	if c.Label != "string once round" || c.OK || c.Limit != "to 4 in" || c.Gauge.At <= c.Gauge.To {
 		t.Errorf("checked as %+v", c)
 	}
 	if !strings.Contains(p.Sentence.Text, "too much to tie by ") {
@@ -224,7 +224,7 @@ func toyWrap(t *testing.T, j job.Job, shop job.Shop) {
 	if len(problems) > 0 || rows[len(rows)-1].Label != "string once round" {
 		t.Fatalf("%v, %+v", problems, rows[len(rows)-1])
 	}
-	if c := plan.Make(j, wider).Post.Classes[len(p.Classes)-1].Checks[at]; !c.OK || c.Limit != "to 60" {
+	if c := plan.Make(j, wider).Post.Classes[len(p.Classes)-1].Checks[at]; !c.OK || c.Limit != "to 60 in" {
 		t.Errorf("with a limit of 60 in: %+v", c)
 	}
 	if list := job.ChoicesIn(shop)["measures"]; list[len(list)-1] != (field.Choice{ID: "wrap", Name: "string once round"}) {

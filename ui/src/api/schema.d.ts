@@ -366,6 +366,7 @@ export interface components {
             close: boolean;
             gauge: components["schemas"]["Gauge"];
             guidance: boolean;
+            here?: components["schemas"]["HerePlan"];
             label: string;
             limit: string;
             margin: string;
@@ -703,6 +704,11 @@ export interface components {
             post: string;
             size: string;
             waste: string;
+        };
+        HerePlan: {
+            limit: string;
+            margin: string;
+            measured: string;
         };
         Input: {
             exact: string;

@@ -55,10 +55,15 @@ function mark(c: CheckPlan) {
             />
             {{ c.label }} <small v-if="c.about" class="soft">{{ c.about }}</small>
           </th>
-          <td class="number" data-test="measured">{{ c.measured }}</td>
-          <td data-test="limit">{{ c.limit }}</td>
+          <td class="number" data-test="measured">
+            {{ c.measured }}<small v-if="c.here" class="here soft">{{ c.here.measured }}</small>
+          </td>
+          <td data-test="limit">
+            {{ c.limit }}<small v-if="c.here" class="here soft">{{ c.here.limit }}</small>
+          </td>
           <td :class="mark(c).tone" data-test="margin">
             {{ c.margin || '–' }}
+            <small v-if="c.here" class="here soft">{{ c.here.margin }}</small>
             <small v-if="c.worst !== c.margin" class="worst soft" data-test="worst"
               >at worst {{ c.worst }}</small
             >
@@ -73,6 +78,9 @@ function mark(c: CheckPlan) {
 </template>
 
 <style scoped>
+.here {
+  display: block;
+}
 .class {
   border-top: 1px solid var(--line);
   padding-top: 10px;
