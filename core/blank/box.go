@@ -13,9 +13,11 @@ var box = Construction{
 		Name: "Box from a square", Sentence: []say.Clause{say.Always("Cut [{sheet}] square.")}, Drawing: lyingFlat, Overlap: flapOverlap,
 		Roles: map[Role]string{
 			sidesWall: "sides, wall", sidesFloor: "sides, floor", endsWall: "top and bottom, wall", endsFloor: "top and bottom, floor",
+			cornersCheck: "the two other corners read",
 			farSidesWall: "sides, wall", farSidesFloor: "sides, floor", farEndsWall: "top and bottom, wall", farEndsFloor: "top and bottom, floor",
 		},
-		Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+		First: "Cut away what is drawn dotted. Then slit each corner square along one side, from the rim's crease to the floor's corner, always turning the same way.",
+		Seal:  "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
 	},
 	Wishes:  always(easeWish, seamWish, gapWish, flapWish, depthWish),
 	Options: []string{"box", opensOption, stockOption, adhesiveOption, shapeOption, cornerOption, linerOption, patternOption},
@@ -26,6 +28,7 @@ var box = Construction{
 			Steps: []say.Clause{
 				say.Always("Left and right corner on the diagonal guide in turn: score at {sides wall} and {sides floor}."),
 				say.Always("Top and bottom corner in turn: score at {ends wall} and {ends floor}."),
+				boxSlits,
 			},
 		},
 		{
@@ -34,6 +37,8 @@ var box = Construction{
 			Steps: []say.Clause{
 				say.Always("Left corner on the diagonal guide: score at {sides wall}, {sides floor}, {far sides floor} and {far sides wall}."),
 				say.Always("Turn a quarter: score at {ends wall}, {ends floor}, {far ends floor} and {far ends wall}."),
+				say.Always("Check while it is set up: the two other corners read {corners check}."),
+				boxSlits,
 			},
 		},
 		{
@@ -43,6 +48,7 @@ var box = Construction{
 				say.Always("Draw both diagonals lightly; they cross at the centre."),
 				say.Always("Score square to one diagonal, {sides floor} and {sides wall} either side of the centre."),
 				say.Always("Score square to the other, {ends floor} and {ends wall} either side."),
+				boxSlits,
 			},
 		},
 		{
@@ -52,11 +58,15 @@ var box = Construction{
 				say.Always("From the left and from the right corner, mark both edges at {sides wall} and {sides floor}."),
 				say.Always("From the top and from the bottom corner, mark both edges at {ends wall} and {ends floor}."),
 				say.Always("Join each pair of marks across its corner and score along the ruler."),
+				boxSlits,
 			},
 		},
 	},
 	Make: func(s Spec) (Made, bool) { return NewSquareBox(s), true },
 }
+
+// boxSlits says what is cut when the scores are made.
+var boxSlits = say.Always("Cut away the corners outside the four corner squares, and slit each square {depth} along one side, always turning the same way.")
 
 // The ways of setting the scores of a box from a square, as those of a diamond.
 const (
@@ -176,8 +186,9 @@ func (s Spec) boxWays(m Made, diag, a, b float64) []Way {
 	near := lines(FromCorner, own, func(x float64) (float64, float64) { return x, x - d }, at)
 	far := lines(FromFar, beyond, func(x float64) (float64, float64) { return diag - x, diag - x + d }, at)
 	list := []Way{m.way(boxCorners, near, loss(2+math.Sqrt2, math.Sqrt(3), 0), loss(1+2*math.Sqrt2, math.Sqrt(5), 0))}
+	check := check(cornersCheck, measure.Round(diag/2)+s.Board.CornerAt, s.Style.Tick)
 	if s.Board.Groove == 0 { // the far ones would fall between grooves
-		list = append(list, m.way(boxPair, append(near[:len(near):len(near)], far...), loss(2, math.Sqrt2, 1), loss(3+2*math.Sqrt2, 3, 1)))
+		list = append(list, m.way(boxPair, append(append(near[:len(near):len(near)], far...), check), loss(2, math.Sqrt2, 1), loss(3+2*math.Sqrt2, 3, 1)))
 	}
 	centre := lines(FromCentre, own, func(x float64) (float64, float64) { return diag/2 - x, diag/2 - x + d }, 0)
 	edges := lines(FromEdgeMarks, own, func(x float64) (float64, float64) { return x * math.Sqrt2, (x - d) * math.Sqrt2 }, 0)

@@ -52,10 +52,38 @@ func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, s Spec) N
 			flap = flap.rounded(radius, flap.farthest(rim)...)
 		}
 		hang(f.id, "flap", f.id+" wall", flap, Point{f.from.X + f.out.X, f.from.Y + f.out.Y}, Point{f.to.X + f.out.X, f.to.Y + f.out.Y}, f.closeWith)
-		hang(f.id+" square", "corner square", f.id+" wall", f.square.meet(sheet), f.sqFrom, f.sqTo, 1)
+		square := f.square.meet(sheet)
+		hang(f.id+" square", "corner square", f.id+" wall", square, f.sqFrom, f.sqTo, 1)
+		if far, ok := square.slitFrom(f.sqFrom, f.sqTo, Point{(x0 + x1) / 2, (y0 + y1) / 2}); ok {
+			n.Slits = append(n.Slits, far)
+		}
 	}
 	n.cutOut()
 	n.Glue = n.glued([2]string{"bottom", "left"}, [2]string{"bottom", "right"}, [2]string{"top", "left"}, [2]string{"top", "right"}, [2]string{"top", "bottom"},
 		[2]string{"left square", "bottom wall"}, [2]string{"bottom square", "right wall"}, [2]string{"right square", "top wall"}, [2]string{"top square", "left wall"})
 	return n
+}
+
+// slitFrom is the cut that parts a corner square from the wall that it is no part of: from
+// the corner of the floor, which is the end of its crease that is nearer to the middle,
+// along its other inner side, as far as the sheet reaches.
+func (p Polygon) slitFrom(from, to, middle Point) (Slit, bool) {
+	if p.Area() < sliver {
+		return Slit{}, false
+	}
+	apart := func(a, b Point) float64 { return math.Hypot(a.X-b.X, a.Y-b.Y) }
+	corner, crease := from, Crease{From: from, To: to}.line()
+	if apart(to, middle) < apart(from, middle) {
+		corner = to
+	}
+	for i, a := range p {
+		b := p[(i+1)%len(p)]
+		if apart(b, corner) < apart(a, corner) {
+			a, b = b, a
+		}
+		if apart(a, corner) < hair*1e3 && math.Abs(crease.side(b)) > hair*1e3*apart(from, to) {
+			return Slit{From: b, To: a}, true
+		}
+	}
+	return Slit{}, false
 }

@@ -24,7 +24,7 @@ var diamond = Construction{
 			"ends near": "top and bottom, near", "ends far": "top and bottom, far", "ends each": "top and bottom", "ends punch": "second punch",
 			"corners check": "the two other corners read",
 			"sides scrap":   "scrap, across", "ends scrap": "scrap, down", "sides check": "side points stand out by", "ends check": "top and bottom by",
-			"both near": "near, both pairs", "both far": "far, both pairs", "both each": "all four", "both scrap": "scrap, both ways", "both check": "all four points stand out by",
+			"both near": "near, both pairs", "both far": "far, both pairs", "both each": "all four", "both punch": "first punch, measured", "both scrap": "scrap, both ways", "both check": "all four points stand out by",
 		},
 		First:    "Their points lie on one line when the scores are true.",
 		Peeking:  "Corners of the side flaps that peek out at the bottom are folded in. At the throat cut them off, a hair on the flap's side of the crease.",

@@ -98,11 +98,15 @@ var roundWay = WayKind{
 
 var notchWay = WayKind{
 	ID: NotchWay, Name: "punch board", Tool: PunchBoard, Asks: []string{"notchDepth"},
-	Beyond:   []say.Clause{say.Always("A square of {sheet} is larger than your punch board takes, {reach}: choose an exact seam, and mark its edges.")},
-	Sentence: []say.Clause{say.Always(" Punch in turn at [{sides punch}] and [{ends punch}], turning a quarter each time.")},
+	Beyond: []say.Clause{say.Always("A square of {sheet} is larger than your punch board takes, {reach}: choose an exact seam, and mark its edges.")},
+	Sentence: []say.Clause{
+		say.Unless("even", " Punch in turn at [{sides punch}] and [{ends punch}], turning a quarter each time."),
+		say.When("even", " Punch the first edge at [{sides punch}] and score; lay each score at the board's mark to punch the next."),
+	},
 	Steps: []say.Clause{
 		say.Always("Punch the first edge at {sides punch} and score along the board's rib."),
-		say.Always("Turn a quarter, punch at {ends punch} and score; turn and punch at {sides punch}, then at {ends punch}."),
+		say.Unless("even", "Turn a quarter, punch at {ends punch} and score; turn and punch at {sides punch}, then at {ends punch}."),
+		say.When("even", "Turn a quarter, lay the score that you made last at the board's mark, punch and score; twice more."),
 		say.Always("The punch repeats its error, so measure the first one twice."),
 	},
 }
@@ -322,5 +326,6 @@ func (d Diamond) notched() DiamondWay {
 	w.flaps.Left = (float64(at) + k) / math.Sqrt2
 	w.flaps.Bottom = (float64(other) + k) / math.Sqrt2
 	w.flaps.Right, w.flaps.Top = w.flaps.Left, w.flaps.Bottom
+	w.twins(at == other)
 	return w
 }

@@ -8,23 +8,17 @@ var gusset = Construction{
 	ID: GussetID, HasTop: true, Walled: true,
 	Words: Words{
 		Name:     "Pocket with walls",
-		Sentence: []say.Clause{say.Always("Cut [{sheet size}]. Score twice, [{depth}] apart, at both sides, throat and bottom: the walls stand up.")},
+		Sentence: []say.Clause{say.Always("Cut [{sheet size}].")},
 		Drawing:  lyingFlat, Overlap: flapOverlap, Roles: pocketRoles,
-		Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+		First: "Cut off the corner pieces, drawn dotted, before the first fold.", Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
 	},
 	Wishes:  func(s Spec) []string { return append(s.pocketWishes(), depthWish, sliverWish) },
 	Options: []string{"pocket", opensOption, stockOption, adhesiveOption, shapeOption, cornerOption, "notch", linerOption, patternOption},
-	Ways:    []WayKind{nextEdgeWay.wordless(), oneEdgeWay.wordless()},
+	Ways:    []WayKind{nextEdgeWay, oneEdgeWay},
 	Make: func(s Spec) (Made, bool) {
 		s.Gusset = s.Wall()
 		m := NewPocket(s)
 		m.ID = GussetID
 		return m, true
 	},
-}
-
-// wordless is the way of a construction whose own sentence says all.
-func (k WayKind) wordless() WayKind {
-	k.Sentence = nil
-	return k
 }

@@ -10,6 +10,8 @@
 //	d.Chosen() // the settings of the score board
 package blank
 
+import "math"
+
 // Net is a blank lying flat, inside up: what is cut, creased, glued and thrown
 // away. The first panel is the face, the side that shows the address; every
 // other panel hangs, through one crease or several, on it.
@@ -19,8 +21,19 @@ type Net struct {
 	Panels  []Panel   `json:"panels"`
 	Creases []Crease  `json:"creases"`
 	CutAway []Polygon `json:"cutAway"`
-	Glue    []Glue    `json:"glue"`
+	// Slits are cuts between two panels that stay.
+	Slits []Slit `json:"slits,omitempty"`
+	Glue  []Glue `json:"glue"`
 }
+
+// Slit is a cut that takes nothing away.
+type Slit struct {
+	From Point `json:"from"`
+	To   Point `json:"to"`
+}
+
+// Length of the slit in millimetres.
+func (s Slit) Length() float64 { return math.Hypot(s.To.X-s.From.X, s.To.Y-s.From.Y) }
 
 // Panel is one plane part of a folded envelope.
 type Panel struct {

@@ -9,7 +9,7 @@ var pocket = Construction{
 	ID: PocketID, HasTop: true,
 	Words: Words{
 		Name: "Tabbed pocket", Sentence: []say.Clause{say.Always("Cut [{sheet size}].")}, Drawing: lyingFlat, Overlap: flapOverlap, Roles: pocketRoles,
-		Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+		First: "Cut off the corner pieces, drawn dotted, before the first fold.", Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
 	},
 	Wishes:  func(s Spec) []string { return append(s.pocketWishes(), sliverWish) },
 	Options: []string{"pocket", opensOption, stockOption, adhesiveOption, shapeOption, cornerOption, "notch", "tabsOnBack", doubleOption, linerOption, patternOption},

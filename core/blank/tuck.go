@@ -15,7 +15,7 @@ var tuck = Construction{
 			leftWall: "left wall", rightWall: "right wall", frontWall: "front wall", floorScore: "floor, lower wall", lidScore: "lid", tuckScore: "tuck",
 			leftHem: "left hem", rightHem: "right hem",
 		},
-		Seal: "For the post glue or tape the lid shut.", Thick: "or take a construction with walls", Flap: "Tuck", FlapNote: "as far as the walls are high; 0 for half an inch",
+		First: "Cut away what lies beside the tabs, drawn dotted, before the first fold.", Seal: "For the post glue or tape the lid shut.", Thick: "or take a construction with walls", Flap: "Tuck", FlapNote: "as far as the walls are high; 0 for half an inch",
 		Tabs: []say.Clause{say.Always("The glue tabs are as high as the walls, {a}, and narrower than the {adhesive}, {b}. Make the walls deeper, or choose a narrower adhesive.")},
 	},
 	Wishes:  always(easeWish, depthWish, flapWish),

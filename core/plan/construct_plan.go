@@ -115,7 +115,7 @@ func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {
 	}
 	row.Seam, row.Closed = m.Style().Show(c.Made.Seam), m.by(c.Made.Width, c.Made.Height)
 	row.Work = fmt.Sprintf("%d cuts, %d folds", c.Made.Cuts, c.Made.Folds)
-	row.Opens, row.Price = m.opensWords(c), m.priceWords(c)
+	row.Opens, row.Price = opensWords(c), m.priceWords(c)
 	if c.Kind.Whole {
 		row.Seam, row.Work = "its own", "none: only closed"
 	}

@@ -54,7 +54,7 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 	}{
 		{blank.DiamondID, "Cut 8 13⁄16 square. Score twice", "8 13⁄16 square"},
 		{blank.PocketID, "Cut 7 3⁄16 × ", "7 3⁄16 × "},
-		{blank.GussetID, "Score twice, 1⁄8 apart", " × "},
+		{blank.GussetID, "and each again 1⁄8 further in", " × "},
 		{blank.BoxID, "square. From every corner", "square"},
 		{blank.TuckID, "Cut 6 5⁄8 × ", " × "},
 		{blank.CutDownID, "off either side", ""},

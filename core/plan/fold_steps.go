@@ -36,9 +36,10 @@ func (m envelopeStation) foldSteps(c compare.Candidate) []FoldStep {
 	raised, glued := m.Thick().Used > raisedFrom, false
 	words := c.Kind.Words
 	advise(0, words.First)
+	advise(0, m.linerAdvice(c))
 	for i := range steps {
 		if raised && i < len(steps)-1 && !c.Kind.Box {
-			advise(i, "Try the card in after this fold.")
+			advise(i, "Try the card in after this fold.") // it may grow tight with each
 		}
 		if steps[i].Glue != "" && !glued {
 			glued = true
@@ -48,7 +49,10 @@ func (m envelopeStation) foldSteps(c compare.Candidate) []FoldStep {
 			}
 		}
 	}
-	advise(max(0, len(steps)-2), words.Peeking)
+	before := max(0, len(steps)-2) // the closing flap
+	advise(before, words.Peeking)
+	advise(before, stripAdvice(c))
+	advise(before, fillAdvice(c, raised))
 	last := "Write the address before you close it."
 	switch {
 	case m.Job().Post.Destination == job.ByHand:
@@ -58,6 +62,48 @@ func (m envelopeStation) foldSteps(c compare.Candidate) []FoldStep {
 	}
 	advise(len(steps)-1, last)
 	return steps
+}
+
+// linerAdvice says when a liner goes in.
+func (m maker) linerAdvice(c compare.Candidate) string {
+	switch {
+	case m.Job().Envelope.Liner == "" || c.Made.Liner.Width == 0:
+		return ""
+	case c.Kind.Whole:
+		return "Slide the liner in through the throat first, and glue it to the flap alone."
+	case c.Kind.Bought:
+		return "The liner goes in before the cut sides are glued: glue it to the flap alone."
+	case c.Kind.Box:
+		return "Glue the liner to the floor before the first fold."
+	}
+	return "Glue the liner to front and flap before the first fold."
+}
+
+// stripAdvice says when the strips that hold a card are glued.
+func stripAdvice(c compare.Candidate) string {
+	switch {
+	case !c.Strip:
+		return ""
+	case c.Made.Depth > 0:
+		return "Glue the two rails down beside the card's place."
+	}
+	return "Glue the two holding strips and press front and back together on them before the card goes in."
+}
+
+// fillAdvice says when the card goes in, and what stays open until then.
+func fillAdvice(c compare.Candidate, raised bool) string {
+	glue := c.Made.Way().ID != blank.AsSold
+	switch {
+	case !glue:
+		return "Slide the card in."
+	case c.Kind.Box:
+		return "Hold the walls square with pegs until the glue is dry, the lid open; then the card goes in."
+	case raised && c.Made.Depth == 0 && !c.Kind.Bought:
+		return "Press the seams until they are dry; the closing flap stays open."
+	case c.Kind.Bought:
+		return "Glue the cut sides and press them until they are dry, the closing flap open; then slide the card in."
+	}
+	return "Press the seams until they are dry, the closing flap open; then slide the card in."
 }
 
 // folding is the net as it folds round what of the card its own walls do not take.

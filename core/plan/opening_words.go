@@ -17,7 +17,7 @@ var openings = map[compare.Opening]say.Clause{
 }
 
 // opensWords say on which side an envelope opens; nothing of a square one.
-func (m envelopeStation) opensWords(c compare.Candidate) string {
+func opensWords(c compare.Candidate) string {
 	if c.Made.Width == c.Made.Height {
 		return ""
 	}

@@ -931,6 +931,7 @@ export interface components {
             outline: components["schemas"]["Point"][];
             panels: components["schemas"]["Panel"][];
             sheet: components["schemas"]["Point"][];
+            slits?: components["schemas"]["Slit"][];
         };
         Note: {
             text: string;
@@ -1470,6 +1471,10 @@ export interface components {
             sheet: components["schemas"]["Point"][];
         };
         SketchLine: {
+            from: components["schemas"]["Point"];
+            to: components["schemas"]["Point"];
+        };
+        Slit: {
             from: components["schemas"]["Point"];
             to: components["schemas"]["Point"];
         };

@@ -122,6 +122,16 @@ const flaps = computed(() =>
         :y2="c.to.y * s"
         :data-crease="c.panel"
       />
+      <line
+        v-for="c in net.slits ?? []"
+        :key="`slit ${c.from.x} ${c.from.y}`"
+        class="drawn drawn-cut"
+        :x1="c.from.x * s"
+        :y1="c.from.y * s"
+        :x2="c.to.x * s"
+        :y2="c.to.y * s"
+        data-part="slit"
+      />
       <template v-for="f in flaps" :key="f.id">
         <text
           v-if="f.size * s > roomy"
