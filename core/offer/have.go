@@ -40,6 +40,14 @@ type SheetCard struct {
 	Format envelope.Format
 	// Post is the forecast for the card alone in it, where any is cut.
 	Post compare.Forecast
+	// Twin is the same base turned a quarter: a side fold for a top fold. None where there
+	// is no such card.
+	Twin *SheetCard
+}
+
+// twins reports whether two cards have the same base, turned a quarter.
+func (c SheetCard) twins(d SheetCard) bool {
+	return c.Size.Width == d.Size.Height && c.Size.Height == d.Size.Width && c.Flat.Width == d.Flat.Height && c.Flat.Height == d.Flat.Width && c.Each == d.Each && c.Format.ID == d.Format.ID
 }
 
 // ID names the card among those that a sheet gives.
@@ -58,8 +66,9 @@ func ofSheet(j job.Job, size card.Size, fold card.Fold) job.Job {
 	return j
 }
 
-// SheetCards ranks what can be made of a sheet: every card of the trade in every fold,
-// most a sheet first, and the largest cards that the sheet gives. What a thing would lie
+// SheetCards ranks what can be made of a sheet: every card of the trade in every fold, one
+// for a base and for the same one turned. Usual folds stand first and what no post takes
+// last; then most a sheet first, and the largest cards that the sheet gives. What a thing would lie
 // off the face of is left out.
 func (m Offers) SheetCards(sheet paper.Sheet) (list, largest []SheetCard) {
 	largest = m.largest(sheet)
@@ -81,13 +90,18 @@ func (m Offers) SheetCards(sheet paper.Sheet) (list, largest []SheetCard) {
 					continue
 				}
 				seen[made{shown, fold}] = true
+				if i := slices.IndexFunc(list, func(d SheetCard) bool { return d.Twin == nil && d.twins(c) }); i >= 0 {
+					list[i].Twin = &c
+					continue
+				}
 				list = append(list, c)
 			}
 		}
 	}
 	slices.SortStableFunc(list, func(a, b SheetCard) int {
 		owned := map[bool]int{true: 0, false: 1}
-		return cmp.Or(cmp.Compare(b.Each, a.Each), cmp.Compare(a.Waste, b.Waste), cmp.Compare(owned[a.Format.Owned], owned[b.Format.Owned]))
+		last := func(c SheetCard) int { return owned[!c.Post.Refused()] } // what no post takes
+		return cmp.Or(cmp.Compare(last(a), last(b)), cmp.Compare(owned[a.Fold.Kind().Usual], owned[b.Fold.Kind().Usual]), cmp.Compare(b.Each, a.Each), cmp.Compare(a.Waste, b.Waste), cmp.Compare(owned[a.Format.Owned], owned[b.Format.Owned]))
 	})
 	return list, largest
 }

@@ -160,6 +160,9 @@ func (m maker) takeCard(id string) (job.Job, error) {
 	}
 	list, largest := offer.To(m.Maker).SheetCards(sheet)
 	for _, c := range slices.Concat(list, largest) {
+		if t := c.Twin; t != nil && t.ID() == id {
+			return t.Take(m.Job()), nil
+		}
 		if c.ID() == id {
 			return c.Take(m.Job()), nil
 		}

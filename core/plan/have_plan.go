@@ -108,6 +108,9 @@ type HaveRow struct {
 	Owned    bool   `json:"owned"`
 	Post     string `json:"post"`
 	Current  bool   `json:"current"`
+	// Twin is the same base turned, in words, TwinID its ID; empty for none.
+	Twin   string `json:"twin"`
+	TwinID string `json:"twinId"`
 }
 
 // have says what can be made of the maker's sheet; nil when there is none.
@@ -139,7 +142,12 @@ func (m paperStation) have() *HavePlan {
 }
 
 func (m paperStation) haveRow(c offer.SheetCard) HaveRow {
-	return HaveRow{
+	row := HaveRow{
 		ID: c.ID(), Size: m.by(c.Size.Width, c.Size.Height), Fold: c.Fold.Kind().Words.Name, Flat: m.by(c.Flat.Width, c.Flat.Height), Each: c.Each, Current: c.Is(m.Job()),
 	}
+	if t := c.Twin; t != nil {
+		row.Twin, row.TwinID = fmt.Sprintf("%s, %s", m.by(t.Size.Width, t.Size.Height), say.Lower(t.Fold.Kind().Words.Name)), t.ID()
+		row.Current = row.Current || t.Is(m.Job())
+	}
+	return row
 }

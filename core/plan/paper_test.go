@@ -186,9 +186,25 @@ func TestHavePaper(t *testing.T) {
 	if p == nil || len(p.Rows) < 20 || p.Largest[0].Size != "4 1⁄4 × 11" || p.Largest[1].Size != "8 1⁄2 × 5 1⁄2" {
 		t.Fatalf("%+v", p)
 	}
+	// Usual folds first, what no post takes last, and within them most a sheet first.
+	usual := func(r plan.HaveRow) bool { return r.Fold == "Side fold" || r.Fold == "Top fold" }
+	refused := func(r plan.HaveRow) bool { return r.Post == "not mailable" || r.Post == "no letter" }
 	for i := 1; i < len(p.Rows); i++ {
-		if p.Rows[i].Each > p.Rows[i-1].Each {
+		a, b := p.Rows[i-1], p.Rows[i]
+		switch {
+		case refused(a) != refused(b):
+			if refused(a) {
+				t.Errorf("row %d goes, the one before it does not", i)
+			}
+		case usual(a) != usual(b):
+			if usual(b) {
+				t.Errorf("row %d has a usual fold, the one before it has not", i)
+			}
+		case b.Each > a.Each:
 			t.Errorf("row %d gives more than the one before it", i)
+		}
+		if side, _, _ := strings.Cut(b.Size, " × "); b.Twin != "" && strings.HasPrefix(b.Twin, b.Size+",") && b.Size != side+" × "+side {
+			t.Errorf("row %d is its own twin: %+v", i, b)
 		}
 	}
 	find := func(size, fold string) plan.HaveRow {
@@ -198,6 +214,9 @@ func TestHavePaper(t *testing.T) {
 			}
 		}
 		return plan.HaveRow{}
+	}
+	if r := find("4 1⁄4 × 5 1⁄2", "Top fold"); r.Twin != "5 1⁄2 × 4 1⁄4, side fold" && r.Size != "" {
+		t.Errorf("turned it is a side fold: %+v", r)
 	}
 	if r := find("5 1⁄2 × 4 1⁄4", "Top fold"); r.Each != 2 || r.Waste != "0 %" || r.Envelope != "A2" || r.Owned || r.Post != "letter" {
 		t.Errorf("A2 top fold from letter: %+v", r)

@@ -1,6 +1,8 @@
 package plan
 
 import (
+	"slices"
+
 	"yellowparcel/core/blank"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/offer"
@@ -67,6 +69,11 @@ func (m maker) start() *StartPlan {
 			row.Size, row.Flat = m.by(c.Size.Width, c.Size.Height), m.by(base.Width, base.Height)
 			row.Verdict, row.Why = c.Fit.Verdict, made.why(c.Fit)
 			row.Current = c.Size == envelope.Size{Width: m.Job().Card.Width, Height: m.Job().Card.Height}
+		}
+		// Schools that give the same card are one row.
+		if i := slices.IndexFunc(p.Schools, func(r SchoolRow) bool { return c.OK && !c.Off && r.Size == row.Size }); i >= 0 {
+			p.Schools[i].Name += "; " + say.Lower(row.Name)
+			continue
 		}
 		p.Schools = append(p.Schools, row)
 	}

@@ -703,6 +703,8 @@ export interface components {
             owned: boolean;
             post: string;
             size: string;
+            twin: string;
+            twinId: string;
             waste: string;
         };
         HerePlan: {

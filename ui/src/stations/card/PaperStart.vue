@@ -69,7 +69,20 @@ const key = (r: HaveRow) => r.id + r.each
         <tbody>
           <tr v-for="r in rows" :key="key(r)" :class="{ here: r.current }" data-test="have-row">
             <th scope="row" class="number">{{ r.size }}</th>
-            <td class="words">{{ r.fold }}</td>
+            <td class="words">
+              {{ r.fold
+              }}<template v-if="r.twin"
+                >, or
+                <v-btn
+                  variant="text"
+                  size="small"
+                  :aria-label="`Make the card ${r.twin}`"
+                  data-test="have-twin"
+                  @click="job.take('paper.have', r.twinId)"
+                  >{{ r.twin }}</v-btn
+                ></template
+              >
+            </td>
             <td class="number">{{ r.each }}</td>
             <td>{{ r.waste }}</td>
             <td>{{ r.flat }}</td>
