@@ -12,7 +12,7 @@ var box = Construction{
 	Words: Words{
 		Name: "Box from a square", Sentence: []say.Clause{say.Always("Cut [{sheet}] square.")}, Drawing: lyingFlat, Overlap: flapOverlap,
 		Roles: map[Role]string{
-			sidesWall: "sides, wall", sidesFloor: "sides, floor", endsWall: "top and bottom, wall", endsFloor: "top and bottom, floor",
+			SidesWall: "sides, wall", SidesFloor: "sides, floor", EndsWall: "top and bottom, wall", EndsFloor: "top and bottom, floor",
 			cornersCheck: "the two other corners read",
 			farSidesWall: "sides, wall", farSidesFloor: "sides, floor", farEndsWall: "top and bottom, wall", farEndsFloor: "top and bottom, floor",
 		},
@@ -79,7 +79,7 @@ const (
 // Its scores: where the wall ends, and where the floor does; far ones lie beyond the
 // middle.
 const (
-	sidesWall, sidesFloor, endsWall, endsFloor             Role = "sides wall", "sides floor", "ends wall", "ends floor"
+	SidesWall, SidesFloor, EndsWall, EndsFloor             Role = "sides wall", "sides floor", "ends wall", "ends floor"
 	farSidesWall, farSidesFloor, farEndsWall, farEndsFloor Role = "far sides wall", "far sides floor", "far ends wall", "far ends floor"
 )
 
@@ -182,7 +182,7 @@ func (s Spec) boxWays(m Made, diag, a, b float64) []Way {
 	loss := func(worst, rss, rounding float64) Loss {
 		return Loss{measure.Round((worst + 2*rounding) * t), measure.Round(math.Hypot(rss, rounding*math.Sqrt2) * t)}
 	}
-	own, beyond := [4]Role{sidesWall, sidesFloor, endsWall, endsFloor}, [4]Role{farSidesWall, farSidesFloor, farEndsWall, farEndsFloor}
+	own, beyond := [4]Role{SidesWall, SidesFloor, EndsWall, EndsFloor}, [4]Role{farSidesWall, farSidesFloor, farEndsWall, farEndsFloor}
 	near := lines(FromCorner, own, func(x float64) (float64, float64) { return x, x - d }, at)
 	far := lines(FromFar, beyond, func(x float64) (float64, float64) { return diag - x, diag - x + d }, at)
 	list := []Way{m.way(boxCorners, near, loss(2+math.Sqrt2, math.Sqrt(3), 0), loss(1+2*math.Sqrt2, math.Sqrt(5), 0))}

@@ -19,11 +19,12 @@ const (
 	TuckID    ID = "tuck"    // a box mailer with lid and tuck
 	BoughtID  ID = "bought"  // a bought envelope as it is
 	CutDownID ID = "cutdown" // a bought envelope made narrower
+	NotedID   ID = "noted"   // a recipe as it stands
 )
 
 // constructions are all there are, in the order they are offered: each is a value
 // in a file of its own.
-var constructions = []*Construction{&diamond, &pocket, &gusset, &box, &tuck, &bought, &cutDown}
+var constructions = []*Construction{&diamond, &pocket, &gusset, &box, &tuck, &bought, &cutDown, &noted}
 
 // Construction is a way of making an envelope: all that the program knows of it.
 // Whoever adds one writes such a value and names it in the list above.

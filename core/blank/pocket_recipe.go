@@ -7,6 +7,8 @@ import "yellowparcel/core/measure"
 type PocketRecipe struct {
 	Width, Length             measure.Length // of the sheet; the flap is at one end of the length
 	Left, Right, Flap, Bottom measure.Length
+	// Wall is the depth of walls, scored so much further in; zero for none.
+	Wall measure.Length
 }
 
 // PocketResult is the envelope that it makes.
@@ -26,9 +28,9 @@ func (r PocketRecipe) Fault() RecipeFault {
 	switch {
 	case min(r.Left, r.Right, r.Flap, r.Bottom) <= 0:
 		return OnEdge
-	case r.Left+r.Right >= r.Width:
+	case r.Left+r.Right+2*r.Wall >= r.Width:
 		return TabsCross
-	case r.Length-r.Flap-r.Bottom <= 0:
+	case r.Length-r.Flap-r.Bottom-2*r.Wall <= 0:
 		return FlapCrosses
 	}
 	return MakesOne
@@ -37,7 +39,7 @@ func (r PocketRecipe) Fault() RecipeFault {
 // Make works a recipe backwards: the front is what flap and back leave of the
 // length, the width what the tabs leave.
 func (r PocketRecipe) Make() PocketResult {
-	p := pocketSizes{width: r.Width - r.Left - r.Right, front: r.Length - r.Flap - r.Bottom, back: r.Bottom, tab: r.Left, uneven: r.Right - r.Left, flap: r.Flap}
+	p := pocketSizes{wall: r.Wall, width: r.Width - r.Left - r.Right - 2*r.Wall, front: r.Length - r.Flap - r.Bottom - 2*r.Wall, back: r.Bottom, tab: r.Left, uneven: r.Right - r.Left, flap: r.Flap}
 	res := PocketResult{Width: p.width, Height: p.front, Tab: min(r.Left, r.Right), Gap: p.front - p.back}
 	res.Overlap = p.flap - max(0, res.Gap)
 	res.Net = pocketNet(p, Spec{})

@@ -69,11 +69,13 @@ const (
 	OnEdge      RecipeFault = "edge"   // of a pocket: a score lies on the sheet's edge
 	TabsCross   RecipeFault = "tabs"   // the scores of the two tabs cross
 	FlapCrosses RecipeFault = "flap"   // those of flap and back do
+	WallBeyond  RecipeFault = "beyond" // of a box: a wall's score lies beyond the floor's
+	WallsDiffer RecipeFault = "walls"  // of a box: its walls are not as deep as each other
 )
 
 // RecipeFaults lists the reasons.
 func RecipeFaults() []RecipeFault {
-	return []RecipeFault{LeftOff, RightOff, TopOff, BottomOff, NearFar, PairCrosses, NoFace, OnEdge, TabsCross, FlapCrosses}
+	return []RecipeFault{LeftOff, RightOff, TopOff, BottomOff, NearFar, PairCrosses, NoFace, OnEdge, TabsCross, FlapCrosses, WallBeyond, WallsDiffer}
 }
 
 // Fault is why the recipe makes no envelope.

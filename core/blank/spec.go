@@ -77,6 +77,8 @@ type Spec struct {
 	SoldCaliper  measure.Length
 	OneSide      bool
 	LeastWidthAt func(interior, height measure.Length) measure.Length
+	// Noted is the recipe that may be used as it stands; nil for none.
+	Noted *Noted
 	// Asked are the lengths that one construction alone asks for, by their names.
 	Asked map[string]measure.Length
 }

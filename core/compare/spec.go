@@ -26,6 +26,10 @@ func (m Maker) BlankSpec() blank.Spec {
 		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double, FoldTips: j.Envelope.FoldTips,
 	}
 	s.CardWidth, s.CardHeight = m.cardLosses()
+	if r := j.Recipe; r != nil && len(r.Missing()) == 0 {
+		noted := NotedFor(m.Piece, r.Whole(), r.Corner)
+		s.Noted = &noted
+	}
 	if s.Pocket == "" {
 		s.Pocket = blank.ExactPocket
 	}

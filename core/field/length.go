@@ -209,3 +209,20 @@ func BothUnits(text string, s measure.Style) (string, error) {
 	}
 	return first, nil
 }
+
+// Noted reads a value as notes give it: twice, as "5 1/2 (140 mm)", or as a difference,
+// "11 - 9 1/8". It returns the text to read.
+func Noted(text string, s measure.Style) (string, error) {
+	dash := strings.NewReplacer("−", "-", "–", "-").Replace(text)
+	if from, less, found := strings.Cut(dash, " - "); found && !strings.Contains(less, " - ") {
+		a, errA := measure.Parse(from, s.Unit)
+		b, errB := measure.Parse(less, s.Unit)
+		if errA == nil && errB == nil {
+			if b >= a {
+				return "", say.Refuse("“%s” leaves nothing: type the length itself.", say.Clip(text))
+			}
+			return measure.Decimal(a-b, measure.Millimetre) + " mm", nil
+		}
+	}
+	return BothUnits(text, s)
+}

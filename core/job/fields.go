@@ -260,38 +260,31 @@ func (j *Job) startFields(shop Shop) []field.Field {
 	return list
 }
 
-// scoreLabels are what the four scores of a recipe are called, by how it gives them.
-func (r Recipe) scoreLabels() [4]string {
-	switch {
-	case r.Pocket:
-		return [4]string{"Left tab", "Right tab", "Flap", "Back"}
-	case r.Paired:
-		return [4]string{"Sides, near", "Sides, far", "Ends, near", "Ends, far"}
-	}
-	return [4]string{"Left corner", "Right corner", "Top corner", "Bottom corner"}
-}
-
 func (j *Job) recipeFields() []field.Field {
 	if j.Recipe == nil {
 		return nil
 	}
 	r := j.Recipe
-	typed := func(name, label, note string, at *measure.Length, least, most measure.Length) field.Field {
-		return field.Field{Path: "recipe." + name, Label: label, Note: note, Value: &field.Length{At: at, Least: least, Most: most, Read: field.BothUnits}}
+	typed := func(name, label, note string, at *measure.Length, most measure.Length) field.Field {
+		return field.Field{Path: "recipe." + name, Label: label, Note: note, Value: &field.Length{At: at, Least: something, Most: most, Empty: true, Read: field.Noted}}
 	}
-	labels := r.scoreLabels()
-	quoted := typed("quoted", "Limit it names", "a postal limit, to see whose it is; 0 for none", &r.Quoted, 0, 10*measure.Metre)
+	list := []field.Field{}
+	for _, a := range r.Form.Kind().Asks {
+		list = append(list, typed(a.Name, a.Label, a.Note, r.at(a.Name), MostCard))
+	}
+	corner := typed("corner", "Corner reading", "what the note's board reads at the sheet's corner; empty for zero", &r.Corner, 4*measure.Inch)
+	corner.Value = &field.Length{At: &r.Corner, Least: -4 * measure.Inch, Most: 4 * measure.Inch, Signed: true, Empty: true}
+	quoted := typed("quoted", "Limit it names", "a postal limit, to see whose it is", &r.Quoted, 10*measure.Metre)
 	quoted.Value.(*field.Length).Fine = true
-	return []field.Field{
-		typed("side1", "Sheet", "", &r.Side1, measure.Inch, MostCard),
-		typed("side2", "by", "type both when the note says both: 5 1/2 (140 mm)", &r.Side2, measure.Inch, MostCard),
-		typed("left", labels[0], "", &r.Left, 0, MostCard),
-		typed("right", labels[1], "", &r.Right, 0, MostCard),
-		typed("top", labels[2], "", &r.Top, 0, MostCard),
-		typed("bottom", labels[3], "", &r.Bottom, 0, MostCard),
+	return append(list,
+		corner,
+		typed("claimWidth", "It is for", "the width that the note says", &r.ClaimWidth, MostCard),
+		typed("claimHeight", "by", squareToo, &r.ClaimHeight, MostCard),
+		field.Field{Path: "recipe.claimOf", Label: "Which is", Value: &field.One[Claim]{At: &r.ClaimOf, List: field.ListOf("claims", Claims()), Or: ForCard}},
 		quoted,
-		{Path: "recipe.quotedOf", Label: "Which is a limit of", Value: &field.One[mail.Measure]{At: &r.QuotedOf, List: field.ListOf("limits", quotable()), Or: mail.Height, Told: "A note's limit is one of length, height or thickness, not of “%s”: choose one."}},
-	}
+		field.Field{Path: "recipe.quotedOf", Label: "Which is a limit of", Value: &field.One[mail.Measure]{At: &r.QuotedOf, List: field.ListOf("limits", quotable()), Or: mail.Height, Told: "A note's limit is one of length, height or thickness, not of “%s”: choose one."}},
+		field.Field{Path: "recipe.form", Label: "The recipe gives", Value: &field.One[RecipeForm]{At: &r.Form, List: field.ListOf("recipes", RecipeForms()), Or: PairRecipe}},
+	)
 }
 
 // quotable are the measures of which a note may name a limit.

@@ -128,7 +128,8 @@ func (m Offers) sheetCard(sheet paper.Sheet, f envelope.Format, size card.Size, 
 	made := ofSheet(m.Job(), size, fold)
 	stock, _ := m.Shop().Stock(m.Job().Parts[0].Stock)
 	on, piece := m.BaseOn(made, stock, sheet, fold)
-	c := SheetCard{Size: size, Fold: fold, Flat: card.Size{Width: piece.Width, Height: piece.Height}, Each: m.Effort.Yield(on, piece), Format: f}
+	base := card.NewBase(made.Spec(fold, m.Shop()))
+	c := SheetCard{Size: size, Fold: fold, Flat: card.Size{Width: base.Width, Height: base.Height}, Each: m.Effort.Yield(on, piece), Format: f}
 	c.Waste = 1 - float64(c.Each)*piece.Width.Inches()*piece.Height.Inches()/(sheet.Width.Inches()*sheet.Height.Inches())
 	if c.Each > 0 {
 		c.Post = m.postIn(made, f)

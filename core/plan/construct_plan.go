@@ -53,6 +53,9 @@ func (m envelopeStation) comparison(list []compare.Candidate) ComparisonPlan {
 	sorted := m.Order(list)
 	chosen := m.Choose(list).ID()
 	for i, c := range sorted {
+		if !c.OK && c.Kind.Words.Not == "" {
+			continue // there is nothing to make it of
+		}
 		row := m.row(c)
 		row.Recommended, row.Chosen = i == 0 && m.Sound(c), c.OK && c.ID() == chosen
 		p.Rows = append(p.Rows, row)
@@ -140,11 +143,25 @@ func (m maker) candidateName(c compare.Candidate) string {
 }
 
 // notWords say why a candidate cannot be made.
-func (m envelopeStation) notWords(c compare.Candidate) string {
+func (m maker) notWords(c compare.Candidate) string {
 	if f, ok := m.Job().Envelope.Bought(m.Shop()); ok && c.Kind.Bought {
 		return fmt.Sprintf("%s cannot be cut down to this card: choose another, or the fittest.", f.Name)
 	}
 	return c.Kind.Words.Not
+}
+
+// notAsChosen says that the type that the job asks for cannot be made, and what is shown
+// instead.
+func (m maker) notAsChosen(shown compare.Candidate) []say.Note {
+	k := blank.ByID(m.Job().Construction())
+	if k.ID == shown.Kind.ID {
+		return nil
+	}
+	why := m.notWords(compare.Candidate{Kind: k})
+	if why == "" {
+		why = "The recipe makes no envelope that closes as it stands."
+	}
+	return []say.Note{say.Trouble.Says(fmt.Sprintf("%s Shown instead: %s.", why, say.Lower(m.candidateName(shown))))}
 }
 
 // stockedWords say how many of a bought envelope there are.

@@ -1,6 +1,7 @@
 package plan
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
@@ -76,6 +77,8 @@ func act(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 		return take(j, shop, e)
 	case e.Act == field.Add && e.Path == "recipe":
 		return beginRecipe(j, shop, e.Text)
+	case e.Act == field.Add && e.Path == "recipe.text":
+		return pasteRecipe(j, shop, e.Text)
 	case e.Act == field.Step && e.Path == "card.thickness":
 		t := piece.Of(j, shop).Thick().Used // steps begin at what the sums count with
 		j.Card.Thickness = &t
@@ -205,12 +208,33 @@ func (m maker) takeEnvelope(id string) (job.Job, error) {
 	return j, nil
 }
 
-// takeRecipe makes the job's envelope follow its recipe.
-func (m maker) takeRecipe(string) (job.Job, error) {
+// takeRecipe makes the job's envelope follow its recipe, or takes it as it stands, or keeps
+// the corner reading that was found as its board's.
+func (m maker) takeRecipe(what string) (job.Job, error) {
 	if m.Job().Recipe == nil {
 		return m.Job(), say.Refuse("There is no recipe to follow: type one first.")
 	}
-	return recipe.In(m.Maker).Take(), nil
+	r := recipe.In(m.Maker)
+	if missing := r.Missing(); len(missing) > 0 {
+		return m.Job(), say.Refuse("The recipe is not whole: type the %s first.", strings.ToLower(say.And(missing)))
+	}
+	j := m.Job().Clone()
+	switch what {
+	case "as it stands":
+		if c := m.Candidate(blank.ByID(blank.NotedID)); !c.OK {
+			return m.Job(), say.Refuse("The recipe makes no envelope as it stands: look at what is wrong with it.")
+		}
+		j.Envelope.Construction = blank.NotedID
+		return j, nil
+	case "corner":
+		o, found := r.Offset()
+		if !found || o.Open {
+			return m.Job(), say.Refuse("No corner reading was found for this recipe.")
+		}
+		j.Recipe.Corner = o.At
+		return j, nil
+	}
+	return r.Take(), nil
 }
 
 // takeRung gives a layer the border of a rung, all round.
@@ -228,16 +252,14 @@ func (m maker) takeRung(id string) (job.Job, error) {
 	return m.Job(), say.Refuse("That border is not among the stops any more: look at the slider again.")
 }
 
-// beginRecipe begins a recipe, in one of the ways of giving scores: both of a pair from
-// one corner where none is named.
-func beginRecipe(j job.Job, shop job.Shop, scores string) (job.Job, error) {
-	if scores == "" {
-		scores = job.PairRecipe
+// beginRecipe begins an empty recipe in a form: both scores of a pair from one corner where
+// none is named.
+func beginRecipe(j job.Job, shop job.Shop, form string) (job.Job, error) {
+	f := job.RecipeForm(cmp.Or(form, string(job.PairRecipe)))
+	if !slices.Contains(job.RecipeForms(), f) {
+		return j, say.Refuse("A recipe comes in one of the forms of the list: choose one.")
 	}
-	if scores != job.PairRecipe && scores != job.CornersRecipe && scores != job.PocketRecipe {
-		return j, say.Refuse("A recipe is of a square scored from one corner or from each, or of a pocket: choose one.")
-	}
-	r := recipe.Begin(newMaker(j, shop).Maker, scores)
+	r := recipe.Begin(newMaker(j, shop).Maker, f)
 	j.Recipe = &r
 	return j, nil
 }

@@ -2,18 +2,25 @@ package plan
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 	"yellowparcel/core/recipe"
 	"yellowparcel/core/say"
 )
 
 // RecipePlan says what a note really makes.
 type RecipePlan struct {
-	// Scores is the way in which it gives its scores.
-	Scores   string       `json:"scores"`
+	// Form and Name are the form that it comes in, Asks the paths of what that asks for.
+	Form string   `json:"form"`
+	Name string   `json:"name"`
+	Asks []string `json:"asks"`
+	// Line is what was understood of the note as it was pasted; none where it was typed.
+	Line     *LinePlan    `json:"line,omitempty"`
 	Sentence say.Sentence `json:"sentence"`
 	// Readings are the ways to read it: one, or two where its scores lie off the
 	// centre.
@@ -21,6 +28,10 @@ type RecipePlan struct {
 	Notes    []say.Note      `json:"notes"`
 	// Rescaled is the same recipe for the job's card.
 	Rescaled string `json:"rescaled"`
+	// Works is set where it may be used as it stands; Corner is the corner reading that was
+	// found, to be taken.
+	Works  bool   `json:"works"`
+	Corner string `json:"corner"`
 }
 
 // RecipeReading is one way to read a note.
@@ -54,6 +65,7 @@ var recipeFaults = map[blank.RecipeFault]string{
 	blank.NoFace: "the scores leave no face on the sheet", blank.OnEdge: "a score lies on the edge of the sheet",
 	blank.TabsCross:   "the scores of the two tabs cross, so that no room is left between them",
 	blank.FlapCrosses: "the scores of flap and back cross, so that no front is left between them",
+	blank.WallBeyond:  "a wall's score lies further in than the floor's", blank.WallsDiffer: "the walls at the sides are not as deep as those at the ends",
 }
 
 // readAs say how a note is read.
@@ -66,6 +78,8 @@ var readAs = map[recipe.As][]say.Clause{
 // change: {a}, {b} and {c} are the lengths of the fault.
 var noteFaults = map[recipe.FaultID]faultTold{
 	recipe.OffCentre:   {say.Care, []say.Clause{say.Always("Its scores lie off the centre: in the middle they would be if the guide reads {a} at the sheet's corner. Look where the corner sits on yours.")}},
+	recipe.OffMiddle:   {say.Care, []say.Clause{say.Always("The front lies {a} off the middle of the sheet: two seams are as much wider as the others are narrower.")}},
+	recipe.LowWalls:    {say.Care, []say.Clause{say.Always("Its walls are {a} deep, and your card is {b} thick: it stands out of them.")}},
 	recipe.NarrowSeam:  {say.Trouble, []say.Clause{say.Always("A seam of {a} is less than the {adhesive}, {b}: set the two scores beside it together {c} further in, or cut the sheet larger and the scores with it.")}},
 	recipe.TightSides:  {say.Trouble, []say.Clause{say.Always("It is {a} too tight: set the two side scores together {b} nearer to their corners.")}},
 	recipe.TightEnds:   {say.Trouble, []say.Clause{say.Always("It is {a} too tight: set the two top and bottom scores together {b} nearer to their corners.")}},
@@ -91,8 +105,20 @@ func (m maker) recipe() *RecipePlan {
 	if m.Job().Recipe == nil {
 		return nil
 	}
+	n := m.Job().Recipe
 	w := recipeWords{m, recipe.In(m.Maker)}
-	p := &RecipePlan{Scores: m.Job().Recipe.Scores(), Readings: []RecipeReading{}, Notes: []say.Note{}, Rescaled: w.rescaled()}
+	p := &RecipePlan{Form: string(w.of.Form().ID), Name: w.of.Form().Name, Asks: []string{}, Readings: []RecipeReading{}, Notes: []say.Note{}}
+	for _, a := range w.of.Form().Asks {
+		p.Asks = append(p.Asks, "recipe."+a.Name)
+	}
+	if n.Text != "" {
+		p.Line = w.line(n.Text)
+	}
+	if missing := w.of.Missing(); len(missing) > 0 {
+		p.Sentence = say.That("Type what the recipe says: %s.", strings.ToLower(say.And(missing)))
+		p.Notes = append(p.Notes, w.quoted()...)
+		return p
+	}
 	readings, fault := w.of.Readings()
 	if fault != blank.MakesOne {
 		p.Sentence = say.That("This makes no envelope: %s. Look at the note again.", recipeFaults[fault])
@@ -103,9 +129,43 @@ func (m maker) recipe() *RecipePlan {
 		p.Readings = append(p.Readings, w.reading(r))
 	}
 	best := readings[len(readings)-1]
-	p.Notes = append(append(w.notes(best), w.stretched(best)...), w.quoted()...)
-	p.Sentence = w.sentence(best)
+	p.Notes = slices.Concat(w.notes(best), w.offset(p), w.punched(), w.stretched(best), w.quoted())
+	p.Sentence, p.Rescaled = w.sentence(best), w.rescaled()
+	first := readings[0]
+	p.Works = first.Suits && first.Seam >= w.adhesive().Width
 	return p
+}
+
+func (w recipeWords) adhesive() paper.Adhesive {
+	a, _ := w.Shop().Adhesive(w.Job().Envelope.Adhesive)
+	return a
+}
+
+// offset says what the note's board is found to read at the sheet's corner.
+func (w recipeWords) offset(p *RecipePlan) []say.Note {
+	o, found := w.of.Offset()
+	show := w.Style().Show
+	switch {
+	case !found:
+		return nil
+	case o.Open:
+		return []say.Note{say.Trouble.Says("At zero its scores do not give what it is for, and no board offset explains it: a seam stays open. Look for a slip.")}
+	}
+	p.Corner = show(o.At)
+	notes := []say.Note{say.Care.Says(fmt.Sprintf("At zero its scores do not give what it is for. Its board must read between %s and %s at the sheet's corner; %s is taken here.", show(o.Low), show(o.High), show(o.At)))}
+	if o.Apart {
+		notes = append(notes, say.Care.Says(fmt.Sprintf("No corner reading suits both pairs of scores: the tighter pair counts here. The other pair is %s roomier than what it is for.", w.decimal(o.Roomier))))
+	}
+	return notes
+}
+
+// punched says by how much a square that is punched off its middle comes out longer.
+func (w recipeWords) punched() []say.Note {
+	more, off := w.of.Longer()
+	if !off {
+		return nil
+	}
+	return []say.Note{say.Care.Says(fmt.Sprintf("The first mark is not half of the sheet: the envelope comes out %s longer one way. For a square punch at the middle.", w.decimal(more)))}
 }
 
 // sizes writes lengths one by one.
@@ -123,7 +183,10 @@ func (w recipeWords) reading(r recipe.Reading) RecipeReading {
 		Name: name, Inside: w.by(r.Width, r.Height), Ease: w.by(r.EaseWidth, r.EaseHeight), Fits: r.Ease() >= 0, Suits: r.Suits, Hole: "none",
 		Net: r.Net, Dimensions: []Dimension{}, Seams: w.sizes(r.Seams), SeamNames: squareSeams,
 	}
-	if w.of.Pocket() {
+	if w.of.Form().ID == job.BoxRecipe {
+		p.SeamNames = []string{"of the back"}
+	}
+	if w.of.Form().Pocket {
 		p.SeamNames = pocketSeams
 		if r.Gap > 0 {
 			p.Hole = show(r.Gap) + " at the throat"
@@ -141,9 +204,13 @@ func (w recipeWords) reading(r recipe.Reading) RecipeReading {
 func (w recipeWords) sentence(r recipe.Reading) say.Sentence {
 	show, inside := w.Style().Show, w.by(r.Width, r.Height)
 	switch {
-	case w.of.Pocket() && r.Ease() < 0:
+	case r.Depth > 0 && r.Ease() < 0:
+		return say.That("It makes one of [%s] with walls [%s] deep; your card is [%s] too large for it.", inside, show(r.Depth), show(-r.Ease()))
+	case r.Depth > 0:
+		return say.That("It makes one of [%s] with walls [%s] deep and a seam of [%s]; your card has [%s] of ease in it.", inside, show(r.Depth), show(r.Seam), show(r.Ease()))
+	case w.of.Form().Pocket && r.Ease() < 0:
 		return say.That("It makes a pocket of [%s]; your card is [%s] too large for it.", inside, show(-r.Ease()))
-	case w.of.Pocket():
+	case w.of.Form().Pocket:
 		return say.That("It makes a pocket of [%s] with tabs of [%s]; your card has [%s] of ease in it.", inside, show(r.Seam), show(r.Ease()))
 	case r.Seam < 0:
 		return say.That("It makes an envelope of [%s], but the back stays open: a seam is [%s].", inside, show(r.Seam))
@@ -208,10 +275,19 @@ func (w recipeWords) quoted() []say.Note {
 // rescaled says the envelope that follows the recipe, made for the job's card.
 func (w recipeWords) rescaled() string {
 	made, show := w.of.Rescaled(), w.Style().Show
-	if w.of.Pocket() {
-		at := w.sizes(made.Way().Readings(blank.LeftTab, blank.FlapScore, blank.BackScore))
-		return fmt.Sprintf("For your card with tabs of %s: cut %s; score %s from both sides, %s from the flap's end and %s from the other.", at[0], w.by(made.SheetWidth, made.SheetHeight), at[0], at[1], at[2])
+	switch way := made.Way(); {
+	case w.of.Form().Pocket:
+		at := w.sizes(way.Readings(blank.LeftTab, blank.FlapScore, blank.BackScore))
+		again := ""
+		if made.Depth > 0 {
+			again = fmt.Sprintf("; score each again %s further in", show(made.Depth))
+		}
+		return fmt.Sprintf("For your card with tabs of %s: cut %s; score %s from both sides, %s from the flap's end and %s from the other%s.", at[0], w.by(made.SheetWidth, made.SheetHeight), at[0], at[1], at[2], again)
+	case w.of.Form().ID == job.BoxRecipe:
+		at := w.sizes(way.Readings(blank.SidesWall, blank.SidesFloor, blank.EndsWall, blank.EndsFloor))
+		return fmt.Sprintf("For your card with a seam of %s: cut %s square; from every corner of the sides score at %s and %s, of top and bottom at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at[0], at[1], at[2], at[3])
+	default:
+		at := w.sizes(way.Readings(blank.SidesNear, blank.SidesFar, blank.EndsNear, blank.EndsFar))
+		return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at[0], at[1], at[2], at[3])
 	}
-	at := w.sizes(made.Way().Readings(blank.SidesNear, blank.SidesFar, blank.EndsNear, blank.EndsFar))
-	return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at[0], at[1], at[2], at[3])
 }

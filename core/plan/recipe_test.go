@@ -12,6 +12,7 @@ import (
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
+	"yellowparcel/internal/anyjob"
 )
 
 // An 8 3/4 sheet scored at 3 and 8 3/8 from one corner: centred it suits a flat
@@ -64,7 +65,7 @@ func TestCheckARecipe(t *testing.T) {
 		t.Errorf("a card too large: %s", n)
 	}
 	got, _ := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "corners"}})
-	if got.Recipe.Paired || j.Recipe.Paired == got.Recipe.Paired {
+	if got.Recipe.Form != job.CornersRecipe || j.Recipe.Form != job.PairRecipe {
 		t.Error("the way of reading does not change, or in the job that was given")
 	}
 	// 12.374 - 8.375 = 3.999.
@@ -85,8 +86,8 @@ func TestCheckAPocketRecipe(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	j, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "pocket"}})
 	r := plan.Make(j, shop).Recipe
-	if len(problems) > 0 || len(plan.Check(j, shop)) > 0 || len(r.Readings) != 1 || !r.Readings[0].Suits || len(r.Notes) > 0 {
-		t.Fatalf("the job's own pocket: %v, %+v, %s", problems, r.Readings, notes(r.Notes))
+	if len(problems) > 0 || len(plan.Check(j, shop)) > 0 || len(r.Readings) != 0 || r.Sentence.Text != "Type what the recipe says: width, length, left tab, flap and back." {
+		t.Fatalf("an empty form: %v, %+v, %s", problems, r.Readings, r.Sentence.Text)
 	}
 	// 6 1/4 x 4 1/2 by the thumb gap: 7 1/2 x 10 3/4, scored 1/2, 1/2, 1 3/4, 4 1/4.
 	for path, typed := range map[string]string{"side1": "7 1/2", "side2": "10 3/4", "left": "1/2", "right": "1/2", "top": "1 3/4", "bottom": "4 1/4"} {
@@ -122,7 +123,7 @@ func TestCheckAPocketRecipe(t *testing.T) {
 		})
 	}
 	back, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "pair"}})
-	if len(problems) > 0 || back.Recipe.Pocket || !plan.Make(back, shop).Recipe.Readings[0].Suits {
+	if len(problems) > 0 || back.Recipe.Form != job.PairRecipe || back.Recipe.Side1 != j.Recipe.Side1 {
 		t.Errorf("back to a square: %v, %+v", problems, back.Recipe)
 	}
 }
@@ -132,7 +133,7 @@ func TestCheckAPocketRecipe(t *testing.T) {
 func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	j.Post.Destination = "us-domestic"
-	j, _ = plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe", Text: "pair"}})
+	j.Recipe = &job.Recipe{Form: job.PairRecipe, Side1: 155 * in / 16, Left: 51 * in / 16, Right: 21 * in / 2, Top: 67 * in / 16, Bottom: 19 * in / 2}
 	for _, tt := range []struct {
 		typed string
 		of    mail.Measure
@@ -176,8 +177,8 @@ func TestFollowARecipe(t *testing.T) {
 		recipe job.Recipe
 		want   blank.ID
 	}{
-		{job.Recipe{Side1: 35 * in / 4, Side2: 35 * in / 4, Paired: true, Left: 3 * in, Right: 67 * in / 8, Top: 3 * in, Bottom: 67 * in / 8}, blank.DiamondID},
-		{job.Recipe{Side1: 8 * in, Side2: 12 * in, Pocket: true, Left: 5 * in / 8, Right: 5 * in / 8, Top: 2 * in, Bottom: 4 * in}, blank.PocketID},
+		{job.Recipe{Form: job.PairRecipe, Side1: 35 * in / 4, Side2: 35 * in / 4, Left: 3 * in, Right: 67 * in / 8, Top: 3 * in, Bottom: 67 * in / 8}, blank.DiamondID},
+		{job.Recipe{Form: job.PocketRecipe, Side1: 8 * in, Side2: 12 * in, Left: 5 * in / 8, Right: 5 * in / 8, Top: 2 * in, Bottom: 4 * in}, blank.PocketID},
 	} {
 		j.Recipe = &tt.recipe
 		told := plan.Make(j, shop).Recipe.Rescaled
@@ -203,7 +204,7 @@ func TestEveryRecipeIsDrawn(t *testing.T) {
 	drawn := 0
 	for range 1500 {
 		side := func() measure.Length { return measure.Length(16+r.IntN(200)) * in / 16 }
-		j.Recipe = &job.Recipe{Side1: side(), Side2: side(), Paired: r.IntN(2) == 0, Left: side() / 3, Right: side(), Top: side() / 3, Bottom: side()}
+		j.Recipe = &job.Recipe{Form: anyjob.Pick(r, job.PairRecipe, job.CornersRecipe), Side1: side(), Side2: side(), Left: side() / 3, Right: side(), Top: side() / 3, Bottom: side()}
 		if len(plan.Check(j, shop)) > 0 || r.IntN(10) > 0 {
 			continue
 		}

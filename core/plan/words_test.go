@@ -12,6 +12,7 @@ import (
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/job"
+	"yellowparcel/core/line"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/offer"
@@ -66,6 +67,7 @@ func TestEveryFactHasItsWords(t *testing.T) {
 		return e.tone != "" && said(e.words)
 	})
 	worded(t, "rescues", compare.Rescues(), rescues, isText)
+	worded(t, "meanings of a line", line.Meanings(), meanings, isText)
 	worded(t, "terms", blank.Terms(), termWords, func(c say.Clause) bool { return said(c) })
 	worded(t, "sides", envelope.Sides(), opensOn, isText)
 	worded(t, "openings", compare.Openings()[2:], openings, func(c say.Clause) bool { return said(c) })

@@ -11,7 +11,7 @@ import (
 // Somebody's square, read backwards for the job's card.
 func Example() {
 	j := demo.Jobs()[0]
-	j.Recipe = &job.Recipe{Side1: 9 * in, Side2: 9 * in, Left: 3 * in, Right: 3 * in, Top: 3 * in, Bottom: 3 * in}
+	j.Recipe = &job.Recipe{Form: job.CornersRecipe, Side1: 9 * in, Left: 3 * in, Right: 3 * in, Top: 3 * in, Bottom: 3 * in}
 	r := recipe.In(maker(j, demo.Shop()))
 	readings, _ := r.Readings()
 	fmt.Println(readings[0].As, readings[0].Width, readings[0].Seam, readings[0].Suits)

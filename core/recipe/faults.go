@@ -3,6 +3,7 @@ package recipe
 import (
 	"math"
 
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 )
 
@@ -13,6 +14,8 @@ type FaultID string
 const (
 	OffCentre   FaultID = "centre" // A what the guide would have to read at the corner
 	NarrowSeam  FaultID = "seam"   // A the seam, B the adhesive, C what two scores go further in
+	OffMiddle   FaultID = "middle" // A by how much the front lies off the sheet's middle
+	LowWalls    FaultID = "walls"  // A the walls, B the card's thickness
 	TightSides  FaultID = "sides"  // A what is missing, B what the scores go nearer to their corners
 	TightEnds   FaultID = "ends"   // the same of top and bottom
 	LongFlap    FaultID = "flap"   // a flap sticks out
@@ -28,7 +31,7 @@ const (
 
 // FaultIDs lists the faults.
 func FaultIDs() []FaultID {
-	return []FaultID{OffCentre, NarrowSeam, TightSides, TightEnds, LongFlap, TightAcross, TightDown, NarrowTab, TabsDiffer, TabsMeet, HighBack, ShortFlap, FlapOver}
+	return []FaultID{OffCentre, OffMiddle, LowWalls, NarrowSeam, TightSides, TightEnds, LongFlap, TightAcross, TightDown, NarrowTab, TabsDiffer, TabsMeet, HighBack, ShortFlap, FlapOver}
 }
 
 // Fault is one thing that is wrong with a note.
@@ -52,8 +55,16 @@ func (r Recipe) Faults(of Reading) (list []Fault) {
 	}
 	nearer := func(ease measure.Length) measure.Length { return (r.Job().Envelope.Ease - ease).Up(r.Style().Tick) }
 	glue := r.adhesive()
-	if !r.note.Pocket {
-		if of.As == AtCorner {
+	if r.note.Form == job.BoxRecipe {
+		if of.Depth < r.Thick().Used {
+			tell(LowWalls, of.Depth, r.Thick().Used)
+		}
+	}
+	if front, ok := r.OffMiddle(of); ok {
+		tell(OffMiddle, front)
+	}
+	if !r.Form().Pocket {
+		if of.As == AtCorner && r.note.Form == job.PairRecipe && r.note.Corner == 0 {
 			tell(OffCentre, of.Corner)
 		}
 		if of.Seam < glue {
@@ -72,7 +83,7 @@ func (r Recipe) Faults(of Reading) (list []Fault) {
 		}
 		return list
 	}
-	p := r.note.AsPocket()
+	p := r.pocket()
 	overlap := of.Seams[2]
 	if of.EaseWidth < 0 {
 		tell(TightAcross, -of.EaseWidth, nearer(of.EaseWidth))
@@ -99,4 +110,19 @@ func (r Recipe) Faults(of Reading) (list []Fault) {
 		tell(FlapOver, p.Flap, of.Height)
 	}
 	return list
+}
+
+// OffMiddle is by how much the front lies off the middle of a sheet that is scored from its
+// own corners: that moves one edge's seam by as much as the other.
+func (r Recipe) OffMiddle(of Reading) (measure.Length, bool) {
+	if r.note.Form != job.CornersRecipe && (r.note.Form != job.PairRecipe || of.As != AtZero) {
+		return 0, false
+	}
+	b := r.square(of.Corner)
+	off := max((b.Left-b.Right).Abs(), (b.Top-b.Bottom).Abs()) / 2
+	if r.note.Form == job.PairRecipe {
+		sides, ends := b.Centring()
+		off = max(sides.Abs(), ends.Abs())
+	}
+	return off, off > r.Style().Tick/2
 }

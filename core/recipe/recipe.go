@@ -18,11 +18,17 @@ import (
 // Recipe is the note of a job; it must have one.
 type Recipe struct {
 	compare.Maker
-	note job.Recipe
+	note job.Recipe // whole
 }
 
 // In is the recipe of a maker's job.
-func In(m compare.Maker) Recipe { return Recipe{m, *m.Job().Recipe} }
+func In(m compare.Maker) Recipe { return Recipe{m, m.Job().Recipe.Whole()} }
+
+// Form is what is known of the form that the note comes in.
+func (r Recipe) Form() job.RecipeKind { return r.note.Form.Kind() }
+
+// Missing are the labels of what is to be typed before anything can be said of it.
+func (r Recipe) Missing() []string { return r.Job().Recipe.Missing() }
 
 // As is a way to read a note.
 type As string
@@ -45,6 +51,8 @@ type Reading struct {
 	// Width and Height are the distances of the creases, EaseWidth and EaseHeight the
 	// room that they leave for the card, the way round it fits better.
 	Width, Height, EaseWidth, EaseHeight measure.Length
+	// Depth is that of its walls; zero for none.
+	Depth measure.Length
 	// Seams are, of a square, those on the edges left-top, top-right, right-bottom and
 	// bottom-left; of a pocket its two tabs and the flap over the back. Seam is the
 	// narrowest that holds it together.
@@ -68,56 +76,96 @@ func (r Reading) Ease() measure.Length { return min(r.EaseWidth, r.EaseHeight) }
 const smallHole = 1
 
 // Readings are the ways to read the note: one, or two where its scores lie off the
-// centre, the better one last. A note that makes no envelope has none.
+// centre, or its board reads something else than zero at the corner; the better one last. A
+// note that makes no envelope has none.
 func (r Recipe) Readings() ([]Reading, blank.RecipeFault) {
-	if r.note.Pocket {
+	if r.Form().Pocket {
 		return r.pocketReadings()
 	}
-	b := r.note.Blank()
-	if fault := b.Fault(); fault != blank.MakesOne {
+	at := func(corner measure.Length) (Reading, blank.RecipeFault) {
+		if r.note.Form == job.BoxRecipe {
+			return r.boxReading(corner)
+		}
+		b := r.square(corner)
+		if fault := b.Fault(); fault != blank.MakesOne {
+			return Reading{}, fault
+		}
+		return r.reading(AsWritten, corner, b.Make(0, 0)), blank.MakesOne
+	}
+	first, fault := at(r.note.Corner)
+	if fault != blank.MakesOne {
 		return nil, fault
 	}
-	sides, ends := b.Centring()
-	if tick := r.Style().Tick; sides.Abs() <= tick && ends.Abs() <= tick {
-		return []Reading{r.reading(AsWritten, 0, b.Make(0, 0))}, blank.MakesOne
+	if r.note.Corner != 0 {
+		first.As = AtCorner
+		return []Reading{first}, blank.MakesOne
 	}
-	return []Reading{r.reading(AtZero, 0, b.Make(0, 0)), r.reading(AtCorner, -sides, b.Make(sides, ends))}, blank.MakesOne
+	if o, ok := r.Offset(); ok && !o.Open {
+		if found, fault := at(o.At); fault == blank.MakesOne {
+			first.As, found.As = AtZero, AtCorner
+			return []Reading{first, found}, blank.MakesOne
+		}
+	}
+	if r.note.Form != job.PairRecipe {
+		return []Reading{first}, blank.MakesOne
+	}
+	b := r.square(0)
+	if sides, ends := b.Centring(); max(sides.Abs(), ends.Abs()) > r.Style().Tick {
+		first.As = AtZero
+		return []Reading{first, r.reading(AtCorner, -sides, b.Make(sides, ends))}, blank.MakesOne
+	}
+	return []Reading{first}, blank.MakesOne
 }
 
 func (r Recipe) reading(as As, corner measure.Length, made blank.RecipeResult) Reading {
-	w, h := r.easeIn(made.Width, made.Height)
+	w, h := r.easeIn(made.Width, made.Height, 0)
+	if r.note.Form == job.SquareRecipe && r.note.ClaimWidth == 0 {
+		w, h = 0, 0 // folded round the very card
+	}
 	return Reading{
 		As: as, Corner: corner, Width: made.Width, Height: made.Height, EaseWidth: w, EaseHeight: h, Seams: made.Seams[:], Seam: made.Seam(), Hole: made.Folded.Hole,
 		Suits: min(w, h) >= 0 && made.Seam() > 0 && made.Folded.Hole < smallHole, Net: made.Net, overhang: made.Folded.Overhang,
 	}
 }
 
+// boxReading is the box with the guide reading something at the corner.
+func (r Recipe) boxReading(corner measure.Length) (Reading, blank.RecipeFault) {
+	b := r.box(corner)
+	if fault := b.Fault(); fault != blank.MakesOne {
+		return Reading{}, fault
+	}
+	made := b.Make(r.BlankSpec())
+	w, h := r.easeIn(made.Width, made.Height, made.Depth)
+	return Reading{
+		As: AsWritten, Corner: corner, Width: made.Width, Height: made.Height, Depth: made.Depth, EaseWidth: w, EaseHeight: h, Seams: []measure.Length{made.Seam}, Seam: made.Seam,
+		Hole: made.Folded.Hole, Suits: min(w, h) >= 0 && made.Seam > 0 && made.Folded.Hole < smallHole, Net: made.Net,
+	}, blank.MakesOne
+}
+
 func (r Recipe) pocketReadings() ([]Reading, blank.RecipeFault) {
-	p := r.note.AsPocket()
+	p := r.pocket()
 	if fault := p.Fault(); fault != blank.MakesOne {
 		return nil, fault
 	}
 	made, glue := p.Make(), r.adhesive()
-	w, h := r.easeIn(made.Width, made.Height)
+	w, h := r.easeIn(made.Width, made.Height, p.Wall)
 	closes := made.Tab >= glue && 2*made.Tab <= made.Width && made.Overlap >= glue && p.Flap <= made.Height
 	return []Reading{{
-		As: AsWritten, Width: made.Width, Height: made.Height, EaseWidth: w, EaseHeight: h, Seams: []measure.Length{p.Left, p.Right, made.Overlap}, Seam: made.Tab,
+		As: AsWritten, Width: made.Width, Height: made.Height, Depth: p.Wall, EaseWidth: w, EaseHeight: h, Seams: []measure.Length{p.Left, p.Right, made.Overlap}, Seam: made.Tab,
 		Gap: made.Gap, Suits: min(w, h) >= 0 && closes, Net: made.Net,
 	}}, blank.MakesOne
 }
-
-// Pocket reports whether the note is of a pocket.
-func (r Recipe) Pocket() bool { return r.note.Pocket }
 
 func (r Recipe) adhesive() measure.Length {
 	a, _ := r.Shop().Adhesive(r.Job().Envelope.Adhesive)
 	return a.Width
 }
 
-// easeIn is the room for the card between creases, the way round it fits better.
-func (r Recipe) easeIn(width, height measure.Length) (w, h measure.Length) {
+// easeIn is the room for the card between creases with walls of a depth, the way round it
+// fits better.
+func (r Recipe) easeIn(width, height, depth measure.Length) (w, h measure.Length) {
 	stock, _ := r.Shop().Stock(r.Job().Envelope.Stock)
-	outer, thick := r.Outer(), r.Thick().Used
+	outer, thick := r.Outer(), max(0, r.Thick().Used-depth)
 	w, h = width-2*stock.Caliper-outer.Width-thick, height-2*stock.Caliper-outer.Height-thick
 	if tw, th := width-2*stock.Caliper-outer.Height-thick, height-2*stock.Caliper-outer.Width-thick; min(tw, th) > min(w, h) {
 		return tw, th

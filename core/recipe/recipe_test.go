@@ -3,6 +3,7 @@ package recipe_test
 import (
 	"context"
 	"fmt"
+	"math"
 	"math/rand/v2"
 	"testing"
 
@@ -30,16 +31,42 @@ func noted(n job.Recipe) recipe.Recipe {
 	return recipe.In(maker(j, demo.Shop()))
 }
 
-// A note that is worked out for a card is read back as that card's: what was begun from
-// the job's own envelope suits it, and nothing is wrong with it.
-func TestWhatWasBegunSuits(t *testing.T) {
-	for _, scores := range []string{job.PairRecipe, job.CornersRecipe, job.PocketRecipe} {
-		t.Run(scores, func(t *testing.T) {
-			j, shop := demo.Jobs()[0], demo.Shop()
-			n := recipe.Begin(maker(j, shop), scores)
-			if n.Scores() != scores {
-				t.Errorf("begun as %s", n.Scores())
-			}
+// worked is a note of the sample job's own envelope, in a form.
+func worked(t *testing.T, form job.RecipeForm) job.Recipe {
+	t.Helper()
+	m := maker(demo.Jobs()[0], demo.Shop())
+	id := map[job.RecipeForm]blank.ID{job.PocketRecipe: blank.PocketID, job.WallsRecipe: blank.GussetID, job.BoxRecipe: blank.BoxID}[form]
+	made, ok := blank.ByID(id).Make(m.BlankSpec())
+	if !ok {
+		t.Fatalf("no %s", id)
+	}
+	n := job.Recipe{Form: form, Side1: made.SheetWidth, Side2: made.SheetHeight}
+	at := made.Ways[0].Readings
+	switch form {
+	case job.PocketRecipe, job.WallsRecipe:
+		r := at(blank.LeftTab, blank.RightTab, blank.FlapScore, blank.BackScore)
+		n.Left, n.Right, n.Top, n.Bottom, n.Wall = r[0], r[1], r[2], r[3], made.Depth
+	case job.BoxRecipe:
+		r := at(blank.SidesWall, blank.SidesFloor, blank.EndsWall, blank.EndsFloor)
+		n.Left, n.Right, n.Top, n.Bottom = r[0], r[1], r[2], r[3]
+	default:
+		r := at(blank.SidesNear, blank.SidesFar, blank.EndsNear, blank.EndsFar)
+		n.Left, n.Right, n.Top, n.Bottom = r[0], r[1], r[2], r[3]
+		if form == job.CornersRecipe {
+			d := measure.Round(float64(2*n.Side1) / math.Sqrt2)
+			n.Right, n.Bottom = d-n.Right, d-n.Bottom
+		}
+	}
+	return n
+}
+
+// A note that is worked out for a card is read back as that card's: it suits it, and nothing
+// is wrong with it.
+func TestWhatIsWorkedOutSuits(t *testing.T) {
+	for _, form := range []job.RecipeForm{job.PairRecipe, job.CornersRecipe, job.PocketRecipe, job.WallsRecipe, job.BoxRecipe} {
+		t.Run(string(form), func(t *testing.T) {
+			shop := demo.Shop()
+			n := worked(t, form)
 			r := noted(n)
 			readings, fault := r.Readings()
 			if fault != blank.MakesOne || len(readings) != 1 || !readings[0].Suits || readings[0].Ease() < in/8 {
@@ -66,7 +93,7 @@ func TestWhatWasBegunSuits(t *testing.T) {
 // Scores that lie off the centre are read two ways, and the guide's corner put right is
 // the better one.
 func TestOffTheCentre(t *testing.T) {
-	n := recipe.Begin(maker(demo.Jobs()[0], demo.Shop()), job.PairRecipe)
+	n := worked(t, job.PairRecipe)
 	for _, s := range []*measure.Length{&n.Left, &n.Right, &n.Top, &n.Bottom} {
 		*s += in / 2
 	}
@@ -84,7 +111,7 @@ func TestOffTheCentre(t *testing.T) {
 
 // Each slip of a pocket's note is found, by as much as it was made.
 func TestSlipsOfAPocket(t *testing.T) {
-	good := recipe.Begin(maker(demo.Jobs()[0], demo.Shop()), job.PocketRecipe)
+	good := worked(t, job.PocketRecipe)
 	for _, tt := range []struct {
 		name  string
 		spoil func(*job.Recipe)
@@ -126,12 +153,12 @@ func TestNotesAreTheSame(t *testing.T) {
 	for range 160 {
 		shop := anyjob.Shop(r)
 		j := anyjob.Job(r, shop)
-		n := job.Recipe{Side1: length(110, 170), Side2: length(110, 170), Left: length(36, 64), Right: length(36, 64), Top: length(36, 64), Bottom: length(36, 64)}
+		n := job.Recipe{Form: job.CornersRecipe, Side1: length(110, 170), Side2: length(110, 170), Left: length(36, 64), Right: length(36, 64), Top: length(36, 64), Bottom: length(36, 64)}
 		switch r.IntN(3) {
 		case 0:
-			n.Paired, n.Right, n.Bottom = true, n.Left+length(40, 100), n.Top+length(40, 100)
+			n.Form, n.Right, n.Bottom = job.PairRecipe, n.Left+length(40, 100), n.Top+length(40, 100)
 		case 1:
-			n = job.Recipe{Pocket: true, Side1: length(90, 160), Side2: length(120, 240), Left: length(4, 24), Right: length(4, 24), Top: length(10, 50), Bottom: length(50, 110)}
+			n = job.Recipe{Form: job.PocketRecipe, Side1: length(90, 160), Side2: length(120, 240), Left: length(4, 24), Right: length(4, 24), Top: length(10, 50), Bottom: length(50, 110)}
 			if r.IntN(2) == 0 {
 				n.Right = n.Left
 			}
@@ -145,7 +172,7 @@ func TestNotesAreTheSame(t *testing.T) {
 		}
 		m := recipe.In(maker(j, shop))
 		readings, fault := m.Readings()
-		line := fmt.Sprintf("fault “%s”, pocket %v", fault, m.Pocket())
+		line := fmt.Sprintf("fault “%s”, %s", fault, m.Form().ID)
 		for _, k := range readings {
 			line += fmt.Sprintf(" | %s at %v: %v x %v ease %v %v seams %v least %v gap %v hole %s suits %v", k.As, k.Corner, k.Width, k.Height, k.EaseWidth, k.EaseHeight, k.Seams, k.Seam, k.Gap, golden.Number(k.Hole), k.Suits)
 			for _, f := range m.Faults(k) {
@@ -165,7 +192,7 @@ func TestNotesAreTheSame(t *testing.T) {
 		}
 		w := m.Wish()
 		lines = append(lines, line+fmt.Sprintf(" | wished %s %v %v, cut %v", w.Construction, w.Seam, w.ThumbGap, m.Rescaled().SheetWidth))
-		b := recipe.Begin(m.Maker, []string{job.PairRecipe, job.CornersRecipe, job.PocketRecipe}[r.IntN(3)])
+		b := recipe.Begin(m.Maker, job.RecipeForms()[r.IntN(8)])
 		lines = append(lines, fmt.Sprintf("  begun %+v", b))
 	}
 	golden.Check(t, "notes", lines)

@@ -15,9 +15,12 @@ func (r Recipe) Wish() job.EnvelopeWish {
 	e := r.Job().Envelope
 	least := r.adhesive()
 	e.Double, e.Flap = false, 0
-	if r.note.Pocket {
+	if r.Form().Pocket {
 		e.Construction, e.Pocket = blank.PocketID, blank.ExactPocket
-		if p := r.note.AsPocket(); p.Fault() == blank.MakesOne {
+		if r.note.Form == job.WallsRecipe {
+			e.Construction = blank.GussetID
+		}
+		if p := r.pocket(); p.Fault() == blank.MakesOne {
 			made := p.Make()
 			if made.Tab >= least {
 				e.Seam = made.Tab
@@ -26,10 +29,18 @@ func (r Recipe) Wish() job.EnvelopeWish {
 		}
 		return e
 	}
+	if r.note.Form == job.BoxRecipe {
+		e.Construction, e.Way, e.Depth = blank.BoxID, "", 0
+		if readings, fault := r.Readings(); fault == blank.MakesOne {
+			if seam := readings[len(readings)-1].Seam; seam >= least {
+				e.Seam, e.Box = seam, blank.LeastSquares
+			}
+		}
+		return e
+	}
 	e.Construction, e.School, e.Way, e.FlapShape = blank.DiamondID, blank.ExactSeam, blank.PairWay, ""
-	if d := r.note.Blank(); d.Fault() == blank.MakesOne {
-		sides, ends := d.Centring()
-		if seam := d.Make(sides, ends).Seam(); seam >= least {
+	if readings, fault := r.Readings(); fault == blank.MakesOne {
+		if seam := readings[len(readings)-1].Seam; seam >= least {
 			e.Seam = seam
 		}
 	}
@@ -85,37 +96,25 @@ func (r Recipe) Stretched(of Reading) (Stretch, bool) {
 	return Stretch{Factor: f, Seam: of.Seam, Grown: grown(of.Seam), Loose: max(grown(w)-outer.Width-need, grown(h)-outer.Height-need) + ease}, true
 }
 
-// Begin is a recipe to begin with, in one of the ways of giving scores: what there is
-// already of a square, its scores given in the other way; else the job's own diamond or
-// pocket.
-func Begin(m compare.Maker, scores string) job.Recipe {
-	j := m.Job()
-	s := m.BlankSpec()
-	if scores == job.PocketRecipe {
-		s.Pocket, s.Double = blank.ExactPocket, false
-		made := blank.NewPocket(s)
-		return noted(job.Recipe{Pocket: true, Side1: made.SheetWidth, Side2: made.SheetHeight}, made.Ways[0].Readings(blank.LeftTab, blank.RightTab, blank.FlapScore, blank.BackScore))
+// Begin is an empty recipe in a form; what was typed of one before stays, its scores given
+// in the other way where a square's are.
+func Begin(m compare.Maker, form job.RecipeForm) job.Recipe {
+	if m.Job().Recipe == nil {
+		return job.Recipe{Form: form}
 	}
-	paired := scores == job.PairRecipe
-	if j.Recipe != nil && !j.Recipe.Pocket {
-		r := *j.Recipe
-		if d := measure.Round(float64(r.Side1+r.Side2) / math.Sqrt2); r.Paired != paired {
-			r.Paired, r.Right, r.Bottom = paired, d-r.Right, d-r.Bottom
+	r := *m.Job().Recipe
+	was := r.Form
+	r.Form = form
+	turns := map[job.RecipeForm]bool{job.PairRecipe: true, job.CornersRecipe: true}
+	if was != form && turns[was] && turns[form] {
+		w := m.Job().Recipe.Whole()
+		d := measure.Round(float64(w.Side1+w.Side2) / math.Sqrt2)
+		if r.Right > 0 {
+			r.Right = d - r.Right
 		}
-		return r
+		if r.Bottom > 0 {
+			r.Bottom = d - r.Bottom
+		}
 	}
-	s.School, s.Way = blank.ExactSeam, blank.PairWay
-	d := blank.NewDiamond(s)
-	r := noted(job.Recipe{Side1: d.Sheet, Side2: d.Sheet, Paired: true}, d.Ways[0].Readings(blank.SidesNear, blank.SidesFar, blank.EndsNear, blank.EndsFar))
-	if !paired {
-		diagonal := measure.Round(d.Diagonal())
-		r.Paired, r.Right, r.Bottom = false, diagonal-r.Right, diagonal-r.Bottom
-	}
-	return r
-}
-
-// noted is a recipe with its four scores.
-func noted(r job.Recipe, set []measure.Length) job.Recipe {
-	r.Left, r.Right, r.Top, r.Bottom = set[0], set[1], set[2], set[3]
 	return r
 }

@@ -94,7 +94,10 @@ func Job(r *rand.Rand, shop job.Shop) job.Job {
 		j.Start = &job.Start{Format: Pick(r, "a7", "own-1", job.OwnEnvelope), Width: side() + 2*in, Height: side() + 2*in}
 	}
 	if r.IntN(4) == 0 {
-		j.Recipe = &job.Recipe{Side1: side(), Side2: side(), Paired: r.IntN(2) == 0, Left: side() / 3, Right: side(), Top: side() / 3, Bottom: side(), Pocket: r.IntN(2) == 0, Quoted: side()}
+		j.Recipe = &job.Recipe{Side1: side(), Side2: side(), Form: Pick(r, job.RecipeForms()...), Left: side() / 3, Right: side(), Top: side() / 3, Bottom: side(), Quoted: side(), Wall: measure.Length(r.IntN(9)) * in / 16, Notch: measure.Length(r.IntN(9)) * in / 16}
+		if n := j.Recipe; r.IntN(2) == 0 {
+			n.ClaimWidth, n.ClaimOf, n.Corner = side(), Pick(r, job.Claims()...), measure.Length(r.IntN(5)-2)*in/8
+		}
 	}
 	return j
 }

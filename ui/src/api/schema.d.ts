@@ -376,6 +376,10 @@ export interface components {
             surcharge: boolean;
             worst: string;
         };
+        ChipPlan: {
+            means: string;
+            text: string;
+        };
         Choice: {
             id: string;
             name: string;
@@ -870,6 +874,10 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        LinePlan: {
+            chips: components["schemas"]["ChipPlan"][];
+            unread: string[];
+        };
         ListedJob: {
             changed: string;
             count: string;
@@ -1184,9 +1192,17 @@ export interface components {
             /** Format: int64 */
             bottom: number;
             /** Format: int64 */
+            claimHeight?: number;
+            claimOf?: string;
+            /** Format: int64 */
+            claimWidth?: number;
+            /** Format: int64 */
+            corner?: number;
+            form: string;
+            /** Format: int64 */
             left: number;
-            paired: boolean;
-            pocket?: boolean;
+            /** Format: int64 */
+            notch?: number;
             /** Format: int64 */
             quoted?: number;
             quotedOf?: string;
@@ -1196,15 +1212,23 @@ export interface components {
             side1: number;
             /** Format: int64 */
             side2: number;
+            text?: string;
             /** Format: int64 */
             top: number;
+            /** Format: int64 */
+            wall?: number;
         };
         RecipePlan: {
+            asks: string[];
+            corner: string;
+            form: string;
+            line?: components["schemas"]["LinePlan"];
+            name: string;
             notes: components["schemas"]["Note"][];
             readings: components["schemas"]["RecipeReading"][];
             rescaled: string;
-            scores: string;
             sentence: components["schemas"]["Sentence"];
+            works: boolean;
         };
         RecipeReading: {
             dimensions: components["schemas"]["Dimension"][];

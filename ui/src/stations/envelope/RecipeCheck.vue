@@ -3,7 +3,6 @@ import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 
 import NetDrawing from '../../drawing/NetDrawing.vue'
-import ChoiceRow from '../../fields/ChoiceRow.vue'
 import TypedField from '../../fields/TypedField.vue'
 import NoteList from '../../fields/NoteList.vue'
 import type { JobInHand } from '../../job/useJob'
@@ -11,7 +10,7 @@ import { useShop } from '../../job/useShop'
 
 const props = defineProps<{ job: JobInHand; card: { width: number; height: number }; unit: 'in' | 'mm' }>()
 
-const { choices } = useShop()
+const { items } = useShop()
 
 // Somebody who came with a recipe finds a note begun, in sight.
 const route = useRoute()
@@ -24,8 +23,12 @@ onMounted(() => {
 
 const recipe = computed(() => props.job.job.value?.recipe)
 const plan = computed(() => props.job.plan.value?.recipe)
-const scores = ['left', 'right', 'top', 'bottom']
 const begin = () => props.job.add('recipe')
+const pasted = ref('')
+function read() {
+  props.job.add('recipe.text', pasted.value)
+  pasted.value = ''
+}
 </script>
 
 <template>
@@ -38,22 +41,32 @@ const begin = () => props.job.add('recipe')
           <template v-else>{{ span.text }}</template>
         </template>
       </p>
+      <div v-if="plan.line" class="line" data-test="recipe-line">
+        <span v-for="(c, i) in plan.line.chips" :key="i" class="chip"
+          ><strong>{{ c.text }}</strong> {{ c.means }}</span
+        >
+        <span v-for="u in plan.line.unread" :key="u" class="chip odd" data-test="recipe-unread">{{ u }}</span>
+      </div>
       <div class="sides">
         <div class="fields">
-          <ChoiceRow
-            label="How its scores are read"
-            name="recipe"
-            :choices="choices('recipes')"
-            :model-value="plan.scores"
+          <v-select
+            label="The recipe gives"
+            :model-value="plan.form"
+            :items="items('recipes')"
+            data-test="recipe-form"
             @update:model-value="job.add('recipe', $event)"
           />
-          <TypedField :of="job" path="recipe.side1" />
-          <TypedField :of="job" path="recipe.side2" />
-          <TypedField v-for="p in scores" :key="p" :of="job" :path="`recipe.${p}`" />
+          <TypedField v-for="p in plan.asks" :key="p" :of="job" :path="p" />
+          <TypedField :of="job" path="recipe.claimWidth" />
+          <template v-if="recipe.claimWidth">
+            <TypedField :of="job" path="recipe.claimHeight" />
+            <TypedField :of="job" path="recipe.claimOf" />
+          </template>
+          <TypedField v-if="recipe.corner" :of="job" path="recipe.corner" />
           <TypedField :of="job" path="recipe.quoted" />
           <TypedField v-if="recipe.quoted" :of="job" path="recipe.quotedOf" />
           <v-btn variant="outlined" size="small" class="away" @click="job.remove('recipe')"
-            >Put the note away</v-btn
+            >Remove the recipe</v-btn
           >
         </div>
         <div class="found">
@@ -77,10 +90,28 @@ const begin = () => props.job.add('recipe')
               >; open: {{ r.hole }}
             </p>
           </article>
-          <p data-test="rescaled">{{ plan.rescaled }}</p>
-          <v-btn variant="outlined" class="away" data-test="take-recipe" @click="job.take('recipe')"
-            >Make mine so</v-btn
+          <v-btn
+            v-if="plan.corner"
+            variant="outlined"
+            class="away"
+            data-test="take-corner"
+            @click="job.take('recipe', 'corner')"
+            >Keep {{ plan.corner }} as its board’s</v-btn
           >
+          <v-btn
+            v-if="plan.works"
+            variant="outlined"
+            class="away"
+            data-test="take-as-it-stands"
+            @click="job.take('recipe', 'as it stands')"
+            >Use it as it stands</v-btn
+          >
+          <template v-if="plan.rescaled">
+            <p data-test="rescaled">{{ plan.rescaled }}</p>
+            <v-btn variant="outlined" class="away" data-test="take-recipe" @click="job.take('recipe')"
+              >Use this for my card</v-btn
+            >
+          </template>
         </div>
       </div>
       <div class="nets">
@@ -98,9 +129,21 @@ const begin = () => props.job.add('recipe')
     </template>
     <template v-else>
       <p class="soft">
-        Type a sheet and its scores from somebody's note, and see the envelope it really makes.
+        Paste a recipe whole, or type its sheet and scores: you see the envelope that it really makes.
       </p>
-      <v-btn variant="outlined" class="away" data-test="check-recipe" @click="begin">Type a note</v-btn>
+      <v-textarea
+        v-model="pasted"
+        label="The recipe, as it is written"
+        placeholder="Cut 8 3/4 square, score at 3 and 8 3/8, turn, repeat"
+        rows="2"
+        data-test="recipe-paste"
+      />
+      <div class="begin">
+        <v-btn variant="outlined" :disabled="!pasted.trim()" data-test="recipe-read" @click="read"
+          >Read it</v-btn
+        >
+        <v-btn variant="outlined" data-test="check-recipe" @click="begin">Type it instead</v-btn>
+      </div>
     </template>
   </section>
 </template>
@@ -131,6 +174,21 @@ function capital(s: string) {
   display: grid;
   gap: 8px;
   align-content: start;
+}
+.line,
+.begin {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.chip {
+  padding: 2px 10px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+}
+.odd {
+  border-color: var(--trouble);
+  color: var(--trouble);
 }
 .big {
   font-size: 22px;
