@@ -21,13 +21,13 @@ func TestEveryConstructionIsDrawnTrue(t *testing.T) {
 	}{
 		// 5 3/8, 0.85 mm of thickness and 1/4 of ease: 5.6585 up to 5 11/16.
 		{"pocket", "Cut 7 3/16 × ", "back", 5.6875},
-		{"gusset", "Score twice, 1/8 apart", "bottom wall", 5.625},
+		{"gusset", "and each again 1/8 further in", "bottom wall", 5.625},
 		// Floor scores of 3 1/2 from the corners of an 8 15/16 square: 12.6395 - 7.
 		{"box", "square. From every corner of the sides score at 3 3/8 and 3 1/2", "bottom wall", 5.6395},
 		{"tuck", "from both sides, then from the bottom at 1/8", "front wall", 5.625},
 		// An A8 is 8 1/8 wide: 5.6585 and two seams of 3/4 are 7.1585, so 0.483 may come off
 		// either side, 7/16 in sixteenths, and 7 1/4 is left.
-		{"cutdown", "Take A8, cut 7/16 off either side, and glue both sides with a seam of 3/4", "back", 7.25},
+		{"cutdown", "Take A8, cut 7/16 off either side, and glue both sides with a seam of 3/4", "top", 7.25},
 		{"diamond", "Cut 8 13/16 square. Score twice", "bottom", 5.6875},
 	} {
 		w.click(test("choose-" + tt.id))
@@ -109,7 +109,7 @@ func TestCheckARecipe(t *testing.T) {
 	w := open(t, p, "/")
 	w.station("Meteor-night thanks, square", "envelope")
 	w.click(test("check-recipe"))
-	w.see(test("recipe-sentence"), "It makes an envelope of 5 11/16 × 5 11/16")
+	w.see(test("recipe-sentence"), "Type what the recipe says: sheet, sides, near and sides, far")
 	for field, text := range map[string]string{"side1": "8 3/4", "side2": "8 3/4", "left": "3", "right": "8 3/8", "top": "3", "bottom": "8 3/8"} {
 		w.fill("field-recipe."+field, text)
 	}
@@ -129,7 +129,7 @@ func TestCheckARecipe(t *testing.T) {
 	// One may come with a recipe alone.
 	w.goTo("/")
 	w.click(test("new-recipe"))
-	w.see(test("recipe-sentence"), "It makes an envelope of")
+	w.see(test("recipe-sentence"), "Type what the recipe says")
 	w.saved()
 	w.quiet()
 }
@@ -141,8 +141,12 @@ func TestPocketRecipeAndDiamondOptions(t *testing.T) {
 	w := open(t, p, "/")
 	w.station("Meteor-night thanks, square", "envelope")
 	w.click(test("check-recipe"))
-	w.pick("recipe-pocket")
+	w.choose("recipe-form", "Pocket, each from its edge")
+	for field, text := range map[string]string{"side1": "7 3/16", "side2": "12 7/8", "left": "3/4", "top": "2", "bottom": "11 - 5 13/16"} {
+		w.fill("field-recipe."+field, text)
+	}
 	w.see(test("recipe-sentence"), "It makes a pocket of 5 11/16 × 5 11/16 with tabs of 3/4")
+	w.fill("field-recipe.right", "3/4")
 	w.fill("field-recipe.left", "1/4")
 	w.see(test("recipe")+" "+test("notes"), "The tabs differ, 1/4 and 3/4")
 	w.fill("field-recipe.quoted", "6 1/8")
@@ -173,7 +177,6 @@ func TestPocketInDetail(t *testing.T) {
 	w.pick("way-one")
 	w.see(test("headline"), "Score from the left at 3/4 and 6 7/16, from the flap's end at")
 	w.see(test("score"), "right tab from the left")
-	w.see(test("safer-way"), "the safer way")
 	w.pick("way-next")
 	w.see(test("headline"), "Score 3/4 from both sides")
 	w.choose("field-envelope.flapShape", "Rounded")

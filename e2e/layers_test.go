@@ -41,7 +41,7 @@ func TestLayers(t *testing.T) {
 	w.saved()
 	w.goTo(at + "post")
 	// 0.8 mm, a layer of 0.24 on foam of 3.175, and the envelope: about 4.7 mm.
-	w.see(test("check-thickness")+" "+test("measured"), "≈ 3/16")
+	w.see(test("check-thickness")+" "+test("measured"), "0.184 in")
 	w.goTo(at + "layers")
 	w.click(test("layer-2") + " " + test("remove-layer"))
 	w.see(test("headline"), "Cut a layer of 6 1/2 × 4 1/2")

@@ -105,7 +105,7 @@ func TestStartFromPaper(t *testing.T) {
 	w.see(test("have"), "every card it gives")
 	w.choose("have-sheet", "Letter")
 	w.see(test("have-sentence"), "Letter gives these cards")
-	w.see(test("have-row"), "5 1/2 × 4 1/4\tFlat card\t4\t0 %")
+	w.see(test("have-row"), "8 1/2 × 5 1/2\tTop fold")
 	w.clickOn(test("have-largest"), `4\s1⁄4 × 5\s1⁄2`)
 	w.see(test("ticket-card")+" .value", "4 1/4 × 5 1/2")
 	w.click(test("undo"))
@@ -198,7 +198,8 @@ func TestDragTheCardInItsEnvelope(t *testing.T) {
 	w.openJob("Meteor-night invitation")
 	w.pick("view-nest")
 	w.see(test("nest-verdict"), "right")
-	w.see(test("nest-envelope"), "on your shelf")
+	w.see(test("nest-envelope"), "Diamond: your envelope, right")
+	w.choose("nest-envelope", "Cream, from the star party")
 	if got := w.measured("[data-part=nest-card]", "across", 25.4); got < 7*25.4-.3 || got > 7*25.4+.3 {
 		t.Errorf("the card measures %.2f mm", got)
 	}

@@ -65,7 +65,7 @@ func TestSchoolsOfTheDiamond(t *testing.T) {
 	w.choose("field-envelope.school", "Punch board")
 	// S = 8.0023 + 2 · 3/8 = 8.752; on 8 13/16 the punch would have to sit between
 	// 4.376 and 4.436, where there is no sixteenth, so 8 7/8 and 4 7/16.
-	w.see(test("headline"), "Cut 8 7/8 square. Punch in turn at 4 7/16 and 4 7/16")
+	w.see(test("headline"), "Cut 8 7/8 square. Punch the first edge at 4 7/16 and score")
 	w.see(test("reading-seam"), "3/4")
 	w.fill("field-tools.notchDepth", "1/2")
 	w.Keyboard.MustType(input.Enter)

@@ -13,7 +13,9 @@ func TestWaysOfScoring(t *testing.T) {
 	w := open(t, p, "/")
 	at := w.station("Meteor-night thanks, square", "envelope")
 	w.see(test("headline"), "Cut 8 13/16 square. Score twice from one corner, at 3 3/8 and 9 1/16")
+	w.fill("field-envelope.seam", "5/8")
 	w.see(test("safer-way"), "the safer way")
+	w.fill("field-envelope.seam", "3/4")
 	w.shopFill("tools.groove", "1/8")
 	w.see(test("notes"), "every score falls in a groove of your board, every 1/8")
 	// 5.6585 wanted, 5 5/8 is in whole eighths; D 12.463 leaves flaps of 3.375 and

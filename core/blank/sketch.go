@@ -59,6 +59,9 @@ func (n Net) Drawn() Net {
 	for i, p := range n.CutAway {
 		d.CutAway[i] = p.to(drawnTicks)
 	}
+	for _, s := range n.Slits {
+		d.Slits = append(d.Slits, Slit{s.From.to(drawnTicks), s.To.to(drawnTicks)})
+	}
 	for i, g := range n.Glue {
 		d.Glue[i] = Glue{g.Panel, g.Onto, g.Zone.to(drawnTicks), g.Joins}
 	}

@@ -33,7 +33,11 @@ func (w recipeWords) line(text string) *LinePlan {
 	n := line.ReadRecipe(text, w.Style())
 	p := &LinePlan{Chips: []ChipPlan{}, Unread: []string{}}
 	for _, c := range n.Chips {
-		p.Chips = append(p.Chips, ChipPlan{n.Recipe.Text[c.From:c.To], meanings[c.Meaning]})
+		chip := ChipPlan{Means: meanings[c.Meaning]}
+		if c.Length > 0 { // a word is named by what it means
+			chip.Text = n.Recipe.Text[c.From:c.To]
+		}
+		p.Chips = append(p.Chips, chip)
 	}
 	for _, u := range n.Unread {
 		why := "not understood"
