@@ -36,7 +36,6 @@ func TestACardInABoughtA7(t *testing.T) {
 	w.see(test("reading-liner"), "7 × 6 9/16")
 	w.goTo(at[:len(at)-len("card")] + "post")
 	w.see(test("headline"), "it goes as a letter")
-	w.see(test("reading-closed"), "7 1/4 × 5 1/4")
 	w.goTo(at[:len(at)-len("card")] + "paper")
 	w.see(test("notes"), "Take 1 envelope: A7, to buy.")
 	w.saved()

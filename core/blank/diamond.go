@@ -24,7 +24,7 @@ var diamond = Construction{
 			"ends near": "top and bottom, near", "ends far": "top and bottom, far", "ends each": "top and bottom", "ends punch": "second punch",
 			"corners check": "the two other corners read",
 			"sides scrap":   "scrap, across", "ends scrap": "scrap, down", "sides check": "side points stand out by", "ends check": "top and bottom by",
-			"both near": "near, both pairs", "both far": "far, both pairs", "both each": "all four", "both punch": "first punch, measured", "both scrap": "scrap, both ways", "both check": "all four points stand out by",
+			"both near": "near, both pairs", "both far": "far, both pairs", "both each": "all four", "top each": "top", "bottom each": "bottom", "both punch": "first punch, measured", "both scrap": "scrap, both ways", "both check": "all four points stand out by",
 		},
 		First:    "Their points lie on one line when the scores are true.",
 		Peeking:  "Corners of the side flaps that peek out at the bottom are folded in. At the throat cut them off, a hair on the flap's side of the crease.",
@@ -39,7 +39,7 @@ var diamond = Construction{
 		}
 		return []string{easeWish, gapWish, flapWish}
 	},
-	Options: []string{"school", opensOption, stockOption, adhesiveOption, shapeOption, tipsOption, cornerOption, doubleOption, linerOption, patternOption},
+	Options: []string{"school", "low", opensOption, stockOption, adhesiveOption, shapeOption, tipsOption, cornerOption, doubleOption, linerOption, patternOption},
 	Ways:    []WayKind{pairWay, cornerWay, centreWay, edgeWay, roundWay, notchWay},
 	Make:    func(s Spec) (Made, bool) { return NewDiamond(s).Made(), true },
 }
@@ -96,9 +96,13 @@ func NewDiamond(s Spec) Diamond {
 		d.Ways = []DiamondWay{d.notched()}
 		return d
 	}
-	for _, set := range ways {
+	list := ways
+	if d.low() {
+		list = lowWays
+	}
+	for _, set := range list {
 		w := d.doubled(set(d))
-		w.twins(d.CreaseWidth == d.CreaseHeight)
+		w.twins(d.CreaseWidth == d.CreaseHeight && d.shift() == 0)
 		d.Ways = append(d.Ways, w)
 	}
 	d.Sheet = d.Chosen().SheetWidth
@@ -155,6 +159,22 @@ func (s Spec) diagonalPlus() []Term {
 	}
 }
 
+// low reports whether the rectangle is moved until the bottom tip ends at the side points:
+// where the card is no wider than half the diagonal, and the top flap still closes.
+func (d Diamond) low() bool {
+	diag, w, h := d.Diagonal(), float64(d.CreaseWidth), float64(d.CreaseHeight)
+	return d.Spec.Low && d.Spec.School != NotchBoard && d.Spec.Board.Groove == 0 && w <= diag/2 && w+2*h <= 1.5*diag
+}
+
+// shift is by how much it is moved from the bottom corner, in nanometres: (h - D/2)/2, below
+// nothing towards it.
+func (d Diamond) shift() float64 {
+	if !d.low() {
+		return 0
+	}
+	return (float64(d.CreaseHeight) - d.Diagonal()/2) / 2
+}
+
 // Diagonal is the diagonal of the sheet, in nanometres unrounded.
 func (d Diamond) Diagonal() float64 { return float64(d.Sheet) * math.Sqrt2 }
 
@@ -206,6 +226,9 @@ func (d Diamond) Made() Made {
 		if !b.Wished {
 			m.Faults = append(m.Faults, Fault{Blunted, b.Full, b.To, b.Panel})
 		}
+	}
+	if d.Spec.Low && !d.low() {
+		m.fault(NotLow, d.CreaseWidth, measure.Round(d.Diagonal()/2))
 	}
 	if d.Spec.Double && d.Spec.Thickness > 0 && e.Depth == 0 {
 		m.fault(SingleCrease, d.Spec.Thickness, 0)

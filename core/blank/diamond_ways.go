@@ -23,6 +23,7 @@ const (
 const (
 	SidesNear, SidesFar, sidesEach, sidesPunch Role = "sides near", "sides far", "sides each", "sides punch"
 	EndsNear, EndsFar, endsEach, endsPunch     Role = "ends near", "ends far", "ends each", "ends punch"
+	topEach, bottomEach                        Role = "top each", "bottom each"
 	cornersCheck                               Role = "corners check"
 	sidesScrap, endsScrap                      Role = "sides scrap", "ends scrap"
 	sidesCheck, endsCheck                      Role = "sides check", "ends check"
@@ -56,11 +57,13 @@ var cornerWay = WayKind{
 	Sentence: []say.Clause{
 		say.When("even", " Score once from every corner, at [{sides each}]."),
 		say.Unless("even", " Score from the side corners at [{sides each}], from top and bottom at [{ends each}]."),
+		say.Unless("even", " Score from the side corners at [{sides each}], from the bottom at [{bottom each}] and the top at [{top each}]."),
 	},
 	Steps: []say.Clause{
 		say.When("even", "Set each of the four corners on the diagonal guide in turn and score at {sides each}."),
 		say.Unless("even", "Left and right corner on the diagonal guide in turn: score at {sides each}."),
 		say.Unless("even", "Top and bottom corner in turn: score at {ends each}."),
+		say.Unless("even", "From the bottom corner score at {bottom each}, from the top one at {top each}."),
 	},
 }
 
@@ -154,6 +157,9 @@ func (d Diamond) loss(worst, rss float64) Loss {
 
 var ways = []func(Diamond) DiamondWay{pair, corners, centre, edges, round}
 
+// lowWays are those of a rectangle that is moved along the diagonal.
+var lowWays = []func(Diamond) DiamondWay{pair, corners}
+
 // doubled sets two creases in place of each. Marks on the edges lie √2 times as
 // far apart as the creases, so there the distance of the creases is what a tick
 // on the edge makes of it.
@@ -196,21 +202,21 @@ func pair(d Diamond) DiamondWay {
 	w := d.way(PairWay, d.loss(2, math.Sqrt2), d.loss(1+2*math.Sqrt2, math.Sqrt(5)))
 	w.far = d.loss(3+2*math.Sqrt2, 3)
 	tick, at := d.Spec.Style.Tick, d.Spec.Board.CornerAt
-	centred := func(crease measure.Length) scoring {
+	centred := func(crease measure.Length, shift float64) scoring {
 		apart := crease.Up(tick)
-		n := measure.Round((d.Diagonal()-float64(apart))/2 + float64(at)).Near(tick)
+		n := measure.Round((d.Diagonal()-float64(apart))/2 + shift + float64(at)).Near(tick)
 		return scoring{n, n + apart, float64(n - at), d.Diagonal() - float64(n+apart-at)}
 	}
-	sides, ends := centred(d.CreaseWidth), centred(d.CreaseHeight)
+	sides, ends := centred(d.CreaseWidth, 0), centred(d.CreaseHeight, d.shift())
 	if d.Spec.Board.Groove > 0 {
 		d.Sheet, sides, ends, w.Far = d.inGrooves(Diamond.pairInGrooves)
 	}
-	set := func(near, far Role, crease measure.Length, s scoring) {
-		exact := (d.Diagonal() - float64(crease)) / 2
-		w.Scores = append(w.Scores, score(near, s.near, measure.Round(exact)+at), score(far, s.far, measure.Round(d.Diagonal()-exact)+at))
+	set := func(near, far Role, crease measure.Length, s scoring, shift float64) {
+		exact := (d.Diagonal()-float64(crease))/2 + shift
+		w.Scores = append(w.Scores, score(near, s.near, measure.Round(exact)+at), score(far, s.far, measure.Round(exact+float64(crease))+at))
 	}
-	set(SidesNear, SidesFar, d.CreaseWidth, sides)
-	set(EndsNear, EndsFar, d.CreaseHeight, ends)
+	set(SidesNear, SidesFar, d.CreaseWidth, sides, 0)
+	set(EndsNear, EndsFar, d.CreaseHeight, ends, d.shift())
 	half := measure.Round(d.Diagonal()/2) + at
 	w.Scores = append(w.Scores, check(cornersCheck, half, tick))
 	w.SheetWidth, w.SheetHeight, w.flaps = d.Sheet, d.Sheet, Flaps{Left: sides.low, Right: sides.high, Bottom: ends.low, Top: ends.high}
@@ -233,6 +239,12 @@ func corners(d Diamond) DiamondWay {
 		d.Sheet, sides, ends, w.Far = d.inGrooves(Diamond.eachInGrooves)
 	}
 	w.Scores = []Setting{score(sidesEach, sides.near, exact(d.CreaseWidth)), score(endsEach, ends.near, exact(d.CreaseHeight))}
+	if shift := d.shift(); shift != 0 {
+		top, bottom := exact(d.CreaseHeight)-measure.Round(shift), exact(d.CreaseHeight)+measure.Round(shift)
+		up, low := top.Down(d.Spec.Style.Tick), bottom.Down(d.Spec.Style.Tick)
+		w.Scores = []Setting{score(sidesEach, sides.near, exact(d.CreaseWidth)), score(bottomEach, low, bottom), score(topEach, up, top)}
+		ends.low, ends.high = float64(low-at), float64(up-at)
+	}
 	w.SheetWidth, w.SheetHeight, w.flaps = d.Sheet, d.Sheet, Flaps{Left: sides.low, Right: sides.high, Bottom: ends.low, Top: ends.high}
 	return w
 }

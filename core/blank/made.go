@@ -86,13 +86,14 @@ const (
 	SeamRounded       FaultID = "round"  // A what round corners leave of the seam, B the adhesive
 	NotchTooDeep      FaultID = "notch"  // A the thumb notch as wished, B as deep as it may be
 	FlapRaised        FaultID = "raised" // A the flap as wished, B what it has to be
+	NotLow            FaultID = "low"    // A the width, B half the diagonal: it stays in the middle
 )
 
 // FaultIDs lists every fault.
 func FaultIDs() []FaultID {
 	return []FaultID{
 		SeamUnderAdhesive, TabsMeet, FlapShort, FlapTooLong, OpenBack, NoTuck, NoHem, Blunted, CurveCut, TooHigh, SlitCorners, GlueCorners,
-		SingleCrease, SeamRounded, NotchTooDeep, FlapRaised,
+		SingleCrease, SeamRounded, NotchTooDeep, FlapRaised, NotLow,
 	}
 }
 

@@ -70,6 +70,9 @@ type Spec struct {
 	// FoldTips folds the tip of a diamond's flap that is blunted in and glues it,
 	// where it is cut off otherwise.
 	FoldTips bool
+	// Low places a diamond's rectangle so that its bottom tip ends at the side points, and
+	// need not be folded in, where it can be.
+	Low bool
 	// Bought are the envelopes that may be taken or cut down, SoldCaliper that of their paper;
 	// OneSide cuts one side alone. LeastWidthAt is the width that a plain rectangle has
 	// round an interior at a height; nil where none is wished for.

@@ -8,6 +8,7 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/cutting"
+	"yellowparcel/core/envelope"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
@@ -123,6 +124,7 @@ func TestEveryWishIsAccepted(t *testing.T) {
 		e.School, e.Pocket, e.FlapShape = blank.Schools()[r.IntN(3)], blank.PocketSchools()[r.IntN(3)], blank.FlapShapes()[r.IntN(4)]
 		e.Mailable, e.OneSide, e.TabsOnBack, e.Double, e.FoldTips = r.IntN(3) == 0, r.IntN(2) == 0, r.IntN(2) == 0, r.IntN(2) == 0, r.IntN(2) == 0
 		e.Corner, e.Flap, e.Notch, e.Sliver, e.Depth = upTo(12, 2*tick), upTo(20, 4*tick), upTo(3, 8*tick), upTo(8, tick/2), upTo(20, 2*tick)*measure.Length(r.IntN(2))
+		e.Low, e.Opens = r.IntN(3) == 0, []envelope.Side{"", envelope.LongSide, envelope.ShortSide}[r.IntN(3)]
 		e.Way, e.Box, e.Walls = diamondWays[r.IntN(6)], blank.BoxSchools()[r.IntN(2)], blank.WallSchools()[r.IntN(2)]
 		e.Stock, e.Adhesive = shop.Stocks[r.IntN(len(shop.Stocks))].ID, shop.Adhesives[r.IntN(3)].ID
 		if len(j.Check(shop)) > 0 || piece.Of(j, shop).Block() {

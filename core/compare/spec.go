@@ -23,7 +23,7 @@ func (m Maker) BlankSpec() blank.Spec {
 		Box:   j.Envelope.Box, Walls: j.Envelope.Walls,
 		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: j.Envelope.Sliver,
 		SizeOnly:  m.SizeOnly,
-		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double, FoldTips: j.Envelope.FoldTips,
+		FlapShape: j.Envelope.FlapShape, Corner: j.Envelope.Corner, Notch: j.Envelope.Notch, TabsOnBack: j.Envelope.TabsOnBack, Double: j.Envelope.Double, FoldTips: j.Envelope.FoldTips, Low: j.Envelope.Low,
 	}
 	s.CardWidth, s.CardHeight = m.cardLosses()
 	if r := j.Recipe; r != nil && len(r.Missing()) == 0 {

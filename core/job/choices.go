@@ -121,6 +121,7 @@ func ChoicesIn(shop Shop) Choices {
 		"flaps":         words(string(blank.SquareFlap), "Square", string(blank.PointedFlap), "Pointed", string(blank.BluntFlap), "Pointed, tip cut off", string(blank.RoundFlap), "Rounded"),
 		"diamondFlaps":  words(string(blank.SquareFlap), "As the square gives it", string(blank.BluntFlap), "Blunt", string(blank.RoundFlap), "Rounded"),
 		"tips":          words(field.No, "cut off", field.Yes, "folded in"),
+		"places":        words(field.No, "in the middle", field.Yes, "lower: the bottom tip ends at the side points"),
 		"sides":         words(field.No, "outside", field.Yes, "inside"),
 		"addressSides":  words(field.No, "along the long edge", field.Yes, "along the short edge"),
 		"opens":         words("", "as proposed", string(envelope.LongSide), "long side", string(envelope.ShortSide), "short side"),

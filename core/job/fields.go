@@ -153,6 +153,7 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 		pick("opens", "Opens on", &field.One[envelope.Side]{At: &e.Opens, List: field.ListOf("opens", envelope.Sides()), None: true}),
 		pick("flapShape", "Flap ends", &field.One[blank.FlapShape]{At: &e.FlapShape, List: flaps, Or: blank.SquareFlap}),
 		pick("foldTips", "Long tips are", &field.Flag{At: &e.FoldTips, List: "tips"}),
+		pick("low", "It lies", &field.Flag{At: &e.Low, List: "places"}),
 		pick("patternInside", "Pattern shows", &field.Flag{At: &e.PatternInside, List: "sides"}),
 		pick("tabsOnBack", "Tabs on the back, glued inside the front", &field.Flag{At: &e.TabsOnBack}),
 		pick("double", "Two creases in place of each, as far apart as the card is thick", &field.Flag{At: &e.Double}),

@@ -198,6 +198,8 @@ type EnvelopeWish struct {
 	Double bool `json:"double,omitempty"`
 	// FoldTips folds the blunted tips of a diamond in instead of cutting them off.
 	FoldTips bool `json:"foldTips,omitempty"`
+	// Low moves a diamond's rectangle until its bottom tip ends at the side points.
+	Low bool `json:"low,omitempty"`
 	// PatternInside turns the patterned side of the paper inside.
 	PatternInside bool `json:"patternInside,omitempty"`
 	// Liner is the stock of a liner; empty for none.
@@ -243,6 +245,13 @@ type PostWish struct {
 	// GaugeWidth and GaugeHeight are the piece of card for a thickness gauge.
 	GaugeWidth  measure.Length `json:"gaugeWidth,omitempty"`
 	GaugeHeight measure.Length `json:"gaugeHeight,omitempty"`
+}
+
+// WithoutEnvelope reports whether the card goes without one: sent bare, or given by hand as
+// it is.
+func (p PostWish) WithoutEnvelope() bool {
+	c, _ := paper.ClosureByID(p.Closure)
+	return p.Bare || c.Bare
 }
 
 // Measured is what was measured of the closed, filled piece; zero for what was

@@ -140,7 +140,7 @@ func (m Offers) rectangled(_ compare.Candidate, v mail.Verdict, now compare.Fore
 	for _, r := range m.upTo(v, now) {
 		shape = shape || breaks(r, func(k *mail.MeasureKind) bool { return k.Rectangle })
 	}
-	if !shape || m.Job().Envelope.Mailable || m.Job().Post.Bare {
+	if !shape || m.Job().Envelope.Mailable || m.Job().Post.WithoutEnvelope() {
 		return nil
 	}
 	r, ok := m.PlainRectangle()

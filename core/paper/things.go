@@ -50,6 +50,8 @@ type Closure struct {
 	// Clasp is set on what a sorting machine catches, Lump on what stands out of
 	// the outside.
 	Clasp, Lump bool
+	// Bare is set where there is no envelope to close: a card that is given by hand as it is.
+	Bare bool
 }
 
 //go:embed things.json
@@ -132,17 +134,17 @@ func readThings(file []byte) ([]Thing, error) {
 
 func readClosures(file []byte) ([]Closure, error) {
 	var rows []struct {
-		ID, Name    string
-		Caliper     measure.Written
-		Grams       float64
-		Clasp, Lump bool
+		ID, Name          string
+		Caliper           measure.Written
+		Grams             float64
+		Clasp, Lump, Bare bool
 	}
 	if err := json.Unmarshal(file, &rows); err != nil {
 		return nil, fmt.Errorf("closures.json: %w", err)
 	}
 	list := make([]Closure, len(rows))
 	for i, r := range rows {
-		list[i] = Closure{r.ID, r.Name, measure.Length(r.Caliper), r.Grams, r.Clasp, r.Lump}
+		list[i] = Closure{r.ID, r.Name, measure.Length(r.Caliper), r.Grams, r.Clasp, r.Lump, r.Bare}
 	}
 	return list, nil
 }

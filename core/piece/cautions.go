@@ -54,5 +54,5 @@ const ThinEnvelope = 100
 // Pierces reports whether something sharp lies bare in a thin envelope.
 func (p Piece) Pierces() bool {
 	stock, _ := p.shop.Stock(p.job.Envelope.Stock)
-	return !p.Shielded() && p.Sharp() && stock.GSM < ThinEnvelope && !p.job.Post.Bare
+	return !p.Shielded() && p.Sharp() && stock.GSM < ThinEnvelope && !p.job.Post.WithoutEnvelope()
 }

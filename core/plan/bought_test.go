@@ -139,3 +139,29 @@ func TestOpensOnTheShortSide(t *testing.T) {
 		t.Errorf("%s of %s, %s of %s", long.Post.Short, long.Envelope.Own.Size, p.Post.Short, p.Envelope.Own.Size)
 	}
 }
+
+// Given by hand without an envelope nothing is cut for one and none is closed; tied with
+// ribbon, machines catch it.
+func TestClosuresWithoutAnEnvelopeAndWithRibbon(t *testing.T) {
+	j, shop := demo.Jobs()[1], demo.Shop()
+	j.Post.Destination, j.Post.Closure = job.ByHand, "none"
+	p := plan.Make(j, shop)
+	for _, s := range p.Paper.Stocks {
+		for _, q := range s.Pieces {
+			if strings.Contains(q.Name, "blank") {
+				t.Errorf("%d of %s are to be cut", q.Count, q.Name)
+			}
+		}
+	}
+	if p.Post.Thickness.Nm != p.Card.Thickness.Nm {
+		t.Errorf("%s thick, the card is %s", p.Post.Thickness.Text, p.Card.Thickness.Text)
+	}
+	j.Post.Destination = "us-domestic"
+	if n := notes(plan.Make(j, shop).Post.Notes); !strings.Contains(n, "Without an envelope it can be given by hand only") {
+		t.Errorf("mailed: %s", n)
+	}
+	j.Post.Closure = "ribbon"
+	if p := plan.Make(j, shop).Post; p.Short != "letter + surcharge" || !strings.Contains(p.Sentence.Text, "closed by clasp, string or button") {
+		t.Errorf("%s: %s", p.Short, p.Sentence.Text)
+	}
+}

@@ -34,6 +34,7 @@ var faults = map[blank.FaultID]faultTold{
 	blank.GlueCorners:  {say.Care, []say.Clause{say.Always("The corner squares are {a} short of the walls: hold the corners with tape.")}},
 	blank.SingleCrease: {say.Care, []say.Clause{say.Always("Two creases for a thickness of {a} cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.")}},
 	blank.NotchTooDeep: {say.Care, []say.Clause{say.Always("A thumb notch of {a} would cut the back through: it is drawn {b} deep.")}},
+	blank.NotLow:       {say.Care, []say.Clause{say.Always("The bottom tip cannot end at the side points here: the card is too wide or too high for the square, or your tools set no such score. It stays in the middle.")}},
 	blank.FlapRaised:   {say.Care, []say.Clause{say.Always("A closing flap of {a} would cover no glue past the thumb gap: it is made {b}. For a shorter one take less of the gap.")}},
 }
 

@@ -174,10 +174,13 @@ func (m postStation) pieceNotes(c compare.Candidate) (notes []say.Note) {
 		stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
 		notes = append(notes, say.Care.Says(fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", say.Lower(stock.Name))))
 	}
-	if long, short := max(c.Made.Width, c.Made.Height), min(c.Made.Width, c.Made.Height); m.Job().Post.AddressShort && !m.Job().Post.Bare {
+	if long, short := max(c.Made.Width, c.Made.Height), min(c.Made.Width, c.Made.Height); m.Job().Post.AddressShort && !m.Job().Post.WithoutEnvelope() {
 		notes = append(notes, say.Fine.Says(fmt.Sprintf("Its longest edge is %s; along the address it is %s long, and machines go by that.", m.Style().ShowUnit(long), m.Style().ShowUnit(short))))
 	}
-	if _, posted := m.Book(); posted && !m.Job().Post.Bare {
+	if _, posted := m.Book(); posted && m.Job().Post.WithoutEnvelope() && !m.Job().Post.Bare {
+		notes = append(notes, say.Trouble.Says("Without an envelope it can be given by hand only: choose another closure to mail it."))
+	}
+	if _, posted := m.Book(); posted && !m.Job().Post.WithoutEnvelope() {
 		notes = append(notes, say.Fine.Says("For the post, seal the flap along both its edges: an open corner catches."))
 	}
 	if over := m.Over(); over.Width > m.Job().Card.OverWidth || over.Height > m.Job().Card.OverHeight {
