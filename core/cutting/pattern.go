@@ -12,6 +12,7 @@ type node struct {
 	at     measure.Length
 	// first and second are the two parts; zero when it is not cut.
 	first, second int32
+	rest          Rest // what one of them is, when the other has been measured
 }
 
 func (n *node) leaf() bool { return n.first == 0 }

@@ -34,6 +34,8 @@ type Cut struct {
 	Down bool `json:"down"`
 	// At is where it runs, from the rectangle's left or top edge.
 	At measure.Length `json:"at"`
+	// Rest is what the part is that the guide does not measure, where pieces are made of it.
+	Rest Rest `json:"rest,omitempty"`
 }
 
 // Length is how long the cut is.

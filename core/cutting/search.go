@@ -53,7 +53,7 @@ func Search(ctx context.Context, o Order, steps int, tell func(Progress)) Plan {
 	}
 	s.bound, s.byCount = fits.leastSheets()
 	if total == 0 {
-		p := planOf(nil)
+		p := planOf(nil, 0)
 		p.Unfit = unfit
 		return p
 	}
@@ -105,7 +105,7 @@ func (s *searcher) offer(patterns []repeated) {
 	for _, p := range patterns {
 		s.steps += sequencing * len(p.nodes)
 	}
-	if p := planOf(patterns); s.found == nil || p.better(s.best) {
+	if p := planOf(patterns, s.order.Sheet.limit()); s.found == nil || p.better(s.best) {
 		s.best, s.found = p, patterns
 	}
 }

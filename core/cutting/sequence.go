@@ -71,24 +71,20 @@ func (q *sequencer) reach(at pending) {
 	}
 }
 
-// settings are the widths that the guide may stand at for a cut: of the part
-// that is kept, or of either when both are.
+// settings are the widths that the guide may stand at for a cut: of the strip that is cut
+// off, or of either of two of which the other is what is left.
 func (q *sequencer) settings(at pending) (list [2]measure.Length, n int) {
 	node := &q.patterns[at.layout].nodes[at.node]
 	whole := node.Height
 	if node.down {
 		whole = node.Width
 	}
-	keeps := q.keeps[at.layout]
-	if keeps[node.first] {
-		list[n] = node.at
-		n++
+	list[0] = node.at
+	if node.rest != NoRest && whole-node.at != node.at {
+		list[1] = whole - node.at
+		return list, 2
 	}
-	if keeps[node.second] && whole-node.at != node.at {
-		list[n] = whole - node.at
-		n++
-	}
-	return list, n
+	return list, 1
 }
 
 // note counts a cut in or out of those that are open.
@@ -161,7 +157,7 @@ func (q *sequencer) set(s measure.Length) Step {
 			q.note(at, -1)
 			node := &q.patterns[at.layout].nodes[at.node]
 			q.number++
-			q.layouts[at.layout].Cuts = append(q.layouts[at.layout].Cuts, Cut{q.number, node.Rect, node.down, node.at})
+			q.layouts[at.layout].Cuts = append(q.layouts[at.layout].Cuts, Cut{q.number, node.Rect, node.down, node.at, node.rest})
 			step.Cuts = append(step.Cuts, q.number)
 			q.reach(pending{at.layout, node.first})
 			q.reach(pending{at.layout, node.second})
@@ -177,8 +173,13 @@ func (p pattern) layout(times int) Layout {
 }
 
 // planOf turns patterns into a plan.
-func planOf(patterns []repeated) Plan {
+func planOf(patterns []repeated, limit measure.Length) Plan {
 	p := Plan{Unfit: []int{}}
+	measured := make([]repeated, len(patterns))
+	for i, r := range patterns {
+		measured[i] = repeated{r.measured(limit), r.n}
+	}
+	patterns = measured
 	p.Layouts, p.Steps = sequence(patterns)
 	if p.Steps == nil {
 		p.Steps = []Step{}

@@ -2,6 +2,7 @@ package plan
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/cutting"
@@ -139,7 +140,26 @@ func (w cutWords) cut(n int, c cutting.Cut, layout int, setting measure.Length) 
 	if l.Times > 1 {
 		on = fmt.Sprintf(" on all %d", l.Times)
 	}
-	return fmt.Sprintf("%d: sheet %s%s, %s through %s: %s stays, %s falls off", n, layoutName(layout), on, way, w.m.by(c.From.Width, c.From.Height), w.rect(l, kept), w.rect(l, off))
+	return fmt.Sprintf("%d: sheet %s%s, %s through %s: %s stays, %s", n, layoutName(layout), on, way, w.m.by(c.From.Width, c.From.Height), w.rect(l, kept), w.becomes(l, c, off))
+}
+
+// becomes says what becomes of the part that the guide does not measure: it falls off only
+// where it is not used again.
+func (w cutWords) becomes(l cutting.Layout, c cutting.Cut, off cutting.Rect) string {
+	used := slices.ContainsFunc(l.Pieces, func(p cutting.Placed) bool {
+		return p.X >= off.X && p.Y >= off.Y && p.X+p.Width <= off.X+off.Width && p.Y+p.Height <= off.Y+off.Height
+	})
+	if !used {
+		return w.rect(l, off) + " falls off"
+	}
+	return w.rect(l, off) + restWords[c.Rest]
+}
+
+// restWords say what becomes of a part that is used again.
+var restWords = map[cutting.Rest]string{
+	cutting.NoRest:    " is cut on",
+	cutting.EqualRest: " is left, an equal part of the sheet's own edge: it is off by what the sheet is off",
+	cutting.LeftRest:  " is what is left: hold it against the first one before you use it",
 }
 
 // rect names a rectangle of a layout: a piece, an offcut, or a strip to cut on.
