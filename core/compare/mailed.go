@@ -24,6 +24,9 @@ func (m Posted) Mailed(e Closed) mail.Piece {
 	// What was measured counts, and what the sums say it changed by since.
 	measured := m.Job().Post.Measured
 	thick, weight := OtherPiece(measured, e.Thickness, grams)
+	if thickness, off, ok := m.gauged(e.Thickness); ok {
+		p.Thickness, p.ThicknessError = thickness, off
+	}
 	if measured.Thickness > 0 {
 		p.Thickness, p.ThicknessError = measured.Thickness, caliperError
 	}

@@ -23,6 +23,9 @@ func (m Posted) Noting(e Closed) job.Job {
 	if t.Thickness > 0 && t.ThicknessOf == 0 {
 		t.ThicknessOf = e.Thickness
 	}
+	if t.Through != "" && t.GaugeOf == 0 {
+		t.GaugeOf = e.Thickness
+	}
 	if t.Grams > 0 && t.GramsOf == 0 {
 		t.GramsOf = grams
 	}

@@ -126,6 +126,7 @@ func ChoicesIn(shop Shop) Choices {
 		"addressSides":  words(field.No, "along the long edge", field.Yes, "along the short edge"),
 		"opens":         words("", "as proposed", string(envelope.LongSide), "long side", string(envelope.ShortSide), "short side"),
 		"ownOpens":      words(string(envelope.LongSide), "the long side", string(envelope.ShortSide), "the short side"),
+		"throughs":      words("", "not tried", string(Freely), "freely", string(Tightly), "tightly", string(NotAll), "not at all"),
 		"grains":        words("", "not known", string(paper.AlongLong), "long", string(paper.AlongShort), "short"),
 		"patterns":      words("", "has no top", string(paper.AlongLong), "up the long side", string(paper.AlongShort), "up the short side"),
 		"units":         words(string(measure.Inches), "inches", string(measure.Millimetres), "millimetres"),

@@ -232,6 +232,8 @@ func (j *Job) mailFields(shop Shop) []field.Field {
 		measured("apart", "Supports apart", "two rulers on edge", &m.Apart, nil, MostCard),
 		{Path: "post.measured.load", Label: "Weight in the middle", Note: "a few coins, weighed", Value: &field.Weight{At: &m.Load, Most: mostGrams, Empty: true}, Then: func() { m.Stiffer = 0 }},
 		measured("sag", "Its middle sinks", "", &m.Sag, nil, MostCard),
+		{Path: "post.measured.through", Label: "Through the gauge", Value: &field.One[Through]{At: &m.Through, List: field.ListOf("throughs", Throughs()), None: true}, Then: func() { m.GaugeOf = 0 }},
+		{Path: "card.made", Label: "The card is made already", Value: &field.Flag{At: &j.Card.Made}},
 		{Path: "post.gaugeWidth", Label: "Gauge card, length", Value: &field.Length{At: &p.GaugeWidth, Most: MostCard, Empty: true}},
 		{Path: "post.gaugeHeight", Label: "Gauge card, width", Value: &field.Length{At: &p.GaugeHeight, Most: MostCard, Empty: true}},
 	}

@@ -63,6 +63,8 @@ type Card struct {
 	Outline blank.Polygon `json:"outline,omitempty" maxItems:"5000"`
 	// Room says how the thickness is counted against an envelope.
 	Room Room `json:"room,omitempty"`
+	// Made is set when the card is made already, so that a change is an act on it.
+	Made bool `json:"made,omitempty"`
 	// Towards is set when the base is folded towards its groove instead of away
 	// from it.
 	Towards bool `json:"towards,omitempty"`
@@ -247,6 +249,19 @@ type PostWish struct {
 	GaugeHeight measure.Length `json:"gaugeHeight,omitempty"`
 }
 
+// Through is how a piece goes through a slot: a measurement that needs no caliper.
+type Through string
+
+// How it may go; the empty one was not tried.
+const (
+	Freely  Through = "freely"  // under the slot
+	Tightly Through = "tightly" // close to it
+	NotAll  Through = "not"     // over it
+)
+
+// Throughs lists them.
+func Throughs() []Through { return []Through{Freely, Tightly, NotAll} }
+
 // WithoutEnvelope reports whether the card goes without one: sent bare, or given by hand as
 // it is.
 func (p PostWish) WithoutEnvelope() bool {
@@ -259,6 +274,10 @@ func (p PostWish) WithoutEnvelope() bool {
 type Measured struct {
 	Thickness measure.Length `json:"thickness,omitempty"`
 	Grams     float64        `json:"grams,omitempty"`
+	// Through is how it goes through the thickness gauge, GaugeOf what the sums said of its
+	// thickness then.
+	Through Through        `json:"through,omitempty" maxLength:"20"`
+	GaugeOf measure.Length `json:"gaugeOf,omitempty"`
 	// ThicknessOf and GramsOf are what the sums said of the piece when it was
 	// measured, so that a reading of what has changed since is noticed; zero where
 	// nobody knows.

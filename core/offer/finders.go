@@ -47,7 +47,7 @@ func (m Offers) lighter(_ compare.Candidate, v mail.Verdict, now compare.Forecas
 	for _, r := range m.upTo(v, now) {
 		heavy = heavy || breaks(r, func(k *mail.MeasureKind) bool { return k.Lighter })
 	}
-	if !heavy {
+	if !heavy || m.Job().Card.Made { // its base is what it is
 		return nil
 	}
 	base, _ := m.Shop().Stock(m.Job().Parts[0].Stock)

@@ -99,6 +99,8 @@ func noted(j job.Job, shop job.Shop, path string) job.Job {
 		j.Card.ThicknessOf = now.Card.ThicknessOf
 	case "post.measured.thickness":
 		t.ThicknessOf = said.ThicknessOf
+	case "post.measured.through":
+		t.GaugeOf = said.GaugeOf
 	case "post.measured.grams":
 		t.GramsOf = said.GramsOf
 	default:

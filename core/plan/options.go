@@ -37,7 +37,7 @@ func (m postStation) mailOptions() []string {
 	if p.Class != "" {
 		list = append(list, "post.class")
 	}
-	return list
+	return append(list, "card.made")
 }
 
 // paperOptions are the paths of what is chosen for the cutting; an envelope that is

@@ -110,6 +110,8 @@ func (m postStation) post(e compare.Closed, c compare.Candidate, all []compare.C
 	t := m.Job().Post.Measured
 	if t.Thickness > 0 {
 		p.Readings[1].Note = "as measured"
+	} else if slot, _, ok := m.Slot(); ok && t.Through != "" && piece.Thickness != e.Thickness {
+		p.Readings[1].Note = fmt.Sprintf(throughWords[t.Through], m.fine().ShowUnit(slot))
 	}
 	if t.Grams > 0 {
 		p.Readings[2].Note = "as weighed"
@@ -150,6 +152,11 @@ func orUnknown(s string) string {
 		return "an unknown day"
 	}
 	return s
+}
+
+// throughWords say what the gauge found, by its slot.
+var throughWords = map[job.Through]string{
+	job.Freely: "under the gauge's %s", job.Tightly: "close to the gauge's %s", job.NotAll: "over the gauge's %s",
 }
 
 // bookNotes reminds that a rulebook was not looked at for a year.

@@ -28,15 +28,24 @@ type RemedyPlan struct {
 // remedyTold is how a remedy is told.
 type remedyTold struct{ title, text []say.Clause }
 
+// leaves is how things are left off: of a card that is made already they are lifted off.
+var leaves = []say.Clause{say.Unless("made", "Leave off {left}"), say.When("made", "Lift {left} off and rub the glue away")}
+
 // saves is what leaving things off saves.
 var saves = []say.Clause{say.Always("Saves {thinner} of thickness and {lighter}."), say.When("unproven", " Not proven to be the least that does.")}
 
 // remediesTold say what each remedy does, and what it costs and saves.
 var remediesTold = map[offer.RemedyID]remedyTold{
-	offer.LeaveOff:  {[]say.Clause{say.Always("Leave off {left}")}, saves},
-	offer.LeaveEven: {[]say.Clause{say.Always("Leave off {left}")}, saves},
-	offer.FoamThin:  {[]say.Clause{say.Always("Take foam of {foam}")}, []say.Clause{say.Always("It raises less, and nothing is left off.")}},
-	offer.FoamNone:  {[]say.Clause{say.Always("Glue it flat")}, []say.Clause{say.Always("Without foam nothing is raised.")}},
+	offer.LeaveOff:  {leaves, saves},
+	offer.LeaveEven: {leaves, saves},
+	offer.FoamThin: {
+		[]say.Clause{say.Unless("made", "Take foam of {foam}"), say.When("made", "Lift it off its foam and set it on foam of {foam}")},
+		[]say.Clause{say.Always("It raises less, and nothing is left off.")},
+	},
+	offer.FoamNone: {
+		[]say.Clause{say.Unless("made", "Glue it flat"), say.When("made", "Lift it off its foam, rub the glue away and glue it flat")},
+		[]say.Clause{say.Always("Without foam nothing is raised.")},
+	},
 	offer.BaseStock: {[]say.Clause{say.Always("Take a lighter base: {Stock}")}, []say.Clause{say.Always("In place of {instead}.")}},
 	offer.Shield: {
 		[]say.Clause{say.Always("Lay a plain shield insert over it")},
@@ -118,6 +127,7 @@ func (m postStation) remedySlots(r offer.Remedy) say.Slots {
 		s.Flag("box", k.Kind.Box)
 		s.Flag("no sheet", !k.Found)
 	}
+	s.Flag("made", m.Job().Card.Made)
 	s.Flag("unproven", r.Unproven)
 	s.Flag("counted", r.Counted)
 	return s

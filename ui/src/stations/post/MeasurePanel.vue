@@ -42,7 +42,7 @@ async function ask(device: Instrument, act: 'read' | 'tare') {
   }
 }
 
-const piece = ['thickness', 'grams']
+const piece = ['thickness', 'grams', 'through']
 const stiffness = ['overhang', 'droop', 'apart', 'load', 'sag']
 </script>
 
