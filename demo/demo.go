@@ -82,7 +82,7 @@ func Jobs() []job.Job {
 			Card: job.Card{Width: 7 * in, Height: 5 * in, Fold: card.TopFold},
 			Parts: []job.Part{
 				base("cover-100"), layer("mat", "Night mat", "cover-80", in/8, 0), layer("moon", "Moon panel on foam", "cover-100", in/2, in/16),
-				thing("ribbon", "ribbon", 0, 4*in, 7*in, 3*in/8), thing("knot", "knot", in, 15*in/4, 0, 0), thing("star-1", "brad", 5*in, 3*in/4, 0, 0),
+				thing("ribbon", "ribbon", 0, 4*in, 7*in, 3*in/8), stacked(thing("knot", "knot", in, 15*in/4, 0, 0)), thing("star-1", "brad", 5*in, 3*in/4, 0, 0),
 				thing("star-2", "brad", 5*in+3*in/4, 5*in/4, 0, 0), thing("gem", "gem-2", 4*in+in/2, 3*in/2, 0, 0),
 			},
 			Envelope: envelope("text-105"),
@@ -121,6 +121,12 @@ func thing(id, kind string, x, y, w, h measure.Length) job.Part {
 		part.Thing.Width, part.Thing.Height = w, h
 	}
 	return part
+}
+
+// stacked is a thing that is glued on what lies under it.
+func stacked(p job.Part) job.Part {
+	p.Thing.Stacked = true
+	return p
 }
 
 func envelope(stock string) job.EnvelopeWish {

@@ -29,7 +29,7 @@ func (m Posted) Slot() (slot measure.Length, class mail.Class, ok bool) {
 func (m Posted) gauged(predicted measure.Length) (thickness, off measure.Length, ok bool) {
 	t := m.Job().Post.Measured
 	slot, _, has := m.Slot()
-	if t.Through == "" || t.Thickness > 0 || !has || t.GaugeOf > 0 && (t.GaugeOf-predicted).Abs() > otherThickness {
+	if t.Through == "" || t.Thickness > 0 || !has || t.GaugeOf > 0 && (t.GaugeOf-predicted).Abs() > OtherThickness {
 		return 0, 0, false
 	}
 	switch t.Through {

@@ -38,13 +38,14 @@ func (m Posted) Noting(e Closed) job.Job {
 // OtherPiece reports whether the thickness or the weight was read of a piece that has
 // changed since.
 func OtherPiece(t job.Measured, thickness measure.Length, grams float64) (thick, weight bool) {
-	thick = t.Thickness > 0 && t.ThicknessOf > 0 && (t.ThicknessOf-thickness).Abs() > otherThickness
+	thick = t.Thickness > 0 && t.ThicknessOf > 0 && (t.ThicknessOf-thickness).Abs() > OtherThickness
 	weight = t.Grams > 0 && t.GramsOf > 0 && math.Abs(t.GramsOf-grams) > otherWeight*grams
 	return thick, weight
 }
 
-// What the sums may differ by before a reading is one of another piece.
+// What the sums may differ by before a reading is one of another piece: OtherThickness of its
+// thickness.
 const (
-	otherThickness = 30 * measure.Micrometre
+	OtherThickness = 30 * measure.Micrometre
 	otherWeight    = 0.02 // of it
 )

@@ -10,7 +10,6 @@ import (
 	"yellowparcel/core/card"
 	"yellowparcel/core/field"
 	"yellowparcel/core/measure"
-	"yellowparcel/core/paper"
 	"yellowparcel/core/say"
 )
 
@@ -171,41 +170,6 @@ func usualBorder(shop Shop) measure.Length {
 		}
 	}
 	return shop.Style().Tick
-}
-
-// addThing lays a thing of the table on the card, with its usual measures.
-func (j *Job) addThing(shop Shop, id string) error {
-	kind, ok := paper.ThingByID(id)
-	if !ok {
-		return say.Refuse("There is no thing “%s” in the table: choose one of the list.", say.Clip(id))
-	}
-	own := field.NewID(id, j.lists()["parts"])
-	n := 1
-	_, _ = fmt.Sscanf(strings.TrimPrefix(own, id+"-"), "%d", &n)
-	name := kind.Name
-	if n > 1 {
-		name = fmt.Sprintf("%s %d", name, n)
-	}
-	t := &Thing{
-		Type: id, Disc: kind.Disc, Width: kind.Width, Height: kind.Height, Caliper: kind.Caliper, Grams: kind.Grams,
-		Draping: kind.Draping, Crushable: kind.Crushable, Inside: kind.Inside, Over: kind.Over,
-	}
-	tick := shop.Style().Tick
-	switch {
-	case kind.Across:
-		t.Width = j.Card.Width
-	case kind.Over:
-		t.Grams *= float64(j.Card.Width) * float64(j.Card.Height) / float64(kind.Width) / float64(kind.Height)
-		t.Width, t.Height = j.Card.Width, j.Card.Height
-	}
-	// In the middle, each further one of a kind beside the one before.
-	aside := measure.Length(n-1) * (t.Width / 2)
-	t.X, t.Y = ((j.Card.Width-t.Width)/2 + aside).Near(tick), ((j.Card.Height - t.Height) / 2).Near(tick)
-	if t.X >= j.Card.Width {
-		t.X = (j.Card.Width / 2).Near(tick)
-	}
-	j.Parts = append(j.Parts, Part{ID: own, Name: name, Kind: ThingPart, Thing: t})
-	return nil
 }
 
 func (j *Job) addItem(id string) error {

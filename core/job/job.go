@@ -138,6 +138,8 @@ type Thing struct {
 	Inside    bool `json:"inside,omitempty"`
 	// Over things lie on everything, as a shield does.
 	Over bool `json:"over,omitempty"`
+	// Stacked says that it is glued on what lies under it.
+	Stacked bool `json:"stacked,omitempty"`
 	// Keep says that it is not to be left off.
 	Keep bool `json:"keep,omitempty"`
 }

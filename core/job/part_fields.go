@@ -100,6 +100,7 @@ func (t *Thing) fields(path string) []field.Field {
 		flag("draping", "Follows what lies under it", &t.Draping),
 		flag("crushable", "Is crushed by pressure", &t.Crushable),
 		flag("inside", "Lies loose in the card", &t.Inside),
+		flag("stacked", "Glued on what lies under it", &t.Stacked),
 		flag("keep", "Is not to be left off", &t.Keep),
 	)
 }

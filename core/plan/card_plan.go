@@ -21,13 +21,16 @@ type CardPlan struct {
 	// Predicted is the thickness that the parts add up to.
 	Predicted Shown `json:"predicted"`
 	// PredictedExact is the same to the micrometre.
-	PredictedExact string       `json:"predictedExact"`
-	Measured       bool         `json:"measured"`
-	Parts          []PartPlan   `json:"parts"`
-	Bases          []BasePlan   `json:"bases"`
-	Sentence       say.Sentence `json:"sentence"`
-	Notes          []say.Note   `json:"notes"`
-	Sheets         []SheetPlan  `json:"sheets"`
+	PredictedExact string     `json:"predictedExact"`
+	Measured       bool       `json:"measured"`
+	Parts          []PartPlan `json:"parts"`
+	// Overlaps are the things that lie over each other, where nobody said that they are glued
+	// so.
+	Overlaps []OverlapPlan `json:"overlaps"`
+	Bases    []BasePlan    `json:"bases"`
+	Sentence say.Sentence  `json:"sentence"`
+	Notes    []say.Note    `json:"notes"`
+	Sheets   []SheetPlan   `json:"sheets"`
 	// Drawing describes the drawing of the flat base in words.
 	Drawing string   `json:"drawing"`
 	Room    RoomPlan `json:"room"`
@@ -112,7 +115,7 @@ const mostDrawn = 400
 
 func (m cardStation) card() CardPlan {
 	j := m.Job()
-	c := CardPlan{
+	c := CardPlan{Overlaps: m.overlaps(),
 		Width: m.shown(j.Card.Width), Height: m.shown(j.Card.Height),
 		Thickness: Shown{m.Thick().Used, m.fine().Show(m.Thick().Used)}, Predicted: Shown{m.Thick().Predicted, m.fine().Show(m.Thick().Predicted)},
 		PredictedExact: m.exact(m.Thick().Predicted), Measured: m.Thick().Measured,

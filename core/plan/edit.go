@@ -114,6 +114,7 @@ func noted(j job.Job, shop job.Shop, path string) job.Job {
 var offers = map[string]func(m maker, id string) (job.Job, error){
 	"start.schools": maker.takeSchool,
 	"envelope":      maker.takeEnvelope,
+	"things":        maker.takeApart,
 	"paper.have":    maker.takeCard,
 	"post.remedies": maker.takeRemedy,
 	"recipe":        maker.takeRecipe,

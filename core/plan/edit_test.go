@@ -202,7 +202,7 @@ func fieldsKept(t *testing.T, told string, e field.Edit, before, after string) {
 	follows := func(path string) bool {
 		for from, to := range map[string]string{
 			".thing.width": ".thing.height", "post.destination": "post.class", "post.measured.thickness": "post.measured.thicknessOf",
-			"post.measured.grams": "post.measured.gramsOf", "post.measured.": "post.measured.stiffer", "start.format": "start.", "card.thickness": "card.thicknessOf",
+			"post.measured.grams": "post.measured.gramsOf", "post.measured.through": "post.measured.gaugeOf", "post.measured.": "post.measured.stiffer", "start.format": "start.", "card.thickness": "card.thicknessOf",
 		} {
 			if (strings.HasSuffix(e.Path, from) || strings.HasPrefix(e.Path, from)) && strings.Contains(path, to) {
 				return true

@@ -81,7 +81,7 @@ func paths(at string, names []string) []string {
 // thingOptions are the paths of what is typed and chosen of a thing; a disc has one
 // size.
 func thingOptions(at int, t job.Thing) []string {
-	names := []string{"x", "y", "width", "height", "caliper", "grams", "draping", "crushable", "inside", "keep"}
+	names := []string{"x", "y", "width", "height", "caliper", "grams", "draping", "crushable", "inside", "stacked", "keep"}
 	var list []string
 	for _, name := range names {
 		if name != "height" || !t.Disc {

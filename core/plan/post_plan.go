@@ -140,7 +140,7 @@ func (m postStation) post(e compare.Closed, c compare.Candidate, all []compare.C
 	m.verdict(&p, v, e, piece)
 	p.Notes = append(p.Notes, m.bookNotes(book)...)
 	_, grams := m.Weights(e)
-	p.Notes = gathered(m.stale(e.Thickness, grams), m.pieceNotes(c), p.Notes)
+	p.Notes = gathered(m.stale(e.Thickness, grams), m.typedThickness(), m.pieceNotes(c), p.Notes)
 	p.Postage = m.postage(v, piece)
 	p.Remedies = m.remedyPlans(c, all, v)
 	p.Gauge = m.gaugePlan(book, e)

@@ -15,7 +15,7 @@ func (m postStation) stale(thickness measure.Length, grams float64) (notes []say
 		notes = append(notes, say.Care.Says(fmt.Sprintf("The %s was measured when the sums said %s; now they say %s, so the piece has changed, and what it changed by is counted on. Measure it again, or empty the field.", what, then, now)))
 	}
 	thick, weight := compare.OtherPiece(t, thickness, grams)
-	if t.Through != "" && t.GaugeOf > 0 && t.Thickness == 0 && (t.GaugeOf-thickness).Abs() > measure.Length(30_000) {
+	if t.Through != "" && t.GaugeOf > 0 && t.Thickness == 0 && (t.GaugeOf-thickness).Abs() > compare.OtherThickness {
 		notes = append(notes, say.Care.Says("The piece has changed since it was tried in the gauge: try it again. Until then its thickness is predicted."))
 	}
 	if thick {

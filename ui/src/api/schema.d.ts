@@ -317,6 +317,7 @@ export interface components {
             fold: string;
             /** Format: int64 */
             height: number;
+            made?: boolean;
             outline?: components["schemas"]["Point"][];
             /** Format: int64 */
             overHeight?: number;
@@ -345,6 +346,7 @@ export interface components {
             moreSet: boolean;
             notes: components["schemas"]["Note"][];
             options: string[];
+            overlaps: components["schemas"]["OverlapPlan"][];
             parts: components["schemas"]["PartPlan"][];
             predicted: components["schemas"]["Shown"];
             predictedExact: string;
@@ -448,6 +450,7 @@ export interface components {
             from: components["schemas"]["Rect"];
             /** Format: int64 */
             number: number;
+            rest?: string;
         };
         CuttingLine: {
             plan?: components["schemas"]["StockPlan"];
@@ -524,6 +527,7 @@ export interface components {
             foldTips?: boolean;
             from?: string;
             liner?: string;
+            low?: boolean;
             mailable?: boolean;
             /** Format: int64 */
             notch?: number;
@@ -905,6 +909,8 @@ export interface components {
             apart?: number;
             /** Format: int64 */
             droop?: number;
+            /** Format: int64 */
+            gaugeOf?: number;
             /** Format: double */
             grams?: number;
             /** Format: double */
@@ -921,6 +927,7 @@ export interface components {
             thickness?: number;
             /** Format: int64 */
             thicknessOf?: number;
+            through?: string;
         };
         MeasuredPlan: {
             id: string;
@@ -971,6 +978,11 @@ export interface components {
             uprightWidth: number;
             /** Format: int64 */
             width: number;
+        };
+        OverlapPlan: {
+            id: string;
+            path: string;
+            text: string;
         };
         OwnRulebook: {
             file: components["schemas"]["File"];
@@ -1609,6 +1621,7 @@ export interface components {
             inside?: boolean;
             keep?: boolean;
             over?: boolean;
+            stacked?: boolean;
             type: string;
             /** Format: int64 */
             width: number;

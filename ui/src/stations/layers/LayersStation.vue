@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 
 import FrontDrawing from '../../drawing/FrontDrawing.vue'
 import NoteList from '../../fields/NoteList.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
+import ThingList from '../post/ThingList.vue'
 import StationLayout from '../StationLayout.vue'
 import ItemList from './ItemList.vue'
 import LayerEditor from './LayerEditor.vue'
@@ -18,6 +19,7 @@ const parts = computed(() => props.job.job.value!.parts)
 
 /** The papers from the top down, with their places in the list of parts; liners come last. */
 const order = computed(() => layers.value.order.filter((at) => at < parts.value.length))
+const picked = ref(-1)
 const full = computed(() => props.job.full('parts'))
 
 const row = (at: number) => [...layers.value.rows, ...layers.value.liners].find((r) => r.part === at)
@@ -49,6 +51,7 @@ const row = (at: number) => [...layers.value.rows, ...layers.value.liners].find(
         {{ k.name }}
       </v-btn>
     </div>
+    <ThingList :job="job" :at="picked" @pick="picked = $event" />
     <ItemList :job="job" :items="layers.items" />
     <p>
       <router-link :to="`/jobs/${job.id}/swatches`" data-test="to-swatches"

@@ -14,6 +14,7 @@ const { items } = useShop()
 const list = computed(() =>
   props.job.job.value!.parts.map((part, i) => ({ part, i })).filter((p) => p.part.thing),
 )
+const overlaps = computed(() => props.job.plan.value?.card.overlaps ?? [])
 const none = ref<string>() // what was added is not kept chosen
 const picked = computed(() => list.value.find((p) => p.i === props.at))
 
@@ -44,6 +45,15 @@ const flags = computed(() => asked.value.filter(isFlag))
       </li>
     </ul>
     <p v-else class="soft">Nothing but paper yet: add what is tied, glued or laid on, or put in.</p>
+    <div v-for="o in overlaps" :key="o.path" class="overlap tone-care" data-test="overlap">
+      {{ o.text }}
+      <v-btn variant="outlined" size="small" data-test="overlap-glued" @click="job.set(o.path, 'yes')"
+        >Yes, glued</v-btn
+      >
+      <v-btn variant="outlined" size="small" data-test="overlap-apart" @click="job.take('things', o.id)"
+        >Move apart</v-btn
+      >
+    </div>
     <v-select
       :model-value="none"
       :items="items('things')"
