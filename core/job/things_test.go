@@ -29,7 +29,7 @@ func TestThingsLandBesideEachOther(t *testing.T) {
 			t.Fatalf("%s lies off the face: %+v", id, last)
 		}
 	}
-	if first := j.Parts[1].Thing; (first.X+first.Width/2-j.Card.Width/2).Abs() > shop.Style().Tick {
+	if first := j.Parts[1].Thing; (first.X + first.Width/2 - j.Card.Width/2).Abs() > shop.Style().Tick {
 		t.Errorf("the first does not lie in the middle: %+v", first)
 	}
 	// On a face that is full it lies in the middle, and is asked about.

@@ -8,6 +8,7 @@ import (
 	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/offer"
 	"yellowparcel/core/say"
 )
 
@@ -28,7 +29,9 @@ type ConstructionPlan struct {
 	Depth   string       `json:"depth"`
 	Closed  string       `json:"closed"`
 	Paper   string       `json:"paper"`
-	Opens   string       `json:"opens"`
+	// Sizes are the least, the usual and a roomy sheet; none where it is bought.
+	Sizes []SizePlan `json:"sizes"`
+	Opens string     `json:"opens"`
 	// Price is what its paper or the envelope costs, where that is known.
 	Price       string   `json:"price"`
 	Post        string   `json:"post"`
@@ -39,6 +42,24 @@ type ConstructionPlan struct {
 	Drawing     string   `json:"drawing"`
 }
 
+// SizePlan is a sheet that a construction may be made from.
+type SizePlan struct {
+	Name  string `json:"name"`
+	Sheet string `json:"sheet"`
+	Ease  string `json:"ease"`
+	Seam  string `json:"seam"`
+	Fits  bool   `json:"fits"`
+}
+
+// sizeNames are what the sheets are called.
+var sizeNames = map[compare.SizeID]string{compare.LeastSize: "least", compare.UsualSize: "usual", compare.RoomySize: "roomy"}
+
+// MatchPlan is a layer, liner and envelope that match, of one sheet a card.
+type MatchPlan struct {
+	ID   string `json:"id"`
+	Text string `json:"text"`
+}
+
 // ComparisonPlan sets the constructions side by side.
 type ComparisonPlan struct {
 	Sort     job.CompareSort    `json:"sort" enum:"paper,quick,neat,post"`
@@ -46,10 +67,19 @@ type ComparisonPlan struct {
 	Rows     []ConstructionPlan `json:"rows"`
 	// Rectangle offers the plain rectangle when the shape costs a surcharge.
 	Rectangle string `json:"rectangle"`
+	// Matches are the sets that one sheet gives.
+	Matches []MatchPlan `json:"matches"`
 }
 
 func (m envelopeStation) comparison(list []compare.Candidate) ComparisonPlan {
-	p := ComparisonPlan{Sort: m.Sort(), Rows: []ConstructionPlan{}}
+	p := ComparisonPlan{Sort: m.Sort(), Rows: []ConstructionPlan{}, Matches: []MatchPlan{}}
+	for _, k := range offer.To(m.Maker).Matches(m.Choose(list)) {
+		what := fmt.Sprintf("the liner and “%s”", k.Layer)
+		if k.Whole {
+			what = fmt.Sprintf("envelope, liner and “%s”", k.Layer)
+		}
+		p.Matches = append(p.Matches, MatchPlan{k.ID(), fmt.Sprintf("One sheet of %s (%s) gives %s.", say.Lower(k.Stock.Name), k.Sheet.Name, what)})
+	}
 	sorted := m.Order(list)
 	chosen := m.Choose(list).ID()
 	for i, c := range sorted {
@@ -97,7 +127,10 @@ func (m envelopeStation) reason(sorted []compare.Candidate) string {
 }
 
 func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {
-	row := ConstructionPlan{ID: c.ID(), Name: m.candidateName(c), OK: c.OK, Tone: say.Fine}
+	row := ConstructionPlan{ID: c.ID(), Name: m.candidateName(c), OK: c.OK, Tone: say.Fine, Sizes: []SizePlan{}}
+	for _, s := range c.Sizes(m.Maker) {
+		row.Sizes = append(row.Sizes, SizePlan{sizeNames[s.ID], m.by(s.Width, s.Height), m.Style().Show(s.Ease), m.Style().Show(s.Seam), s.Found})
+	}
 	if !c.OK {
 		row.Text = m.notWords(c)
 		row.Net = blank.Net{}.Sketch()

@@ -115,6 +115,7 @@ var offers = map[string]func(m maker, id string) (job.Job, error){
 	"start.schools": maker.takeSchool,
 	"envelope":      maker.takeEnvelope,
 	"things":        maker.takeApart,
+	"match":         maker.takeMatch,
 	"paper.have":    maker.takeCard,
 	"post.remedies": maker.takeRemedy,
 	"recipe":        maker.takeRecipe,
@@ -209,6 +210,16 @@ func (m maker) takeEnvelope(id string) (job.Job, error) {
 		return m.Job(), err
 	}
 	return j, nil
+}
+
+// takeMatch makes liner and envelope of a layer's paper.
+func (m maker) takeMatch(id string) (job.Job, error) {
+	for _, k := range offer.To(m.Maker).Matches(m.Chosen()) {
+		if k.ID() == id {
+			return k.Take(m.Job().Clone()), nil
+		}
+	}
+	return m.Job(), say.Refuse("One sheet does not give that set any more: look at the comparison again.")
 }
 
 // takeRecipe makes the job's envelope follow its recipe, or takes it as it stands, or keeps

@@ -24,7 +24,7 @@ var arrows = map[string]string{
 	"core/job":         "core/blank core/card core/envelope core/field core/mail core/measure core/paper core/say",
 	"core/piece":       "core/card core/cutting core/job core/mail core/measure core/paper",
 	"core/compare":     "core/blank core/cutting core/envelope core/job core/mail core/measure core/paper core/piece",
-	"core/offer":       "core/blank core/card core/compare core/envelope core/job core/mail core/measure core/paper core/piece",
+	"core/offer":       "core/blank core/card core/compare core/cutting core/envelope core/job core/mail core/measure core/paper core/piece",
 	"core/recipe":      "core/blank core/compare core/job core/mail core/measure",
 	"core/line":        "core/job core/mail core/measure",
 	"core/plan":        "core/blank core/card core/compare core/cutting core/envelope core/field core/job core/line core/mail core/measure core/offer core/paper core/piece core/recipe core/say",

@@ -68,6 +68,7 @@ func TestEveryFactHasItsWords(t *testing.T) {
 	})
 	worded(t, "rescues", compare.Rescues(), rescues, isText)
 	worded(t, "meanings of a line", line.Meanings(), meanings, isText)
+	worded(t, "sizes", compare.SizeIDs(), sizeNames, isText)
 	worded(t, "rests of a cut", cutting.Rests(), restWords, isText)
 	worded(t, "terms", blank.Terms(), termWords, func(c say.Clause) bool { return said(c) })
 	worded(t, "sides", envelope.Sides(), opensOn, isText)

@@ -6,7 +6,7 @@ import ChoiceRow from '../../fields/ChoiceRow.vue'
 import { useShop } from '../../job/useShop'
 
 const props = defineProps<{ comparison: ComparisonPlan; mailable: boolean }>()
-const emit = defineEmits<{ choose: [id: string]; sort: [id: string]; mailable: [on: boolean] }>()
+const emit = defineEmits<{ choose: [id: string]; sort: [id: string]; mailable: [on: boolean]; match: [id: string] }>()
 
 const { choices } = useShop()
 
@@ -44,6 +44,10 @@ const path = (points: { x: number; y: number }[]) =>
       <v-btn variant="outlined" size="small" data-test="take-rectangle" @click="emit('mailable', !mailable)">
         {{ mailable ? 'Back to an envelope of the card’s shape' : 'Make it a plain rectangle' }}
       </v-btn>
+    </p>
+    <p v-for="k in comparison.matches" :key="k.id" data-test="match">
+      {{ k.text }}
+      <v-btn variant="outlined" size="small" @click="emit('match', k.id)">Make them match</v-btn>
     </p>
     <ul class="ways">
       <li v-for="r in comparison.rows" :key="r.id" :class="{ chosen: r.chosen }" :data-test="`way-${r.id}`">
@@ -87,6 +91,15 @@ const path = (points: { x: number; y: number }[]) =>
             <dt>goes as</dt>
             <dd :class="`tone-${r.tone}`">{{ r.post }}</dd>
           </dl>
+          <details v-if="r.sizes.length" class="sizes">
+            <summary>Smaller or roomier</summary>
+            <ul>
+              <li v-for="z in r.sizes" :key="z.name" data-test="size">
+                <strong>{{ z.name }}</strong> {{ z.sheet }}: ease {{ z.ease }}, seam {{ z.seam
+                }}{{ z.fits ? '' : ', no sheet gives it' }}
+              </li>
+            </ul>
+          </details>
           <span v-if="r.chosen" class="soft">this one</span>
           <v-btn
             v-else
@@ -119,6 +132,18 @@ const path = (points: { x: number; y: number }[]) =>
 }
 .why {
   font-size: 18px;
+}
+.sizes {
+  font-size: 15px;
+}
+.sizes ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.sizes li {
+  border: 0;
+  padding: 2px 0;
 }
 .ways {
   list-style: none;

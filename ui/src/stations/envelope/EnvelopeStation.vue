@@ -71,6 +71,7 @@ const view = ref('flat')
         :comparison="envelope.comparison"
         :mailable="!!wish.envelope.mailable"
         @choose="job.take('envelope', $event)"
+        @match="job.take('match', $event)"
         @sort="job.set('envelope.sort', $event)"
         @mailable="job.set('envelope.mailable', $event ? 'yes' : 'no')"
       />
