@@ -94,10 +94,12 @@ func closedNet(m Made, left, right float64, shape FlapShape) Net {
 	face := m.Net.Panels[0].Outline
 	x0, y0, x1, y1 := face.Box()
 	flap := shape.outline(left, right, y0, y0-m.Flap.Millimetres(), 0, 0)
-	n := Net{Sheet: around([]Polygon{rectangle(left, y0, right, y1), flap})}
+	n := Net{Sheet: append(append(Polygon{{left, y1}, {right, y1}}, flap[1:]...), flap[0])}
 	n.Panels = []Panel{{"face", "envelope", rectangle(x0, y0, x1, y1)}, {"top", "closing flap", flap.keep(rightOf(x0), leftOf(x1))}}
 	n.Creases = []Crease{{Panel: "top", From: Point{x0, y0}, To: Point{x1, y0}, Angle: 180, Order: 1}}
-	n.cutOut()
+	if x0 == left && x1 == right {
+		n.Outline, n.CutAway = n.Sheet, []Polygon{}
+	}
 	return n
 }
 

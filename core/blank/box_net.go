@@ -58,7 +58,6 @@ func squareBoxNet(diag float64, w, h, depth measure.Length, cut Flaps, s Spec) N
 			n.Slits = append(n.Slits, far)
 		}
 	}
-	n.cutOut()
 	n.Glue = n.glued([2]string{"bottom", "left"}, [2]string{"bottom", "right"}, [2]string{"top", "left"}, [2]string{"top", "right"}, [2]string{"top", "bottom"},
 		[2]string{"left square", "bottom wall"}, [2]string{"bottom square", "right wall"}, [2]string{"right square", "top wall"}, [2]string{"top square", "left wall"})
 	return n

@@ -146,7 +146,6 @@ func cutDownNet(m Made, seam, off float64, oneSide bool, shape FlapShape) Net {
 		{Panel: "back", From: Point{x0, flap + h}, To: Point{x1, flap + h}, Angle: 180, Order: 1},
 		{Panel: "top", From: Point{x0, flap}, To: Point{x1, flap}, Angle: 180, Order: 2},
 	}
-	n.cutOut()
 	if !oneSide {
 		n.Glue = append(n.Glue, Glue{Panel: "back", Onto: "face", Zone: rectangle(x0, flap+h, x0+seam, flap+2*h), Joins: true})
 	}

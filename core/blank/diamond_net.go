@@ -31,7 +31,7 @@ func (s pointed) net(sheet Polygon, flaps, cut Flaps) Net {
 	d := sheet[1].X
 	xl, xr, yt, yb := mm(flaps.Left)+s.wall, d-mm(flaps.Right)-s.wall, mm(flaps.Top)+s.wall, d-mm(flaps.Bottom)-s.wall
 	across, down := []line{rightOf(xl), leftOf(xr)}, []line{below(yt), above(yb)}
-	n := Net{Sheet: sheet, CutAway: []Polygon{}}
+	n := Net{Sheet: sheet}
 	n.Panels = []Panel{{"face", "front", sheet.keep(append(across, down...)...)}}
 	for _, f := range []pointFlap{
 		{"left", "side", Point{-1, 0}, down, mm(cut.Left), Point{xl, yb}, Point{xl, yt}, 1},
@@ -50,10 +50,8 @@ func (s pointed) net(sheet Polygon, flaps, cut Flaps) Net {
 			}
 		}
 		if n.Outline = n.trace(); n.Outline == nil { // a flap is missing on the way round
-			n.cutOut()
+			n.CutAway = nil
 		}
-	} else {
-		n.cutOut()
 	}
 	n.Glue = n.glued([2]string{"bottom", "left"}, [2]string{"bottom", "right"}, [2]string{"top", "left"}, [2]string{"top", "right"}, [2]string{"top", "bottom"})
 	for _, p := range n.Panels {

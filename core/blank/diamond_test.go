@@ -132,7 +132,7 @@ func checkNet(t *testing.T, d Diamond, w DiamondWay, e Envelope) {
 	for _, p := range e.Net.Panels {
 		sum += p.Outline.Area()
 	}
-	for _, c := range e.Net.CutAway {
+	for _, c := range e.Net.Cut().CutAway {
 		sum += c.Area()
 	}
 	side := d.Sheet.Millimetres()
@@ -319,8 +319,8 @@ func TestSlimCardIsBlunted(t *testing.T) {
 	if e.Folded.Hole != 0 || e.TipGap <= 0 {
 		t.Errorf("hole %v, tip gap %v", e.Folded.Hole, e.TipGap)
 	}
-	if len(e.Net.CutAway) != 6 {
-		t.Errorf("%d pieces are cut away, want four corners and two tips", len(e.Net.CutAway))
+	if len(e.Net.Cut().CutAway) != 6 {
+		t.Errorf("%d pieces are cut away, want four corners and two tips", len(e.Net.Cut().CutAway))
 	}
 }
 

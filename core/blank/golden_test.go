@@ -42,7 +42,7 @@ func told(m Made) string {
 		b.WriteString(" " + golden.Number(s.Least))
 		fmt.Fprint(all, golden.Numbers(s.Most, s.Length, s.Area))
 	}
-	fmt.Fprintf(&b, " | %s use %s, hole %s in %d, %d layers, overhang %s, %d regions, round %d panels; %08x", shape(m.Net.Outline), golden.Number(m.PaperUse()),
+	fmt.Fprintf(&b, " | %s use %s, hole %s in %d, %d layers, overhang %s, %d regions, round %d panels; %08x", shape(m.Net.Cut().Outline), golden.Number(m.PaperUse()),
 		golden.Number(m.Folded.Hole), len(m.Folded.Holes), m.Folded.Layers, golden.Number(m.Folded.Overhang), len(m.Net.Regions()), len(n.Panels), all.Sum32())
 	return b.String()
 }
@@ -96,7 +96,7 @@ func TestRecipesAreTheSame(t *testing.T) {
 		if n.Fault() == MakesOne {
 			sides, ends := n.Centring()
 			for _, m := range []RecipeResult{n.Make(0, 0), n.Make(sides, ends)} {
-				line += fmt.Sprintf(" | %v x %v %v %v %s hole %s over %s", m.Width, m.Height, m.Seams, m.Seam(), shape(m.Net.Outline), golden.Number(m.Folded.Hole), golden.Number(m.Folded.Overhang))
+				line += fmt.Sprintf(" | %v x %v %v %v %s hole %s over %s", m.Width, m.Height, m.Seams, m.Seam(), shape(m.Net.Cut().Outline), golden.Number(m.Folded.Hole), golden.Number(m.Folded.Overhang))
 			}
 		}
 		lines = append(lines, line)
@@ -104,7 +104,7 @@ func TestRecipesAreTheSame(t *testing.T) {
 		line = fmt.Sprintf("pocket, fault “%s”", p.Fault())
 		if p.Fault() == MakesOne {
 			m := p.Make()
-			line += fmt.Sprintf(" | %v x %v tab %v gap %v over %v %s hole %s", m.Width, m.Height, m.Tab, m.Gap, m.Overlap, shape(m.Net.Outline), golden.Number(m.Folded.Hole))
+			line += fmt.Sprintf(" | %v x %v tab %v gap %v over %v %s hole %s", m.Width, m.Height, m.Tab, m.Gap, m.Overlap, shape(m.Net.Cut().Outline), golden.Number(m.Folded.Hole))
 		}
 		lines = append(lines, line)
 		outline := make(Polygon, 3+r.IntN(9))

@@ -77,7 +77,7 @@ func TestEveryConstructionKeepsItsPromises(t *testing.T) {
 			if err := m.Prove(); err != nil {
 				t.Errorf("%s for %+v: %v", name, s, err)
 			}
-			sum := m.Net.Area() + areas(m.Net.CutAway)
+			sum := m.Net.Area() + areas(m.Net.Cut().CutAway)
 			sheet := m.Net.Sheet.Area()
 			if math.Abs(sum-sheet) > 0.5 {
 				t.Errorf("%s: panels and waste make %.2f mm² of a sheet of %.2f", name, sum, sheet)

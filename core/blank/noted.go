@@ -24,7 +24,7 @@ var noted = Construction{
 	Wishes:  always(),
 	Options: []string{stockOption, adhesiveOption, linerOption, patternOption},
 	Ways: []WayKind{{
-		ID: AsNoted, Name: "as the recipe says", Tool: ScoreBoard, Beyond: edgesBeyond,
+		ID: AsNoted, Name: "as the recipe says", Tool: ScoreBoard, Asks: []string{"cornerAt"}, Beyond: edgesBeyond,
 		Sentence: []say.Clause{
 			say.Always(" Score from the left corner at [{left corner}] and the right at [{right corner}], from the top at [{top corner}] and the bottom at [{bottom corner}]."),
 			say.Always(" From one corner score at [{sides near}] and [{sides far}]; turn a quarter and score at [{ends near}] and [{ends far}]."),
@@ -57,14 +57,12 @@ const AsNoted WayID = "noted"
 // The scores of a square, each from its own corner.
 const leftCorner, rightCorner, topCorner, bottomCorner Role = "left corner", "right corner", "top corner", "bottom corner"
 
-// Noted is the envelope of a note: one of the three, with the readings that it gives.
+// Noted is the envelope of a note: one of the three, what its own board reads at the sheet's
+// corner taken off its scores. They are told as the maker's board reads them.
 type Noted struct {
 	Square *Recipe
 	Pocket *PocketRecipe
 	Box    *BoxRecipe
-	// Corner is what its board reads at the sheet's corner, which is taken off its scores
-	// already.
-	Corner measure.Length
 }
 
 // Make works it out for the card of a spec; false where it makes no envelope, or none that
@@ -86,7 +84,7 @@ func (n Noted) Make(s Spec) (Made, bool) {
 			role Role
 			at   measure.Length
 		}{{SidesWall, b.SidesWall}, {SidesFloor, b.SidesFloor}, {EndsWall, b.EndsWall}, {EndsFloor, b.EndsFloor}} {
-			scores = append(scores, edgeScore(c.role, FromCorner, c.at+n.Corner))
+			scores = append(scores, edgeScore(c.role, FromCorner, c.at+s.Board.CornerAt))
 		}
 		m.choose(s, m.way(AsNoted, scores, m.Ways[0].EaseLoss, m.Ways[0].SeamLoss))
 		return sound(m.Finished(s))
@@ -106,12 +104,12 @@ func (n Noted) square(s Spec) Made {
 	m.Folds = len(m.Net.Creases)
 	t := float64(s.Style.Tick) / 2
 	scores := []Setting{
-		edgeScore(leftCorner, FromCorner, measure.Round(f.Left)+n.Corner), edgeScore(rightCorner, FromCorner, measure.Round(f.Right)+n.Corner),
-		edgeScore(topCorner, FromCorner, measure.Round(f.Top)+n.Corner), edgeScore(bottomCorner, FromCorner, measure.Round(f.Bottom)+n.Corner),
+		edgeScore(leftCorner, FromCorner, measure.Round(f.Left)+s.Board.CornerAt), edgeScore(rightCorner, FromCorner, measure.Round(f.Right)+s.Board.CornerAt),
+		edgeScore(topCorner, FromCorner, measure.Round(f.Top)+s.Board.CornerAt), edgeScore(bottomCorner, FromCorner, measure.Round(f.Bottom)+s.Board.CornerAt),
 	}
 	ease := Loss{measure.Round((2 + math.Sqrt2) * t), measure.Round(math.Sqrt(3) * t)}
 	if r.Paired {
-		scores = []Setting{edgeScore(SidesNear, FromCorner, r.Left+n.Corner), edgeScore(SidesFar, FromFar, r.Right+n.Corner), edgeScore(EndsNear, FromCorner, r.Top+n.Corner), edgeScore(EndsFar, FromFar, r.Bottom+n.Corner)}
+		scores = []Setting{edgeScore(SidesNear, FromCorner, r.Left+s.Board.CornerAt), edgeScore(SidesFar, FromFar, r.Right+s.Board.CornerAt), edgeScore(EndsNear, FromCorner, r.Top+s.Board.CornerAt), edgeScore(EndsFar, FromFar, r.Bottom+s.Board.CornerAt)}
 		ease = Loss{measure.Round(2 * t), measure.Round(math.Sqrt2 * t)}
 	}
 	m.choose(s, m.way(AsNoted, scores, ease, Loss{measure.Round((1 + 2*math.Sqrt2) * t), measure.Round(math.Sqrt(5) * t)}))

@@ -2,6 +2,21 @@ package blank
 
 import "math"
 
+// Cut is the net with the outline that is cut, and what falls away of its sheet: worked out
+// where it is drawn, since nothing that is folded asks for it.
+func (n Net) Cut() Net {
+	if n.Outline == nil {
+		n.cutOut()
+	}
+	if n.CutAway == nil {
+		n.CutAway = []Polygon{}
+	}
+	if n.Glue == nil {
+		n.Glue = []Glue{}
+	}
+	return n
+}
+
 // cutOut draws the outline round all panels and takes what is outside off.
 func (n *Net) cutOut() {
 	list := make([]Polygon, len(n.Panels))

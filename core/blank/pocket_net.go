@@ -44,7 +44,6 @@ func pocketNet(p pocketSizes, s Spec) Net {
 		hang("back", "back", bottom, back.notched(mm(s.Notch), 2).rounded(mm(s.Corner), freeCorners(back, s)...), Point{x0, by}, Point{x1, by}, 4)
 	}
 	hang("top", "closing flap", top, s.FlapShape.outline(x0, x1, ty, 0, sl, mm(s.Corner)), Point{x0, ty}, Point{x1, ty}, 6)
-	n.cutOut()
 	onto := "back"
 	if s.TabsOnBack && wall == 0 {
 		onto = "front"

@@ -36,6 +36,7 @@ func (p Polygon) to(ticks float64) Polygon {
 
 // Sketch is the net as it is drawn small.
 func (n Net) Sketch() Sketch {
+	n = n.Cut()
 	s := Sketch{Sheet: n.Sheet.to(sketchTicks), Outline: n.Outline.to(sketchTicks), Creases: make([]SketchLine, len(n.Creases))}
 	for i, c := range n.Creases {
 		s.Creases[i] = SketchLine{c.From.to(sketchTicks), c.To.to(sketchTicks)}
@@ -45,6 +46,7 @@ func (n Net) Sketch() Sketch {
 
 // Drawn is the net as it is sent to be drawn, to the micrometre.
 func (n Net) Drawn() Net {
+	n = n.Cut()
 	d := Net{
 		Sheet: n.Sheet.to(drawnTicks), Outline: n.Outline.to(drawnTicks), Panels: make([]Panel, len(n.Panels)), Creases: make([]Crease, len(n.Creases)),
 		CutAway: make([]Polygon, len(n.CutAway)), Glue: make([]Glue, len(n.Glue)),

@@ -165,7 +165,6 @@ func tuckNet(z tuckSizes, length, corner measure.Length) Net {
 	// The tuck is folded first and goes in behind the front wall with the lid.
 	hang("lid", "lid", "back wall", rectangle(x0+in, lid, x1-in, lid+h), Point{x0 + in, lid + h}, Point{x1 - in, lid + h}, 90, 5)
 	hang("tuck", "tuck", "lid", Polygon{{x0 + in, lid}, {x1 - in, lid}, {x1 - in - lid/2, 0}, {x0 + in + lid/2, 0}}.rounded(mm(corner), 2, 3), Point{x0 + in, lid}, Point{x1 - in, lid}, 90, 4)
-	n.cutOut()
 	pairs := [][2]string{{"front wall left", "left wall"}, {"front wall right", "right wall"}, {"back wall left", "left wall"}, {"back wall right", "right wall"}}
 	if hem > 0 {
 		pairs = append(pairs, [2]string{"left hem", "left wall"}, [2]string{"right hem", "right wall"})

@@ -146,10 +146,14 @@ const mostBought = 3
 // taken is the bought envelope that the job takes: the one that it names, else the
 // fittest.
 func (m Maker) taken() envelope.Fit {
+	fits, misses := m.Bought()
+	return m.takenOf(fits, misses)
+}
+
+func (m Maker) takenOf(fits, misses []envelope.Fit) envelope.Fit {
 	if f, ok := m.Job().Envelope.Bought(m.Shop()); ok {
 		return m.Fit(m.opened(f))
 	}
-	fits, misses := m.Bought()
 	for _, f := range slices.Concat(fits, misses) {
 		return f
 	}
@@ -191,14 +195,15 @@ func (c Candidate) Has(id blank.FaultID) bool {
 func (m Maker) Candidates() []Candidate {
 	var makes []func() Candidate
 	for _, k := range blank.Constructions() {
-		makes = append(makes, func() Candidate { return m.Candidate(k) })
 		if !k.Whole {
+			makes = append(makes, func() Candidate { return m.Candidate(k) })
 			continue
 		}
-		taken := m.taken().Format.ID
-		fits, _ := m.Bought()
+		fits, misses := m.Bought()
+		taken := m.takenOf(fits, misses)
+		makes = append(makes, func() Candidate { return m.bought(k, taken) })
 		for i, f := range fits {
-			if i < mostBought && f.Format.ID != taken {
+			if i < mostBought && f.Format.ID != taken.Format.ID {
 				makes = append(makes, func() Candidate { return m.bought(k, f) })
 			}
 		}
@@ -209,7 +214,9 @@ func (m Maker) Candidates() []Candidate {
 		made.Go(func() {
 			c := make()
 			if c.OK {
-				c.Refused = c.Made.Accept()
+				if !c.Kind.Whole { // nobody cuts that
+					c.Refused = c.Made.Accept()
+				}
 				c.Post = m.Judge(m.Closed(c))
 			}
 			list[i] = c

@@ -31,7 +31,7 @@ func Claimed(p piece.Piece, n job.Recipe) Sized {
 // NotedFor is the envelope of a note, whole, with what its board's guide reads at the sheet's
 // corner taken off its scores.
 func NotedFor(p piece.Piece, n job.Recipe, corner measure.Length) blank.Noted {
-	made := blank.Noted{Corner: corner}
+	made := blank.Noted{}
 	switch n.Form {
 	case job.PocketRecipe, job.WallsRecipe, job.EndRecipe:
 		made.Pocket = &blank.PocketRecipe{Width: n.Side1, Length: n.Side2, Left: n.Left, Right: n.Right, Flap: n.Top, Bottom: n.Bottom}

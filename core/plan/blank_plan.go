@@ -99,7 +99,7 @@ func (m envelopeStation) slots(c compare.Candidate) say.Slots {
 	s := say.Slots{
 		"name": c.Kind.Words.Name, "unit": string(m.Style().Unit), "sheet": show(made.SheetWidth), "sheet size": m.by(made.SheetWidth, made.SheetHeight),
 		"closed": m.by(made.Width, made.Height), "card": m.by(m.lies(c).Width, m.lies(c).Height), "seam": show(made.Seam), "parts": m.partsWords(made),
-		"Corners": say.Capital(say.Plural(len(made.Net.CutAway)-len(made.Blunts), "small triangle")),
+		"Corners": say.Capital(say.Plural(len(made.Net.Cut().CutAway)-len(made.Blunts), "small triangle")),
 		"beyond":  show(made.Seam + (m.Job().Envelope.Ease+m.Thick().Used)/2),
 	}
 	if n := len(made.Blunts); n > 0 {

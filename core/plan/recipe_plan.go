@@ -181,7 +181,7 @@ func (w recipeWords) reading(r recipe.Reading) RecipeReading {
 	name := say.Slots{"corner": show(r.Corner)}.Text(readAs[r.As]...)
 	p := RecipeReading{
 		Name: name, Inside: w.by(r.Width, r.Height), Ease: w.by(r.EaseWidth, r.EaseHeight), Fits: r.Ease() >= 0, Suits: r.Suits, Hole: "none",
-		Net: r.Net, Dimensions: []Dimension{}, Seams: w.sizes(r.Seams), SeamNames: squareSeams,
+		Net: r.Net.Cut(), Dimensions: []Dimension{}, Seams: w.sizes(r.Seams), SeamNames: squareSeams,
 	}
 	if w.of.Form().ID == job.BoxRecipe {
 		p.SeamNames = []string{"of the back"}

@@ -36,7 +36,7 @@ func TestCheckARecipe(t *testing.T) {
 	if !strings.Contains(r.Sentence.Text, "an envelope of 5 3⁄8 × 5 3⁄8 with a seam of ≈ 1 1⁄8") || !strings.Contains(notes(r.Notes), "if the guide reads ≈ −1⁄2 at the sheet's corner") {
 		t.Errorf("%s: %s", r.Sentence.Text, notes(r.Notes))
 	}
-	if !strings.Contains(r.Rescaled, "For your card with a seam of ≈ 1 1⁄8: cut ") {
+	if !strings.Contains(r.Rescaled, "For your card with a seam of 3⁄4: cut 8 1⁄4 square") {
 		t.Errorf("%s", r.Rescaled)
 	}
 	for _, tt := range []struct{ path, typed, want string }{
@@ -102,7 +102,7 @@ func TestCheckAPocketRecipe(t *testing.T) {
 	if got := r.Readings[0]; got.Inside != "6 1⁄2 × 4 3⁄4" || got.Seams[2] != "1 1⁄4" || got.Hole != "1⁄2 at the throat" || !got.Suits {
 		t.Errorf("%+v", got)
 	}
-	if !strings.Contains(r.Rescaled, "with tabs of 1⁄2: cut ") {
+	if !strings.Contains(r.Rescaled, "with tabs of 3⁄4: cut ") {
 		t.Errorf("%s", r.Rescaled)
 	}
 	for _, tt := range []struct{ path, typed, want string }{

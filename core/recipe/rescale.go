@@ -9,11 +9,12 @@ import (
 	"yellowparcel/core/measure"
 )
 
-// Wish is what is wished for an envelope that follows the recipe: its own seam, as
-// long as the adhesive has room on it, and of a pocket its thumb gap.
+// Wish is what is wished for an envelope that follows the recipe: made as it is, with the
+// seam that the maker wants, as long as the adhesive has room on it, and of a pocket its
+// finger gap.
 func (r Recipe) Wish() job.EnvelopeWish {
 	e := r.Job().Envelope
-	least := r.adhesive()
+	e.Seam = max(e.Seam, r.adhesive())
 	e.Double, e.Flap = false, 0
 	if r.Form().Pocket {
 		e.Construction, e.Pocket = blank.PocketID, blank.ExactPocket
@@ -22,28 +23,15 @@ func (r Recipe) Wish() job.EnvelopeWish {
 		}
 		if p := r.pocket(); p.Fault() == blank.MakesOne {
 			made := p.Make()
-			if made.Tab >= least {
-				e.Seam = made.Tab
-			}
 			e.ThumbGap = max(0, min(made.Gap, r.Outer().Height/2))
 		}
 		return e
 	}
 	if r.note.Form == job.BoxRecipe {
 		e.Construction, e.Way, e.Depth = blank.BoxID, "", 0
-		if readings, fault := r.Readings(); fault == blank.MakesOne {
-			if seam := readings[len(readings)-1].Seam; seam >= least {
-				e.Seam, e.Box = seam, blank.LeastSquares
-			}
-		}
 		return e
 	}
 	e.Construction, e.School, e.Way, e.FlapShape = blank.DiamondID, blank.ExactSeam, blank.PairWay, ""
-	if readings, fault := r.Readings(); fault == blank.MakesOne {
-		if seam := readings[len(readings)-1].Seam; seam >= least {
-			e.Seam = seam
-		}
-	}
 	return e
 }
 

@@ -403,6 +403,7 @@ export interface components {
             outcome: "goes" | "surcharged" | "ask" | "refused" | "not needed";
         };
         ComparisonPlan: {
+            matches: components["schemas"]["MatchPlan"][];
             rectangle: string;
             rows: components["schemas"]["ConstructionPlan"][];
             sentence: string;
@@ -429,6 +430,7 @@ export interface components {
             recommended: boolean;
             seam: string;
             sheet: string;
+            sizes: components["schemas"]["SizePlan"][];
             text: string;
             tone: string;
             work: string;
@@ -903,6 +905,10 @@ export interface components {
         MakePlanRequest: {
             edits: components["schemas"]["Edit"][];
             job: components["schemas"]["Job"];
+        };
+        MatchPlan: {
+            id: string;
+            text: string;
         };
         Measured: {
             /** Format: int64 */
@@ -1502,6 +1508,13 @@ export interface components {
             height: number;
             /** Format: int64 */
             width: number;
+        };
+        SizePlan: {
+            ease: string;
+            fits: boolean;
+            name: string;
+            seam: string;
+            sheet: string;
         };
         Sketch: {
             creases: components["schemas"]["SketchLine"][];

@@ -6,7 +6,12 @@ import ChoiceRow from '../../fields/ChoiceRow.vue'
 import { useShop } from '../../job/useShop'
 
 const props = defineProps<{ comparison: ComparisonPlan; mailable: boolean }>()
-const emit = defineEmits<{ choose: [id: string]; sort: [id: string]; mailable: [on: boolean]; match: [id: string] }>()
+const emit = defineEmits<{
+  choose: [id: string]
+  sort: [id: string]
+  mailable: [on: boolean]
+  match: [id: string]
+}>()
 
 const { choices } = useShop()
 
