@@ -35,6 +35,7 @@ func (j Job) Adds() []field.Addable {
 		{Path: "items", Lists: []string{"items"}, Full: len(j.Items) >= MostItems},
 		{Path: "start", Lists: []string{"formats"}},
 		{Path: "recipe", Lists: []string{"recipes"}},
+		{Path: "recipe.text", Lists: []string{}},
 		{Path: "card.outline", Lists: []string{}},
 	}
 	for i, p := range j.Parts {

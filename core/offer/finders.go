@@ -100,8 +100,9 @@ func (m Offers) shielded(_ compare.Candidate, v mail.Verdict, now compare.Foreca
 }
 
 // stronger takes a heavier envelope where a point would come through.
-func (m Offers) stronger(_ compare.Candidate, _ mail.Verdict, _ compare.Forecast) (list []Remedy) {
-	if !m.Pierces() {
+func (m Offers) stronger(c compare.Candidate, _ mail.Verdict, _ compare.Forecast) (list []Remedy) {
+	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
+	if c.Kind.Bought || !m.Pierces(stock) { // it is of the paper that it is of
 		return nil
 	}
 	best := paper.Stock{}

@@ -51,8 +51,7 @@ func (p Piece) Shielded() bool {
 // ThinEnvelope is the weight of paper, in gsm, under which a hard point comes through.
 const ThinEnvelope = 100
 
-// Pierces reports whether something sharp lies bare in a thin envelope.
-func (p Piece) Pierces() bool {
-	stock, _ := p.shop.Stock(p.job.Envelope.Stock)
+// Pierces reports whether something sharp lies bare in an envelope of a thin stock.
+func (p Piece) Pierces(stock paper.Stock) bool {
 	return !p.Shielded() && p.Sharp() && stock.GSM < ThinEnvelope && !p.job.Post.WithoutEnvelope()
 }

@@ -22,8 +22,9 @@ func TestPiecesAreTheSame(t *testing.T) {
 		p := piece.Of(anyjob.Job(r, shop), shop)
 		left, above := p.Past()
 		heap, as := p.Heap(), p.AsMeasured()
+		made, _ := shop.Stock(p.Job().Envelope.Stock)
 		lines = append(lines, fmt.Sprintf("%v thick %+v rise %v over %v outer %v past %v %v heap %v relief %s as measured %s; sharp %v shielded %v pierces %v missing %d; %v", p.Laid(), p.Thick(), p.Rise(), p.Over(), p.Outer(),
-			left, above, heap, golden.Numbers(p.Relief().Max, p.Relief().Min), golden.Numbers(as.Max, as.Min), p.Sharp(), p.Shielded(), p.Pierces(), len(p.Missing()), p.Block()))
+			left, above, heap, golden.Numbers(p.Relief().Max, p.Relief().Min), golden.Numbers(as.Max, as.Min), p.Sharp(), p.Shielded(), p.Pierces(made), len(p.Missing()), p.Block()))
 		for _, c := range p.Cautions() {
 			if c.Set {
 				lines = append(lines, fmt.Sprintf("  %s %q", c.ID, c.Found))

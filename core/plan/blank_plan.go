@@ -73,7 +73,7 @@ func (m envelopeStation) blank(c compare.Candidate, all []compare.Candidate) Bla
 		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Seen(), Lies: m.lies(c), Dimensions: m.dimensions(c), Liner: m.lining(c),
 		Sentence: m.waySlots(c, made.Way(), slots).Sentence(slices.Concat(k.Words.Sentence, k.Way(made.Way().ID).Sentence)...),
 		Drawing:  slots.Text(k.Words.Drawing...),
-		Folds:    m.foldSteps(c), Folding: m.folding(c), Holes: holes(made), Wishes: m.wishes(k), Options: options(k),
+		Folds:    m.foldSteps(c), Folding: m.folding(c), Holes: holes(made), Wishes: m.wishes(k), Options: m.options(k),
 	}
 	if p.Where = "Where to score"; k.Bought {
 		p.Where = "Where to cut"

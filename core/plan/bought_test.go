@@ -165,3 +165,30 @@ func TestClosuresWithoutAnEnvelopeAndWithRibbon(t *testing.T) {
 		t.Errorf("%s: %s", p.Short, p.Sentence.Text)
 	}
 }
+
+// What is said of its paper is said of the one that it is sold in, and nothing offers to
+// make it of another.
+func TestABoughtEnvelopeIsOfItsOwnPaper(t *testing.T) {
+	j, shop := demo.Jobs()[5], demo.Shop() // brads
+	j.Envelope.Stock = "copy-80"
+	stronger := func(p plan.Plan) bool {
+		for _, r := range p.Post.Remedies {
+			if strings.HasPrefix(r.ID, "envelope") {
+				return true
+			}
+		}
+		return false
+	}
+	if p := plan.Make(j, shop); !stronger(p) || !strings.Contains(notes(p.Post.Notes), "Hard points come through paper as thin as") {
+		t.Fatal("nothing is said of a thin envelope that is made")
+	}
+	j = took(t, j, shop, field.Edit{Act: field.Take, Path: "envelope", Text: "bought:a8"})
+	if p := plan.Make(j, shop); stronger(p) || strings.Contains(notes(p.Post.Notes), "Hard points") {
+		t.Errorf("of a bought one: %s", notes(p.Post.Notes))
+	}
+	own := took(t, j, shop, field.Edit{Act: field.Set, Path: "envelope.from", Text: job.OwnEnvelope})
+	options := strings.Join(plan.Make(own, shop).Envelope.Blank.Options, " ")
+	if !strings.Contains(options, "envelope.ownWidth envelope.ownHeight envelope.opens") {
+		t.Errorf("a measured one asks for %s", options)
+	}
+}

@@ -59,7 +59,13 @@ func (m envelopeStation) wishes(k *blank.Construction) []string {
 
 // options are the paths of what else is chosen for a construction, as far as it
 // carries it, in the order that they are asked for.
-func options(k *blank.Construction) []string { return paths("envelope.", k.Options) }
+func (m maker) options(k *blank.Construction) []string {
+	list := paths("envelope.", k.Options)
+	if k.Bought && m.Job().Envelope.From == job.OwnEnvelope {
+		list = append(list, "envelope.ownWidth", "envelope.ownHeight", "envelope.opens")
+	}
+	return list
+}
 
 // asked are the paths of the lengths that one kind alone asks for.
 func asked(at string, lengths []measure.Asked) (list []string) {

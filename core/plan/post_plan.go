@@ -177,8 +177,11 @@ func (m postStation) pieceNotes(c compare.Candidate) (notes []say.Note) {
 			notes = append(notes, say.Care.Says(fmt.Sprintf("“%s” is crushed by pressure: it wants a box, even where a letter would take it.", p.Name)))
 		}
 	}
-	if m.Pierces() {
-		stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
+	id := m.Job().Envelope.Stock
+	if c.Kind.Bought {
+		id = compare.SoldPaper
+	}
+	if stock, _ := m.Shop().Stock(id); m.Pierces(stock) {
 		notes = append(notes, say.Care.Says(fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", say.Lower(stock.Name))))
 	}
 	if long, short := max(c.Made.Width, c.Made.Height), min(c.Made.Width, c.Made.Height); m.Job().Post.AddressShort && !m.Job().Post.WithoutEnvelope() {

@@ -82,6 +82,7 @@ async function longer() {
       </template>
       <p v-else class="soft">There is no sheet to draw: see what would make it possible.</p>
     </template>
+    <NoteList :notes="plan.paper.notes" />
     <template v-if="stock">
       <h2 data-test="stock-name">{{ stock.name }}</h2>
       <p class="take" data-test="stock-text">{{ stock.text || 'cannot be cut yet' }}</p>

@@ -58,7 +58,7 @@ const flags = computed(() => asked.value.filter(isFlag))
       :model-value="none"
       :items="items('things')"
       :disabled="job.full('parts')"
-      label="Add a thing"
+      placeholder="Add a thing"
       aria-label="Add a thing"
       data-test="pick-thing"
       class="add"
