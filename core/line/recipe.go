@@ -64,8 +64,7 @@ type reader struct {
 	claims []token
 	sheets []token
 	means  map[Meaning]bool
-	end    bool // both from one end
-	clause int  // the first score of the clause that is read
+	clause int // the first score of the clause that is read
 }
 
 // ReadRecipe reads a recipe from a text; bare numbers are in the shop's unit.

@@ -1,6 +1,7 @@
 package plan_test
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
@@ -11,6 +12,7 @@ import (
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
+	"yellowparcel/core/say"
 	"yellowparcel/demo"
 )
 
@@ -190,5 +192,31 @@ func TestABoughtEnvelopeIsOfItsOwnPaper(t *testing.T) {
 	options := strings.Join(plan.Make(own, shop).Envelope.Blank.Options, " ")
 	if !strings.Contains(options, "envelope.ownWidth envelope.ownHeight envelope.opens") {
 		t.Errorf("a measured one asks for %s", options)
+	}
+}
+
+// A card that goes without an envelope has none on its ticket, and the station says so.
+func TestWithoutAnEnvelopeTheTicketSaysNone(t *testing.T) {
+	said := func(p plan.Plan) bool {
+		return slices.ContainsFunc(p.Envelope.Blank.Notes, func(n say.Note) bool { return strings.Contains(n.Text, "without an envelope") })
+	}
+	for name, how := range map[string]func(*job.Job){
+		"by hand": func(j *job.Job) { j.Post.Closure = "none" },
+		"bare":    func(j *job.Job) { j.Post.Bare = true },
+	} {
+		t.Run(name, func(t *testing.T) {
+			j, shop := demo.Jobs()[1], demo.Shop()
+			if p := plan.Make(j, shop); said(p) || ticketLine(t, p, "sheet").Value == "None" {
+				t.Error("a card in an envelope is said to have none")
+			}
+			how(&j)
+			p := plan.Make(j, shop)
+			if l := ticketLine(t, p, "sheet"); l.Value != "None" || l.Label != "Envelope" {
+				t.Errorf("the ticket says %+v", l)
+			}
+			if l := ticketLine(t, p, "ease"); l.Value != "None needed" || !said(p) {
+				t.Errorf("the ticket says %+v; %+v", l, p.Envelope.Blank.Notes)
+			}
+		})
 	}
 }

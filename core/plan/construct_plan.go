@@ -197,6 +197,14 @@ func (m maker) notAsChosen(shown compare.Candidate) []say.Note {
 	return []say.Note{say.Trouble.Says(fmt.Sprintf("%s Shown instead: %s.", why, say.Lower(m.candidateName(shown))))}
 }
 
+// noneUsed says that the card goes without an envelope, while one is shown.
+func noneUsed(wish job.PostWish) []say.Note {
+	if !wish.WithoutEnvelope() {
+		return nil
+	}
+	return []say.Note{say.Care.Says("This card goes without an envelope. What stands here is one that it would need.")}
+}
+
 // stockedWords say how many of a bought envelope there are.
 func (m maker) stockedWords(c compare.Candidate) string {
 	own, _ := m.Shop().Owned(c.Made.From.ID)

@@ -203,12 +203,17 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 	if e.EaseWidth < 0 || e.EaseHeight < 0 {
 		ease = say.Trouble
 	}
+	left := TicketLine{"ease", "envelope", "Ease", m.Style().Show(min(e.EaseWidth, e.EaseHeight)), ease}
+	if m.Job().Post.WithoutEnvelope() {
+		sheet.Label, sheet.Value = "Envelope", "None"
+		left.Value, left.Tone = "None needed", say.Fine
+	}
 	return []TicketLine{
 		{"card", "card", "Card", m.by(m.Job().Card.Width, m.Job().Card.Height), say.Fine},
 		flat,
 		{"layers", "layers", "Layers", layersStation{m}.layersShort(), say.Fine},
 		sheet,
-		{"ease", "envelope", "Ease", m.Style().Show(min(e.EaseWidth, e.EaseHeight)), ease},
+		left,
 		{"post", "post", "Post", p.Post.Short, p.Post.Tone},
 		{"paper", "paper", "Paper", p.Paper.Short, p.Paper.Tone},
 	}
