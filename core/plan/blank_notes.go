@@ -22,7 +22,11 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	way := made.Way()
 	if ease := made.Ease(); ease < 0 {
-		add(say.Trouble, "The card does not go in: it is %s %s larger than the inside. Give it more ease.", show(-ease), unit)
+		act := "Give it more ease."
+		if c.Kind.Whole {
+			act = "Take a larger envelope."
+		}
+		add(say.Trouble, "The card does not go in: it is %s %s larger than the inside. %s", show(-ease), unit, act)
 	} else {
 		notes = append(notes, m.easeNotes(c)...)
 	}

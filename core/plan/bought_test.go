@@ -220,3 +220,43 @@ func TestWithoutAnEnvelopeTheTicketSaysNone(t *testing.T) {
 		})
 	}
 }
+
+// An envelope that was removed from the shelf is not replaced in silence, and one that the
+// card does not go into is not said to be mailed with it.
+func TestAnEnvelopeThatDoesNotDoIsSaid(t *testing.T) {
+	said := func(notes []say.Note, text string) bool {
+		return slices.ContainsFunc(notes, func(n say.Note) bool { return n.Tone == say.Trouble && strings.Contains(n.Text, text) })
+	}
+	j, shop := demo.Jobs()[1], demo.Shop()
+	j = took(t, j, shop, field.Edit{Act: field.Take, Path: "envelope", Text: "bought:own-1"})
+	fits := func() string {
+		for _, r := range plan.Make(j, shop).Envelope.Comparison.Rows {
+			if r.ID == "bought:own-1" {
+				return r.FitText
+			}
+		}
+		return "not compared"
+	}
+	if got := fits(); !strings.Contains(got, "on your shelf") || strings.Contains(got, "removed") {
+		t.Errorf("it is there: %s", got)
+	}
+	shop.Envelopes = slices.Clone(shop.Envelopes)
+	shop.Envelopes[0].Off = true
+	if got := fits(); !strings.Contains(got, "removed from your shelf") {
+		t.Errorf("removed: %s", got)
+	}
+	shop.Envelopes = nil
+	if p := plan.Make(j, shop); len(p.Missing) == 0 || strings.Contains(p.Envelope.Blank.Sentence.Text, "star party") {
+		t.Errorf("%+v: %s", p.Missing, p.Envelope.Blank.Sentence.Text)
+	}
+	j, shop = demo.Jobs()[1], demo.Shop()
+	j = took(t, j, shop, field.Edit{Act: field.Take, Path: "envelope", Text: "bought:a7"})
+	if p := plan.Make(j, shop); said(p.Post.Notes, "does not go into") {
+		t.Errorf("it fits: %+v", p.Post.Notes)
+	}
+	j = took(t, j, shop, field.Edit{Act: field.Type, Path: "card.width", Text: "9"})
+	p := plan.Make(j, shop)
+	if !said(p.Envelope.Blank.Notes, "Take a larger envelope.") || !said(p.Post.Notes, "does not go into its envelope") {
+		t.Errorf("%+v, %+v", p.Envelope.Blank.Notes, p.Post.Notes)
+	}
+}

@@ -194,7 +194,11 @@ func (m maker) notAsChosen(shown compare.Candidate) []say.Note {
 	if why == "" {
 		why = "The recipe makes no envelope that closes as it stands."
 	}
-	return []say.Note{say.Trouble.Says(fmt.Sprintf("%s Shown instead: %s.", why, say.Lower(m.candidateName(shown))))}
+	named := m.candidateName(shown)
+	if !shown.Kind.Whole { // a bought one keeps its own name as it is
+		named = say.Lower(named)
+	}
+	return []say.Note{say.Trouble.Says(fmt.Sprintf("%s Shown instead: %s.", why, named))}
 }
 
 // noneUsed says that the card goes without an envelope, while one is shown.
@@ -209,6 +213,8 @@ func noneUsed(wish job.PostWish) []say.Note {
 func (m maker) stockedWords(c compare.Candidate) string {
 	own, _ := m.Shop().Owned(c.Made.From.ID)
 	switch {
+	case own.Off:
+		return "removed from your shelf"
 	case own.Have > 0:
 		return fmt.Sprintf("%d on your shelf", own.Have)
 	case c.Made.From.Owned:

@@ -187,6 +187,9 @@ func (m postStation) pieceNotes(c compare.Candidate) (notes []say.Note) {
 	if long, short := max(c.Made.Width, c.Made.Height), min(c.Made.Width, c.Made.Height); m.Job().Post.AddressShort && !m.Job().Post.WithoutEnvelope() {
 		notes = append(notes, say.Fine.Says(fmt.Sprintf("Its longest edge is %s; along the address it is %s long, and machines go by that.", m.Style().ShowUnit(long), m.Style().ShowUnit(short))))
 	}
+	if c.Made.Ease() < 0 && !m.Job().Post.WithoutEnvelope() {
+		notes = append(notes, say.Trouble.Says("The card does not go into its envelope. What stands here is for the envelope alone."))
+	}
 	if _, posted := m.Book(); posted && m.Job().Post.WithoutEnvelope() && !m.Job().Post.Bare {
 		notes = append(notes, say.Trouble.Says("Without an envelope it can be given by hand only: choose another closure to mail it."))
 	}
