@@ -9,6 +9,7 @@ package line
 
 import (
 	"regexp"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/measure"
@@ -64,24 +65,29 @@ type token struct {
 	from, to int
 	text     string
 	number   bool
+	unit     bool // it names its unit
+	breaks   bool // a clause ends before it
 	length   measure.Length
 	err      error
 }
 
 // tokens of a text: lengths as people write them, with their units, and words. A cross
 // between two lengths is a word of its own.
-var tokens = regexp.MustCompile(`(?i)\d+(?:[.,]\d+)?(?:\s*[½¼¾⅛⅜⅝⅞⅓⅔]|[ -]\d+\s*[/⁄]\s*\d+|\s*[/⁄]\s*\d+)?\s*(?:inches|inch|in\b|cm\b|mm\b|"|”|″)?|[½¼¾⅛⅜⅝⅞⅓⅔]\s*(?:inches|inch|in\b|"|”|″)?|[×x*]|\p{L}+(?:['’]\p{L}+)?`)
+var tokens = regexp.MustCompile(`(?i)\d+(?:[.,]\d+)?(?:\s*[½¼¾⅛⅜⅝⅞⅓⅔]|[ -]\d+\s*[/⁄]\s*\d+|\s*[/⁄]\s*\d+)?\s*(?:inches|inch|in\b|cm\b|mm\b|"|”|″)?|[½¼¾⅛⅜⅝⅞⅓⅔]\s*(?:inches|inch|in\b|"|”|″)?|[×x*]|\p{L}\d{1,2}\b|\p{L}+(?:['’]\p{L}+)?`)
 
 // split is a text in its words and numbers. A number in parentheses behind another one is
 // the same in another unit: it is held against it.
 func split(text string, s measure.Style) (list []token, odd []Unread) {
 	for _, at := range tokens.FindAllStringIndex(text, -1) {
 		t := token{from: at[0], to: at[1], text: text[at[0]:at[1]]}
+		if n := len(list); n > 0 {
+			t.breaks = strings.ContainsAny(text[list[n-1].to:t.from], ".;,\n")
+		}
 		trimmed := strings.TrimRight(t.text, " ")
 		t.to -= len(t.text) - len(trimmed)
 		t.text = trimmed
 		if c := t.text[0]; c >= '0' && c <= '9' || strings.ContainsAny(t.text, "½¼¾⅛⅜⅝⅞⅓⅔") {
-			t.number = true
+			t.number, t.unit = true, unit.MatchString(t.text)
 			t.length, t.err = measure.Parse(t.text, s.Unit)
 			if t.err != nil {
 				odd = append(odd, Unread{t.from, t.to, t.err})
@@ -97,7 +103,25 @@ func split(text string, s measure.Style) (list []token, odd []Unread) {
 		}
 		list = append(list, t)
 	}
+	shareUnits(list)
 	return list, odd
+}
+
+// unit is what a length ends with that names its own.
+var unit = regexp.MustCompile(`(?i)(?:inches|inch|in|cm|mm|"|”|″)$`)
+
+// shareUnits gives the unit that is said once behind a size to its other lengths too: both
+// of "21 x 27 cm" are centimetres.
+func shareUnits(list []token) {
+	for i := len(list) - 3; i >= 0; i-- {
+		t, next := &list[i], list[i+2]
+		if !t.number || t.unit || !next.number || !next.unit || !slices.Contains(crosses, strings.ToLower(list[i+1].text)) {
+			continue
+		}
+		if length, err := measure.Parse(t.text+" "+unit.FindString(next.text), measure.Inches); err == nil {
+			t.length, t.unit = length, true
+		}
+	}
 }
 
 // differs says that a value is given twice, and not the same.

@@ -5,7 +5,6 @@ import (
 	"strings"
 
 	"yellowparcel/core/job"
-	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 )
 
@@ -32,37 +31,33 @@ const (
 // reader goes through the tokens of a recipe.
 type reader struct {
 	note   RecipeNote
+	list   []token
 	where  place
 	scores []token
 	of     []Meaning // what each score is of, as far as the words beside it say
 	claims []token
 	sheets []token
 	means  map[Meaning]bool
-	clause int // the first score of the clause that is read
+	punch  bool    // a punch board is spoken of
+	clause int     // the first score of the clause that is read
+	ahead  Meaning // what the scores of this clause are of, where that is said before them
 }
 
 // ReadRecipe reads a recipe from a text; bare numbers are in the shop's unit.
 func ReadRecipe(text string, s measure.Style) RecipeNote {
 	text = text[:min(len(text), Most)]
-	list, odd := split(text, s)
 	r := reader{means: map[Meaning]bool{}}
-	r.note.Unread = odd
+	r.list, r.note.Unread = split(text, s)
 	r.note.Recipe.Text = text
-	for i, t := range list {
-		before := byte(0)
-		if i > 0 {
-			if gap := text[list[i-1].to:t.from]; strings.ContainsAny(gap, ".;,\n") {
-				before = ','
-			}
-		}
-		if before == ',' {
-			r.clause = len(r.scores)
+	for i, t := range r.list {
+		if t.breaks {
+			r.clause, r.ahead = len(r.scores), ""
 		}
 		if t.number {
-			r.number(t)
-			continue
+			r.number(t, i)
+		} else {
+			r.word(t, i)
 		}
-		r.word(t, list, i)
 	}
 	r.decide()
 	slices.SortStableFunc(r.note.Chips, func(a, b Chip) int { return a.From - b.From })
@@ -74,127 +69,214 @@ func (r *reader) chip(t token, m Meaning) {
 	r.note.Chips = append(r.note.Chips, Chip{t.from, t.to, m, t.length})
 }
 
-func (r *reader) number(t token) {
+func (r *reader) unread(t token) {
+	r.note.Unread = append(r.note.Unread, Unread{From: t.from, To: t.to})
+}
+
+// once sets a length that a recipe has one of; a second one is not understood.
+func (r *reader) once(to *measure.Length, t token, m Meaning) {
+	if *to != 0 && *to != t.length {
+		r.unread(t)
+		return
+	}
+	*to = t.length
+	r.chip(t, m)
+}
+
+// sides adds to the one or two lengths of a size: the second one stands behind a cross.
+func (r *reader) sides(list *[]token, t token, i int, m Meaning) {
+	n := len(*list)
+	if n == 2 || n == 1 && (i == 0 || !slices.Contains(crosses, strings.ToLower(r.list[i-1].text))) {
+		r.unread(t)
+		return
+	}
+	*list = append(*list, t)
+	r.chip(t, m)
+}
+
+func (r *reader) number(t token, i int) {
 	n := &r.note.Recipe
 	switch r.where {
 	case atSheet:
-		if len(r.sheets) == 2 {
-			r.note.Unread = append(r.note.Unread, Unread{From: t.from, To: t.to})
-			return
-		}
-		r.sheets = append(r.sheets, t)
-		r.chip(t, Sheet)
+		r.sides(&r.sheets, t, i, Sheet)
 	case atScores:
-		r.scores, r.of = append(r.scores, t), append(r.of, "")
+		r.scores, r.of = append(r.scores, t), append(r.of, r.ahead)
 	case atMark:
-		n.Left = t.length
 		r.means[Mark] = true
-		r.chip(t, Mark)
+		r.once(&n.Left, t, Mark)
 	case atNotch:
-		n.Notch = t.length
-		r.chip(t, Notch)
+		r.once(&n.Notch, t, Notch)
 	case atClaim:
-		if len(r.claims) == 2 {
-			r.note.Unread = append(r.note.Unread, Unread{From: t.from, To: t.to})
-			return
-		}
-		r.claims = append(r.claims, t)
-		r.chip(t, Claim)
+		r.sides(&r.claims, t, i, Claim)
 	case atLimit:
-		n.Quoted = t.length
-		r.chip(t, Limit)
+		r.once(&n.Quoted, t, Limit)
 	case atWalls:
-		n.Wall = t.length
-		r.chip(t, Walls)
+		r.once(&n.Wall, t, Walls)
 	}
 }
 
-func (r *reader) word(t token, list []token, i int) {
+func (r *reader) word(t token, i int) {
 	w := strings.ToLower(t.text)
 	if p, ok := starts[w]; ok {
-		switch {
-		case w == "deep":
-			r.takeLast(Walls)
-			return
-		case w == "for" && r.where == atLimit:
-			return
-		}
-		r.where = p
-		r.clause = len(r.scores)
-		switch w {
-		case "thicker":
-			r.note.Recipe.QuotedOf = mail.Thickness
-		case "longer":
-			r.note.Recipe.QuotedOf = mail.Length
-		case "higher":
-			r.note.Recipe.QuotedOf = mail.Height
+		r.begin(p, w, i)
+		return
+	}
+	if m, ok := parts[w]; ok && r.part(m, i) {
+		return
+	}
+	if m, ok := r.meaning(w, i); ok {
+		if m != "" {
+			r.means[m] = true
+			r.chip(t, m)
 		}
 		return
 	}
-	if m, ok := parts[w]; ok && r.where == atScores && len(r.scores) > 0 {
-		// What is said behind the numbers of a clause is said of all of them that have
-		// nothing yet.
-		for k := range r.of {
-			if k >= r.clause && r.of[k] == "" {
-				r.of[k] = m
-			}
-		}
-		r.means[m] = true
-		return
-	}
-	if m, ok := says[w]; ok {
-		if m == Square && r.where == atClaim || m == Corners && !near(list, i, "corner", "corners") && w != "each" && w != "every" {
-			return
-		}
-		if w == "same" && near(list, i, "end") {
-			m = OneEnd
-		}
-		if m == Corners && r.where != atScores && !r.means[Score] && len(r.scores) == 0 {
-			return
-		}
-		r.means[m] = true
-		r.chip(t, m)
-		return
-	}
-	if w == "one" && near(list, i, "end") {
-		r.means[OneEnd] = true
-		r.chip(t, OneEnd)
-		return
-	}
-	switch w {
-	case "floor":
+	switch m, of := limits[w]; {
+	case of && r.where == atLimit && r.note.Recipe.QuotedOf == "":
+		r.note.Recipe.QuotedOf = m
+	case claims[w] != "" && r.where == atClaim && (len(r.claims) == 0 || r.numberBefore(i, 2)):
+		r.note.Recipe.ClaimOf = claims[w]
+	case claims[w] == job.ForFloor: // a floor is always what it is for
 		r.note.Recipe.ClaimOf = job.ForFloor
-	case "envelope":
-		if r.where == atClaim {
-			r.note.Recipe.ClaimOf = job.ForEnvelope
-		}
-	case "card":
-		if r.where == atClaim {
-			r.note.Recipe.ClaimOf = job.ForCard
-		}
 	}
 	if _, known := parts[w]; !known && !slices.Contains(plain, w) {
-		r.note.Unread = append(r.note.Unread, Unread{From: t.from, To: t.to})
+		r.unread(t)
 	}
 }
 
-// takeLast makes the last number that was read as something else the depth of walls: "walls
-// 5/8 deep", "5/8 deep".
-func (r *reader) takeLast(m Meaning) {
-	if n := len(r.note.Chips); n > 0 && r.note.Chips[n-1].Length > 0 && r.note.Chips[n-1].Meaning != Walls {
-		c := &r.note.Chips[n-1]
-		if c.Meaning == Claim && len(r.claims) > 0 {
-			r.claims = r.claims[:len(r.claims)-1]
+// begin takes a word after which numbers are something else.
+func (r *reader) begin(p place, w string, i int) {
+	switch {
+	case w == "deep" || p == atWalls && !r.numberNext(i):
+		if r.where != atWalls && r.numberBefore(i, 1) {
+			r.takeLast(i)
 		}
-		c.Meaning, r.note.Recipe.Wall = m, c.Length
+		return
+	case p == atLimit && !r.numberNext(i), w == "for" && r.where == atLimit && !r.numberNext(i):
+		return
+	case p == atMark:
+		r.punch = true
+		if i+1 < len(r.list) && strings.EqualFold(r.list[i+1].text, "board") {
+			return
+		}
 	}
+	r.where = p
+	r.clause, r.ahead = len(r.scores), ""
+	if m, ok := limits[w]; ok {
+		r.note.Recipe.QuotedOf = m
+	}
+}
+
+// meaning is what a word means by itself; empty where it is let be, false where it has none.
+func (r *reader) meaning(w string, i int) (Meaning, bool) {
+	m, ok := says[w]
+	switch {
+	case w == "one" && r.near(i, "end"), w == "same" && r.near(i, "end"):
+		return OneEnd, true
+	case !ok:
+		return "", false
+	case m == Square && r.where == atClaim:
+		return "", true
+	case m == Square && r.where == atScores && len(r.sheets) == 0 && r.numberBefore(i, 1): // “score 3 on 8 3/4 square”
+		t := r.dropScore()
+		r.sheets = append(r.sheets, t)
+		r.chip(t, Sheet)
+	case m == Corners && w != "each" && w != "every" && !r.near(i, "corner", "corners"):
+		return "", true
+	case m == Corners && r.where != atScores && len(r.scores) == 0:
+		return "", true
+	}
+	return m, true
+}
+
+// part takes a word that says what scores are of, and reports whether it is one here. Behind
+// the numbers of a clause it is said of all of them that have nothing yet; before them of
+// those that come: "score 1/2 from both sides", "tabs 1/2, flap 1 3/4".
+func (r *reader) part(m Meaning, i int) bool {
+	if r.where == atScores {
+		behind := false
+		for k := r.clause; k < len(r.of); k++ {
+			if r.of[k] == "" {
+				r.of[k], behind = m, true
+			}
+		}
+		if behind {
+			r.means[m] = true
+			return true
+		}
+	}
+	if r.where == atScores || r.where == atSheet && len(r.sheets) > 0 {
+		if r.numberNext(i) {
+			r.where, r.ahead, r.means[m] = atScores, m, true
+			return true
+		}
+	}
+	return r.where == atScores && len(r.scores) > 0
+}
+
+// takeLast makes the number before a word the depth of walls: "5/8 deep", "5/8 walls".
+func (r *reader) takeLast(i int) {
+	t := r.list[i-1]
+	switch r.where {
+	case atScores:
+		if len(r.scores) > 0 {
+			t = r.dropScore()
+		}
+	case atSheet:
+		r.drop(&r.sheets, t)
+	case atClaim:
+		r.drop(&r.claims, t)
+	default:
+		return
+	}
+	r.once(&r.note.Recipe.Wall, t, Walls)
+}
+
+// dropScore takes the last score out of the list: it was something else.
+func (r *reader) dropScore() token {
+	n := len(r.scores) - 1
+	t := r.scores[n]
+	r.scores, r.of = r.scores[:n], r.of[:n]
+	return t
+}
+
+// drop takes a number out of a size, with its chip; one that was not understood there is
+// understood now.
+func (r *reader) drop(list *[]token, t token) {
+	*list = slices.DeleteFunc(*list, func(x token) bool { return x.from == t.from })
+	r.note.Chips = slices.DeleteFunc(r.note.Chips, func(c Chip) bool { return c.From == t.from })
+	r.note.Unread = slices.DeleteFunc(r.note.Unread, func(u Unread) bool { return u.From == t.from })
 }
 
 // near reports whether one of some words follows within three.
-func near(list []token, i int, words ...string) bool {
-	for k := i + 1; k < len(list) && k <= i+3; k++ {
-		if slices.Contains(words, strings.ToLower(list[k].text)) {
+func (r *reader) near(i int, words ...string) bool {
+	for k := i + 1; k < len(r.list) && k <= i+3; k++ {
+		if slices.Contains(words, strings.ToLower(r.list[k].text)) {
 			return true
+		}
+	}
+	return false
+}
+
+// numberBefore reports whether a number stands among the so many tokens before.
+func (r *reader) numberBefore(i, many int) bool {
+	for k := max(0, i-many); k < i; k++ {
+		if r.list[k].number {
+			return true
+		}
+	}
+	return false
+}
+
+// numberNext reports whether a number follows in the same clause, with small words at most
+// between.
+func (r *reader) numberNext(i int) bool {
+	for k := i + 1; k < len(r.list) && !r.list[k].breaks; k++ {
+		if r.list[k].number {
+			return true
+		}
+		if !slices.Contains(between, strings.ToLower(r.list[k].text)) {
+			return false
 		}
 	}
 	return false

@@ -8,7 +8,8 @@ import (
 	"yellowparcel/core/measure"
 )
 
-// decide makes a recipe of what was read, in the form that its numbers fit.
+// decide makes a recipe of what was read, in the form that its numbers fit. What that form
+// has no place for is not understood.
 func (r *reader) decide() {
 	n := &r.note.Recipe
 	for i, t := range r.sheets {
@@ -22,36 +23,45 @@ func (r *reader) decide() {
 	}
 	pocket := r.means[Flap] || r.means[Tabs] && !r.means[Corners]
 	switch {
-	case r.means[Mark] && len(r.scores) == 0:
-		n.Form, n.Side2 = job.PunchRecipe, 0
+	case r.means[Mark] || r.punch && len(r.scores) == 1:
+		r.oneSide(job.PunchRecipe)
+		r.fill(Mark, &n.Left)
 	case r.means[Box]:
-		n.Form, n.Side2 = job.BoxRecipe, 0
-		r.fill(&n.Left, &n.Right, &n.Top, &n.Bottom)
-	case pocket || r.means[OneEnd] || len(r.sheets) == 2 && r.sheets[0].length != r.sheets[1].length && r.anyPart():
+		r.oneSide(job.BoxRecipe)
+		r.fill(Score, &n.Left, &n.Right, &n.Top, &n.Bottom)
+	case pocket || r.means[OneEnd] || len(r.sheets) == 2 && n.Side1 != n.Side2 && r.anyPart():
 		r.pocket()
 	case len(r.scores) == 0:
-		n.Form, n.Side2 = job.SquareRecipe, 0
+		r.oneSide(job.SquareRecipe)
 	default:
 		r.square()
 	}
-	for i, t := range r.scores {
-		m := Score
-		if n.Form.Kind().Pocket && r.of[i] != "" {
-			m = r.of[i]
-		}
-		r.chip(t, m)
+}
+
+// oneSide is a form whose sheet is a square: a second side that is not the same is not
+// understood.
+func (r *reader) oneSide(form job.RecipeForm) {
+	n := &r.note.Recipe
+	if n.Form = form; n.Side2 != 0 && n.Side2 != n.Side1 {
+		t := r.sheets[1]
+		r.drop(&r.sheets, t)
+		r.unread(t)
 	}
+	n.Side2 = 0
 }
 
 func (r *reader) anyPart() bool {
 	return slices.ContainsFunc(r.of, func(m Meaning) bool { return m != "" })
 }
 
-// fill puts the scores into places in their order.
-func (r *reader) fill(places ...*measure.Length) {
+// fill puts the scores into places in their order; one that repeats the place that it would
+// have had once more is the same score.
+func (r *reader) fill(m Meaning, places ...*measure.Length) {
 	for i, t := range r.scores {
 		if i < len(places) {
-			*places[i] = t.length
+			r.once(places[i], t, m)
+		} else {
+			r.once(places[len(places)-1], t, m)
 		}
 	}
 }
@@ -67,55 +77,47 @@ func (r *reader) square() {
 		side += n.Side2
 	}
 	half := measure.Round(float64(side) / math.Sqrt2 / 2)
-	beyond := slices.ContainsFunc(r.scores, func(t token) bool { return t.length > half }) && half > 0
-	n.Form = job.CornersRecipe
-	if beyond && !r.means[Corners] || half == 0 && len(r.scores) > 1 && !r.means[Corners] {
-		n.Form = job.PairRecipe
-		r.fill(&n.Left, &n.Right, &n.Top, &n.Bottom)
-		return
+	// Without a sheet two scores are taken for a pair.
+	pair := len(r.scores) > 1
+	if half > 0 {
+		pair = slices.ContainsFunc(r.scores, func(t token) bool { return t.length > half })
 	}
-	switch len(r.scores) {
-	case 1, 2: // the same for both sides, and for top and bottom
-		r.fill(&n.Left, &n.Top)
+	switch {
+	case pair && !r.means[Corners]:
+		n.Form = job.PairRecipe
+		r.fill(Score, &n.Left, &n.Right, &n.Top, &n.Bottom)
+	case len(r.scores) < 3: // the same for both sides, and for top and bottom
+		n.Form = job.CornersRecipe
+		r.fill(Score, &n.Left, &n.Top)
 	default:
-		r.fill(&n.Left, &n.Right, &n.Top, &n.Bottom)
+		n.Form = job.CornersRecipe
+		r.fill(Score, &n.Left, &n.Right, &n.Top, &n.Bottom)
 	}
 }
 
 // pocket is a rectangle with its scores by what they are of.
 func (r *reader) pocket() {
 	n := &r.note.Recipe
-	n.Form = job.PocketRecipe
-	if r.means[OneEnd] {
+	switch {
+	case r.means[OneEnd]:
 		n.Form = job.EndRecipe
-	}
-	if n.Wall > 0 && !r.means[OneEnd] {
+	case n.Wall > 0:
 		n.Form = job.WallsRecipe
+	default:
+		n.Form = job.PocketRecipe
 	}
-	free := []*measure.Length{&n.Top, &n.Bottom}
 	for i, t := range r.scores {
-		switch r.of[i] {
+		places := []*measure.Length{&n.Top, &n.Bottom} // of both from one end the second is the back's
+		m := r.of[i]
+		switch m {
 		case Tabs:
-			if n.Left == 0 {
-				n.Left = t.length
-			} else {
-				n.Right = t.length
-			}
-		case Flap:
-			if n.Top != 0 { // of both from one end the second
-				n.Bottom = t.length
-				continue
-			}
-			n.Top = t.length
+			places = []*measure.Length{&n.Left, &n.Right}
 		case Back:
-			n.Bottom = t.length
-		default:
-			for _, f := range free {
-				if *f == 0 {
-					*f = t.length
-					break
-				}
-			}
+			places = []*measure.Length{&n.Bottom}
+		case "":
+			m = Score
 		}
+		at := slices.IndexFunc(places, func(p *measure.Length) bool { return *p == 0 })
+		r.once(places[max(at, 0)], t, m)
 	}
 }
