@@ -121,7 +121,8 @@ func (r *reader) word(t token, i int) {
 		r.begin(p, w, i)
 		return
 	}
-	if m, ok := parts[w]; ok && r.part(m, i) {
+	if m, ok := parts[w]; ok {
+		r.part(m, i)
 		return
 	}
 	if m, ok := r.meaning(w, i); ok {
@@ -139,7 +140,7 @@ func (r *reader) word(t token, i int) {
 	case claims[w] == job.ForFloor: // a floor is always what it is for
 		r.note.Recipe.ClaimOf = job.ForFloor
 	}
-	if _, known := parts[w]; !known && !slices.Contains(plain, w) {
+	if !slices.Contains(plain, w) {
 		r.unread(t)
 	}
 }
@@ -189,29 +190,21 @@ func (r *reader) meaning(w string, i int) (Meaning, bool) {
 	return m, true
 }
 
-// part takes a word that says what scores are of, and reports whether it is one here. Behind
-// the numbers of a clause it is said of all of them that have nothing yet; before them of
-// those that come: "score 1/2 from both sides", "tabs 1/2, flap 1 3/4".
-func (r *reader) part(m Meaning, i int) bool {
+// part takes a word that says what scores are of. Behind the numbers of a clause it is said
+// of all of them that have nothing yet; before them of those that come: "score 1/2 from both
+// sides", "tabs 1/2, flap 1 3/4".
+func (r *reader) part(m Meaning, i int) {
+	behind := false
 	if r.where == atScores {
-		behind := false
 		for k := r.clause; k < len(r.of); k++ {
 			if r.of[k] == "" {
-				r.of[k], behind = m, true
+				r.of[k], behind, r.means[m] = m, true, true
 			}
 		}
-		if behind {
-			r.means[m] = true
-			return true
-		}
 	}
-	if r.where == atScores || r.where == atSheet && len(r.sheets) > 0 {
-		if r.numberNext(i) {
-			r.where, r.ahead, r.means[m] = atScores, m, true
-			return true
-		}
+	if !behind && (r.where == atScores || len(r.sheets) > 0) && r.numberNext(i) {
+		r.where, r.ahead, r.means[m] = atScores, m, true
 	}
-	return r.where == atScores && len(r.scores) > 0
 }
 
 // takeLast makes the number before a word the depth of walls: "5/8 deep", "5/8 walls".
@@ -219,9 +212,7 @@ func (r *reader) takeLast(i int) {
 	t := r.list[i-1]
 	switch r.where {
 	case atScores:
-		if len(r.scores) > 0 {
-			t = r.dropScore()
-		}
+		r.dropScore()
 	case atSheet:
 		r.drop(&r.sheets, t)
 	case atClaim:
