@@ -1,0 +1,148 @@
+package offer
+
+import (
+	"strings"
+	"testing"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
+	"yellowparcel/core/mail"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+	"yellowparcel/internal/anyjob"
+)
+
+const inch = measure.Inch
+
+type finder func(Offers, compare.Candidate, mail.Verdict, compare.Forecast) []Remedy
+
+// found are what a finder offers to a star chart that was changed.
+func found(find finder, shop job.Shop, change func(*job.Job)) []Remedy {
+	j := anyjob.Star(7*inch, 5*inch, blank.DiamondID)
+	change(&j)
+	o := offersTo(j, shop)
+	c := o.Choose(o.Candidates())
+	book, _ := o.Book()
+	v := o.VerdictOf(book, o.Mailed(o.Closed(c)))
+	return find(o, c, v, compare.ForecastOf(v))
+}
+
+func ids(list []Remedy) string {
+	names := []string{}
+	for _, r := range list {
+		names = append(names, r.ID())
+	}
+	return strings.Join(names, " ")
+}
+
+// Each finder offers what helps, and nothing where there is nothing to help with.
+func TestWhatEachFinderOffers(t *testing.T) {
+	shop := job.DefaultShop()
+	with := func(kinds ...string) func(*job.Job) {
+		return func(j *job.Job) {
+			for _, k := range kinds {
+				next, err := j.Apply(shop, field.Edit{Act: field.Add, Path: "parts", Text: k})
+				if err != nil {
+					t.Fatal(err)
+				}
+				*j = next
+			}
+		}
+	}
+	foam := func(heights ...measure.Length) func(*job.Job) {
+		return func(j *job.Job) {
+			for i, f := range heights {
+				j.Parts = append(j.Parts, job.Part{ID: string(rune('a' + i)), Name: "Panel", Kind: job.LayerPart, Stock: "cover-80", Border: inch / 8, Foam: f})
+			}
+		}
+	}
+	square := func(more func(*job.Job)) func(*job.Job) {
+		return func(j *job.Job) { j.Card.Width = j.Card.Height; more(j) }
+	}
+	plain := func(*job.Job) {}
+	toUK := func(j *job.Job) { j.Post.Destination = "uk-inland" }
+	// 14 x 10 in of chipboard weigh 76 g a sheet: over 3.5 oz with envelope and two sheets.
+	heavy := func(stock string) func(*job.Job) {
+		return func(j *job.Job) {
+			j.Card.Width, j.Card.Height, j.Parts[0].Stock = 11*inch, 6*inch, stock
+			for _, id := range []string{"a", "b"} {
+				j.Parts = append(j.Parts, job.Part{ID: id, Name: "Panel", Kind: job.LayerPart, Stock: "cover-130", Border: inch / 8})
+			}
+		}
+	}
+	for name, tt := range map[string]struct {
+		find   finder
+		change func(*job.Job)
+		want   string
+	}{
+		"foam: none":                      {Offers.flatter, plain, ""},
+		"foam: thick and thin":            {Offers.flatter, foam(inch/8, inch/16), "foam:thin foam:none"},
+		"foam: thin":                      {Offers.flatter, foam(inch / 16), "foam:none"},
+		"lighter: light already":          {Offers.lighter, toUK, ""},
+		"lighter: two steps down":         {Offers.lighter, heavy("cover-130"), "stock:cover-110 stock:cover-100"},
+		"lighter: made already":           {Offers.lighter, func(j *job.Job) { heavy("cover-130")(j); j.Card.Made = true }, ""},
+		"lighter: the lightest":           {Offers.lighter, heavy("cover-65"), ""},
+		"closure: a clasp":                {Offers.reclosed, func(j *job.Job) { j.Post.Closure = "clasp" }, "closure"},
+		"closure: a seal":                 {Offers.reclosed, func(j *job.Job) { j.Post.Closure = "wax" }, "closure"},
+		"closure: gum":                    {Offers.reclosed, func(j *job.Job) { j.Post.Closure = "gum" }, ""},
+		"address: long edge":              {Offers.addressed, plain, ""},
+		"address: short edge":             {Offers.addressed, func(j *job.Job) { j.Post.AddressShort = true }, "address"},
+		"rectangle: it is one":            {Offers.rectangled, toUK, ""},
+		"rectangle: a square":             {Offers.rectangled, square(plain), "rectangle"},
+		"rectangle: chosen already":       {Offers.rectangled, square(func(j *job.Job) { j.Envelope.Mailable = true }), ""},
+		"rectangle: a bare square":        {Offers.rectangled, square(func(j *job.Job) { j.Post.Bare = true }), ""},
+		"shield: flat":                    {Offers.shielded, plain, ""},
+		"shield: a knot":                  {Offers.shielded, with("knot"), "shield shield-embossed"},
+		"shield: there already":           {Offers.shielded, with("knot", "shield"), ""},
+		"shield: flat but sharp":          {Offers.shielded, with("brad"), "shield shield-embossed"},
+		"stronger: no points":             {Offers.stronger, plain, ""},
+		"stronger: a brad":                {Offers.stronger, with("brad"), "envelope:text-105"},
+		"stronger: strong already":        {Offers.stronger, func(j *job.Job) { with("brad")(j); j.Envelope.Stock = "kraft-120" }, ""},
+		"stronger: a bought one":          {Offers.stronger, func(j *job.Job) { with("brad")(j); j.Envelope.Construction, j.Envelope.From = blank.BoughtID, "a7" }, ""},
+		"counter: goes":                   {Offers.atTheCounter, plain, ""},
+		"counter: a clasp":                {Offers.atTheCounter, func(j *job.Job) { j.Post.Closure = "clasp" }, "hand class:parcel"},
+		"counter: by hand already":        {Offers.atTheCounter, func(j *job.Job) { j.Post.Closure, j.Post.HandCancel = "clasp", true }, "class:parcel"},
+		"counter: the next that takes it": {Offers.atTheCounter, square(plain), "class:parcel"},
+		"counter: no surcharge":           {Offers.atTheCounter, square(toUK), ""},
+	} {
+		t.Run(name, func(t *testing.T) {
+			if got := ids(found(tt.find, shop, tt.change)); got != tt.want {
+				t.Errorf("offers %q, want %q", got, tt.want)
+			}
+		})
+	}
+	for name, tt := range map[string]struct {
+		change func(*paper.Stock) // of the papers of 105 gsm
+		want   string
+	}{
+		"all there":              {func(*paper.Stock) {}, "envelope:text-105"},
+		"removed from the shelf": {func(s *paper.Stock) { s.Off = true }, "envelope:kraft-120"},
+		"coated":                 {func(s *paper.Stock) { s.Surface = paper.Coated }, "envelope:kraft-120"},
+		"uncoated":               {func(s *paper.Stock) { s.Surface = paper.Uncoated }, "envelope:text-105"},
+		"just thin":              {func(s *paper.Stock) { s.GSM = 99.9 }, "envelope:kraft-120"},
+		"just strong enough":     {func(s *paper.Stock) { s.GSM = 100 }, "envelope:text-105"},
+	} {
+		t.Run("the lightest that serves: "+name, func(t *testing.T) {
+			shop := job.DefaultShop()
+			for i := range shop.Stocks {
+				if shop.Stocks[i].ID == "text-105" {
+					tt.change(&shop.Stocks[i])
+				}
+			}
+			if got := ids(found(Offers.stronger, shop, with("brad"))); got != tt.want {
+				t.Errorf("offers %q, want %q", got, tt.want)
+			}
+		})
+	}
+	// Heavier than 170 gsm folds badly round a card.
+	shop.Stocks = []paper.Stock{{ID: "copy-80", GSM: 80, Caliper: inch / 250}, {ID: "cover-80", GSM: 171, Caliper: inch / 100}}
+	if got := ids(found(Offers.stronger, shop, with("brad"))); got != "" {
+		t.Errorf("offers %q", got)
+	}
+	shop.Stocks[1].GSM = 170
+	if got := ids(found(Offers.stronger, shop, with("brad"))); got != "envelope:cover-80" {
+		t.Errorf("offers %q", got)
+	}
+}
