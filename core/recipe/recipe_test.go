@@ -197,3 +197,50 @@ func TestNotesAreTheSame(t *testing.T) {
 	}
 	golden.Check(t, "notes", lines)
 }
+
+// A card that fills the envelope to the last nanometre goes in, and one a nanometre larger
+// is told by how much; the ease of a reading is the tighter one.
+func TestACardThatFillsIt(t *testing.T) {
+	shop := demo.Shop()
+	stock, _ := shop.Stock(demo.Jobs()[0].Envelope.Stock)
+	// Scored at 3 and 8 3/8 from one corner: 5 3/8 between, of a square and of a pocket
+	// between its tabs; both papers and the card's .01 mm off.
+	inside := 43*in/8 - 2*stock.Caliper - 10*measure.Micrometre
+	for name, tt := range map[string]struct {
+		note       job.Recipe
+		wide, high recipe.FaultID
+	}{
+		"square": {job.Recipe{Form: job.PairRecipe, Side1: 35 * in / 4, Left: 3 * in, Right: 67 * in / 8, Corner: in / 2}, recipe.TightSides, recipe.TightEnds},
+		"pocket": {job.Recipe{Form: job.PocketRecipe, Side1: 51 * in / 8, Side2: 12 * in, Left: in / 2, Top: 17 * in / 8, Bottom: 9 * in / 2}, recipe.TightAcross, recipe.TightDown},
+	} {
+		for _, by := range []struct {
+			wide, high measure.Length
+			want       recipe.FaultID
+		}{{0, -in, ""}, {-in, 0, ""}, {1, -in, tt.wide}, {-in, 1, tt.high}} {
+			t.Run(fmt.Sprintf("%s %d %d", name, by.wide, by.high), func(t *testing.T) {
+				r := flat(inside+by.wide, inside+by.high, tt.note)
+				list, none := r.Readings()
+				if none != blank.MakesOne || len(list) == 0 {
+					t.Fatalf("%v: %+v", none, list)
+				}
+				of := list[len(list)-1]
+				if of.EaseWidth != -by.wide || of.EaseHeight != -by.high || of.Ease() != -max(by.wide, by.high) {
+					t.Errorf("ease %d and %d, %d", of.EaseWidth, of.EaseHeight, of.Ease())
+				}
+				told := recipe.FaultID("")
+				for _, f := range r.Faults(of) {
+					switch f.ID {
+					case recipe.TightSides, recipe.TightEnds, recipe.TightAcross, recipe.TightDown:
+						told = f.ID
+						if f.A != 1 {
+							t.Errorf("%s by %d", f.ID, f.A)
+						}
+					}
+				}
+				if told != by.want {
+					t.Errorf("told %q, want %q", told, by.want)
+				}
+			})
+		}
+	}
+}
