@@ -1,6 +1,8 @@
 package offer
 
 import (
+	"math"
+	"slices"
 	"strings"
 	"testing"
 
@@ -144,5 +146,58 @@ func TestWhatEachFinderOffers(t *testing.T) {
 	shop.Stocks[1].GSM = 170
 	if got := ids(found(Offers.stronger, shop, with("brad"))); got != "envelope:cover-80" {
 		t.Errorf("offers %q", got)
+	}
+}
+
+// What is left off is counted by name, with what the card is thinner and lighter for it; a
+// caliper that reads more than the sums takes more of it.
+func TestWhatIsLeftOff(t *testing.T) {
+	shop, mm := job.DefaultShop(), measure.Millimetre
+	for name, tt := range map[string]struct {
+		measured measure.Length
+		things   []string
+		want     []Left
+		thinner  measure.Length
+		lighter  float64
+	}{
+		// A base of .56 under gems of 4, in four papers of .1 and gum of .05: 5.01, and a letter
+		// is 5 at most. Gems of 2 may stay.
+		"both large gems":          {0, []string{"gem-4", "gem-4", "gem-2"}, []Left{{"Gem, large", 2}}, 2 * mm, 0.8},
+		"one of each":              {0, []string{"gem-4", "gem-2"}, []Left{{"Gem, large", 1}}, 2 * mm, 0.4},
+		"the caliper reads 3 more": {8*mm + 10*measure.Micrometre, []string{"gem-4", "gem-2"}, []Left{{"Gem, large", 1}, {"Gem, small", 1}}, 4 * mm, 0.5},
+		"the caliper reads less":   {5*mm + 5*measure.Micrometre, []string{"gem-4", "gem-2"}, []Left{{"Gem, large", 1}}, 2 * mm, 0.4},
+	} {
+		t.Run(name, func(t *testing.T) {
+			var job0 job.Job
+			list := found(Offers.leaveOff, shop, func(j *job.Job) {
+				for _, k := range tt.things {
+					next, err := j.Apply(shop, field.Edit{Act: field.Add, Path: "parts", Text: k})
+					if err != nil {
+						t.Fatal(err)
+					}
+					*j = next
+					last := &j.Parts[len(j.Parts)-1]
+					last.Name = strings.TrimSuffix(last.Name, " 2") // as somebody may name them
+				}
+				j.Post.Destination, j.Post.Closure, j.Post.Measured.Thickness = "uk-inland", "gum", tt.measured
+				job0 = *j
+			})
+			if len(list) != 1 || list[0].Kind != LeaveOff || !slices.Equal(list[0].Left, tt.want) || list[0].Thinner != tt.thinner || math.Abs(list[0].Lighter-tt.lighter) > 1e-9 {
+				t.Fatalf("%+v", list)
+			}
+			if after := list[0].Take(job0); len(job0.Parts)-len(after.Parts) != list[0].touched {
+				t.Errorf("%d parts are left of %d", len(after.Parts), len(job0.Parts))
+			}
+		})
+	}
+}
+
+// A shield weighs by its size: 3 g of 127 x 89 mm are 5.99 g of 7 x 5 in.
+func TestAShieldWeighsByItsSize(t *testing.T) {
+	shop := job.DefaultShop()
+	list := found(Offers.shielded, shop, func(j *job.Job) { *j, _ = j.Apply(shop, field.Edit{Act: field.Add, Path: "parts", Text: "brad"}) })
+	j := list[0].Take(anyjob.Star(7*inch, 5*inch, blank.DiamondID))
+	if got := j.Parts[len(j.Parts)-1].Thing.Grams; math.Abs(got-3*177.8*127/127/89) > 1e-9 {
+		t.Errorf("%v g", got)
 	}
 }
