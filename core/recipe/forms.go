@@ -104,9 +104,12 @@ func (r Recipe) Offset() (Offset, bool) {
 	if o.Open = low > most; o.Open {
 		return o, true
 	}
-	high = math.Min(high, most)
 	tick := r.Style().Tick
 	o.Low, o.High = measure.Round(low).Near(tick), measure.Round(high).Near(tick)
+	if most < high { // what opens a seam is no answer
+		o.High = measure.Round(most).Down(tick)
+		o.Low = min(o.Low, o.High)
+	}
 	ease := func(at measure.Length, p pair) measure.Length {
 		return measure.Round(diag) - p.both + 2*at - p.claim - max(0, size.Thick-depth)
 	}
@@ -128,8 +131,9 @@ func (r Recipe) Offset() (Offset, bool) {
 func (r Recipe) closesUpTo() float64 {
 	n := r.note
 	if n.Form == job.BoxRecipe {
-		// S - (w + h + 2d)/√2: the walls' readings lie as a diamond's do.
-		return (float64(n.Left+n.Top)*math.Sqrt2 - float64(n.Side1)) / (2 * math.Sqrt2)
+		// S - (w + h + 2d)/√2, with w and h from the floors' readings and d what the walls'
+		// are less.
+		return (float64(n.Left+n.Right+n.Top+n.Bottom) - float64(n.Side1)*math.Sqrt2) / 4
 	}
 	most := math.Inf(1)
 	for _, s := range []struct{ a, b, edge measure.Length }{{n.Left, n.Top, n.Side1}, {n.Top, n.Right, n.Side2}, {n.Right, n.Bottom, n.Side1}, {n.Bottom, n.Left, n.Side2}} {

@@ -148,3 +148,50 @@ func TestUsedAsItStands(t *testing.T) {
 		})
 	}
 }
+
+// What suits closes: tabs and the flap's cover as wide as the adhesive, tabs that do not meet,
+// a flap no longer than the front, and a card that goes in; a hair less of any does not.
+func TestWhatSuits(t *testing.T) {
+	shop, hair := demo.Shop(), measure.Length(1)
+	glue, _ := shop.Adhesive(demo.Jobs()[0].Envelope.Adhesive)
+	g := glue.Width
+	// Between the tabs and the scores lie 2 x 2, the back covers all but 1/4.
+	pocket := func(tab, flap, gap measure.Length) job.Recipe {
+		return job.Recipe{Form: job.PocketRecipe, Side1: 2*in + 2*tab, Side2: flap + 4*in - gap, Left: tab, Top: flap, Bottom: 2*in - gap}
+	}
+	box := func(side measure.Length) job.Recipe {
+		// A floor of 2 x 2 and 1/2 deep closes from a square of 5/√2 on.
+		floor := measure.Round((float64(side)*math.Sqrt2 - 2*float64(in)) / 2)
+		return job.Recipe{Form: job.BoxRecipe, Side1: side, Left: floor - in/2, Right: floor}
+	}
+	least := measure.Round(5 / math.Sqrt2 * float64(in))
+	for name, tt := range map[string]struct {
+		note job.Recipe
+		card measure.Length
+		want bool
+	}{
+		"a pocket":                    {pocket(g, in, in/4), in, true},
+		"a tab under the adhesive":    {pocket(g-hair, in, in/4), in, false},
+		"tabs that just meet":         {pocket(in, in, in/4), in, true},
+		"tabs that cross":             {pocket(in+hair, in, in/4), in, false},
+		"a cover like the adhesive":   {pocket(g, in/4+g, in/4), in, true},
+		"a cover under the adhesive":  {pocket(g, in/4+g-hair, in/4), in, false},
+		"a flap as long as the front": {pocket(g, 2*in, in/4), in, true},
+		"a flap over the front":       {pocket(g, 2*in+hair, in/4), in, false},
+		"a card that is too large":    {pocket(g, in, in/4), 2 * in, false},
+		"a box":                       {box(4 * in), in, true},
+		"a box that closes":           {box(least + in/100), in, true},
+		"a box that is open":          {box(least - in/100), in, false},
+		"a box that is too small":     {box(4 * in), 2 * in, false},
+	} {
+		t.Run(name, func(t *testing.T) {
+			k, fault := flat(tt.card, tt.card, tt.note).Readings()
+			if fault != blank.MakesOne {
+				t.Fatal(fault)
+			}
+			if k[0].Suits != tt.want {
+				t.Errorf("suits: %v; %+v", k[0].Suits, k[0])
+			}
+		})
+	}
+}
