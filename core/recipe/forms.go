@@ -131,7 +131,7 @@ func (r Recipe) Offset() (Offset, bool) {
 func (r Recipe) closesUpTo() float64 {
 	n := r.note
 	if n.Form == job.BoxRecipe {
-		// S - (w + h + 2d)/√2, with w and h from the floors' readings and d what the walls'
+		// S = (w + h + 2d)/√2, with w and h from the floors' readings and d what the walls'
 		// are less.
 		return (float64(n.Left+n.Right+n.Top+n.Bottom) - float64(n.Side1)*math.Sqrt2) / 4
 	}
