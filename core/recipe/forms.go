@@ -81,10 +81,9 @@ func (r Recipe) Offset() (Offset, bool) {
 	a, b := try(size.Width, size.Height)
 	meet := func(a, b pair) (low, high float64) { return math.Max(a.low, b.low), math.Min(a.high, b.high) }
 	if low, high := meet(a, b); low > high { // turned?
-		if c, d := try(size.Height, size.Width); true {
-			if l, h := meet(c, d); l <= h {
-				a, b = c, d
-			}
+		c, d := try(size.Height, size.Width)
+		if l, h := meet(c, d); l <= h {
+			a, b = c, d
 		}
 	}
 	o := Offset{}
