@@ -46,14 +46,14 @@ func Jobs() []job.Job {
 			Card:     job.Card{Width: 5*in + 3*in/8, Height: 5*in + 3*in/8, Fold: card.SideFold},
 			Parts:    []job.Part{base("cover-100"), layer("night-sky", "Night-sky layer", "pattern-130", in/8, 0)},
 			Envelope: envelope("copy-80"),
-			Post:     job.PostWish{Destination: "us-domestic"},
+			Mail:     job.MailWish{Destination: "us-domestic"},
 		},
 		{
 			Name: "Meteor-night invitation", Count: 40,
 			Card:     job.Card{Width: 7 * in, Height: 5 * in, Fold: card.TopFold},
 			Parts:    []job.Part{base("cover-80"), layer("programme", "Programme panel", "cover-65", in/4, 0)},
 			Envelope: envelope("copy-80"),
-			Post:     job.PostWish{Destination: "us-domestic"},
+			Mail:     job.MailWish{Destination: "us-domestic"},
 		},
 		{
 			Name: "Lens fund thank-you, raised star", Count: 8,
@@ -61,21 +61,21 @@ func Jobs() []job.Job {
 			Parts:    []job.Part{base("cover-110"), layer("mat", "Brass mat", "pattern-200", in/16, 0), layer("star", "Star panel on foam", "cover-110", in/8, in/8)},
 			Items:    []job.Item{{ID: "brad", Name: "Brass star", Width: 2 * in, Height: 2 * in}, {ID: "words", Name: "Thank you", Width: 3 * in, Height: in / 2}, {ID: "ribbon", Name: "Ribbon", Height: 3 * in / 8}},
 			Envelope: envelope("kraft-120"),
-			Post:     job.PostWish{Destination: "us-domestic"},
+			Mail:     job.MailWish{Destination: "us-domestic"},
 		},
 		{
 			Name: "Supporter card, slim", Count: 25,
 			Card:     job.Card{Width: 8*in + in/2, Height: 3*in + in/2, Fold: card.FlatCard},
 			Parts:    []job.Part{base("cover-130")},
 			Envelope: envelope("text-105"),
-			Post:     job.PostWish{Destination: "us-domestic"},
+			Mail:     job.MailWish{Destination: "us-domestic"},
 		},
 		{
 			Name: "Dome rota, holiday card", Count: 6,
 			Card:     job.Card{Width: 105 * measure.Millimetre, Height: 148 * measure.Millimetre, Fold: card.SideFold},
 			Parts:    []job.Part{base("cover-80"), layer("moon", "Moon layer", "pattern-130", 5*measure.Millimetre, 0)},
 			Envelope: envelope("copy-80"),
-			Post:     job.PostWish{Destination: job.ByHand},
+			Mail:     job.MailWish{Destination: job.ByHand},
 		},
 		{
 			Name: "Moon-watch invitation, brass and knot", Count: 10,
@@ -86,7 +86,7 @@ func Jobs() []job.Job {
 				thing("star-2", "brad", 5*in+3*in/4, 5*in/4, 0, 0), thing("gem", "gem-2", 4*in+in/2, 3*in/2, 0, 0),
 			},
 			Envelope: envelope("text-105"),
-			Post:     job.PostWish{Destination: "us-domestic"},
+			Mail:     job.MailWish{Destination: "us-domestic"},
 		},
 	}
 }
@@ -98,7 +98,7 @@ func Blank() job.Job {
 		Card:     job.Card{Width: 7 * in, Height: 5 * in, Fold: card.TopFold},
 		Parts:    []job.Part{base("cover-100")},
 		Envelope: envelope("copy-80"),
-		Post:     job.PostWish{Destination: "us-domestic"},
+		Mail:     job.MailWish{Destination: "us-domestic"},
 	}
 }
 

@@ -48,14 +48,14 @@ func TestCompareConstructions(t *testing.T) {
 	w.station("Meteor-night thanks, square", "envelope")
 	w.pick("sort-quick")
 	w.see(test("comparison-sentence"), "cuts and folds, the fewest")
-	w.pick("sort-post")
+	w.pick("sort-mail")
 	w.see(test("comparison-sentence"), "it goes as letter")
 	w.see(test("rectangle"), "7 9/16 × 5 11/16 in, held by two strips, it would not pay the surcharge")
 	w.click(test("take-rectangle"))
-	w.see(test("ticket-post")+" .value", "letter")
+	w.see(test("ticket-mail")+" .value", "letter")
 	w.see(test("reading-closed"), "7 9/16 × 5 11/16")
 	w.click(test("undo"))
-	w.see(test("ticket-post"), "letter + surcharge")
+	w.see(test("ticket-mail"), "letter + surcharge")
 	w.quiet()
 }
 

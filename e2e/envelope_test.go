@@ -34,7 +34,7 @@ func TestACardInABoughtA7(t *testing.T) {
 	w.see(test("headline"), "Take A7")
 	w.choose("field-envelope.liner", "Kraft")
 	w.see(test("reading-liner"), "7 × 6 9/16")
-	w.goTo(at[:len(at)-len("card")] + "post")
+	w.goTo(at[:len(at)-len("card")] + "mail")
 	w.see(test("headline"), "it goes as a letter")
 	w.goTo(at[:len(at)-len("card")] + "paper")
 	w.see(test("notes"), "Take 1 envelope: A7, to buy.")
@@ -145,7 +145,7 @@ func TestAMetricShopThroughAllStations(t *testing.T) {
 	// 110 and 148, .73 of thickness and 6.35 of ease; the long side opens.
 	w.see(test("reading-closed"), "× 117.5")
 	w.see(test("reading-opens"), "the long side")
-	to("post")
+	to("mail")
 	w.choose("pick-destination", "Germany")
 	w.see(test("headline"), "goes as a")
 	w.see(test("check-height")+" "+test("limit"), "70 mm to 250 mm")

@@ -39,7 +39,7 @@ func TestLayers(t *testing.T) {
 		}
 	}
 	w.saved()
-	w.goTo(at + "post")
+	w.goTo(at + "mail")
 	// 0.8 mm, a layer of 0.24 on foam of 3.175, and the envelope: about 4.7 mm.
 	w.see(test("check-thickness")+" "+test("measured"), "0.184 in")
 	w.goTo(at + "layers")

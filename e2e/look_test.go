@@ -59,7 +59,7 @@ func TestLook(t *testing.T) {
 			others.row(w.picture(t))
 		}
 		others.write(t, filepath.Join(dir, look.name+"-other.png"))
-		for _, station := range []string{"card", "layers", "envelope", "post", "paper"} {
+		for _, station := range []string{"card", "layers", "envelope", "mail", "paper"} {
 			s := sheet{}
 			for _, j := range demo.Jobs() {
 				w.goTo("/")

@@ -14,7 +14,7 @@ type numbers struct{ headline, ticketFlat, ticketSheet, post string }
 
 func (w *window) numbers() numbers {
 	ticket := func(line string) string { return w.text(test("ticket-"+line) + " .value") }
-	return numbers{w.text(test("headline")), ticket("flat"), ticket("sheet"), ticket("post")}
+	return numbers{w.text(test("headline")), ticket("flat"), ticket("sheet"), ticket("mail")}
 }
 
 // TestMakerChangesTheSquareCard does what the first makers do: opens the sample,
@@ -73,7 +73,7 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 	w.Keyboard.MustType(input.Enter)
 	w.see(test("headline"), "at 2 13/16 and 8 5/8")
 
-	w.goTo(strings.TrimSuffix(at, "card") + "post")
+	w.goTo(strings.TrimSuffix(at, "card") + "mail")
 	// 5 13/16 over 4 9/16 is 1.27: nearly square.
 	w.see(test("headline"), "Nearly square, so as a letter it pays the surcharge; in a ")
 	w.see(test("check-addressAspect")+" "+test("measured"), "1.27")
@@ -92,7 +92,7 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 
 	p.stop(os.Interrupt)
 	p = p.restart()
-	w = open(t, p, strings.TrimSuffix(at, "card")+"post")
+	w = open(t, p, strings.TrimSuffix(at, "card")+"mail")
 	w.see(test("headline"), "Nearly square")
 	if after := w.numbers(); after != before {
 		t.Errorf("after a restart: %+v, want %+v", after, before)
@@ -153,7 +153,7 @@ func TestDrawingsAreToScale(t *testing.T) {
 	check("the card", `[data-part=card]`, "across", in, 5.375*in)
 	check("the closing flap's size", `[data-size=flap]`, "down", in, (diagonal-9.0625)*in)
 
-	w.goTo(at + "post")
+	w.goTo(at + "mail")
 	w.see(test("headline"), "Square")
 	check("the piece", `[data-part=piece]`, "across", in, 5.6875*in)
 	check("the plain rectangle", `[data-part=rectangle]`, "across", in, 7.5625*in)
@@ -243,7 +243,7 @@ func TestWordsFollowTheDrawing(t *testing.T) {
 	for station, says := range map[string]string{
 		"card":     "The flat card, 8 1/2 × 3 1/2 in, without a score.",
 		"envelope": "standing on its point. Four creases mark a rectangle of 8 13/16 × 3 13/16",
-		"post":     "The closed envelope, 8 13/16 × 3 13/16 in",
+		"mail":     "The closed envelope, 8 13/16 × 3 13/16 in",
 	} {
 		w.goTo(at + station)
 		w.see(test("headline"), "")

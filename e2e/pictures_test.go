@@ -36,7 +36,7 @@ func TestPictures(t *testing.T) {
 	take("jobs")
 	at := w.openJob("Meteor-night thanks, square")
 	at = at[:len(at)-len("card")]
-	for _, station := range []string{"card", "envelope", "post", "paper"} {
+	for _, station := range []string{"card", "envelope", "mail", "paper"} {
 		w.goTo(at + station)
 		w.see(test("headline"), "")
 		take(station)
@@ -75,13 +75,13 @@ func TestPictures(t *testing.T) {
 	w.see(test("recipe-reading"), "right to bottom ≈ 2 9/16")
 	w.MustEval(`() => { document.activeElement.blur(); document.querySelector('[data-test=recipe]').scrollIntoView({ block: 'start', behavior: 'instant' }) }`)
 	take("recipe")
-	w.station("Moon-watch invitation, brass and knot", "post")
-	w.pick("post-view-relief")
+	w.station("Moon-watch invitation, brass and knot", "mail")
+	w.pick("mail-view-relief")
 	w.see(test("reading-max"), "≈ 17/64")
 	top := `() => { document.activeElement.blur(); window.scrollTo({ top: 0, behavior: 'instant' }) }`
 	w.MustEval(top)
 	take("relief")
-	w.pick("post-view-belt")
+	w.pick("mail-view-belt")
 	w.see(test("belt-verdict"), "")
 	w.MustEval(top)
 	take("belt")

@@ -135,7 +135,7 @@ func TestNothingIsFetchedFromOutside(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := strings.TrimSuffix(w.openJob("Dome rota, holiday card"), "card")
-	for _, station := range []string{"card", "envelope", "post"} {
+	for _, station := range []string{"card", "envelope", "mail"} {
 		w.goTo(at + station)
 		w.see(test("headline"), "")
 		w.quiet()
@@ -272,7 +272,7 @@ func TestNothingRunsOffANarrowPage(t *testing.T) {
 	w.saved()
 	for path, sign := range map[string]string{
 		"/": test("job"), "/shelf": test("shelf-sheets-0"), at + "card": test("headline"), at + "layers": test("headline"),
-		at + "envelope": test("comparison-sentence"), at + "post": test("headline"), at + "paper": test("cut-steps"), at + "swatches": test("swatch"),
+		at + "envelope": test("comparison-sentence"), at + "mail": test("headline"), at + "paper": test("cut-steps"), at + "swatches": test("swatch"),
 		at + "gauge": test("gauge-text"), "/rules": test("rules-title"),
 	} {
 		w.goTo(path)
@@ -280,11 +280,11 @@ func TestNothingRunsOffANarrowPage(t *testing.T) {
 		if over := w.MustEval(`() => document.documentElement.scrollWidth - window.innerWidth`).Int(); over > 0 {
 			t.Errorf("%s runs %d pixels off the page", path, over)
 		}
-		if path != at+"post" {
+		if path != at+"mail" {
 			continue
 		}
 		for _, view := range []string{"relief", "belt"} {
-			w.pick("post-view-" + view)
+			w.pick("mail-view-" + view)
 			if over := w.MustEval(`() => document.documentElement.scrollWidth - window.innerWidth`).Int(); over > 0 {
 				t.Errorf("the %s runs %d pixels off the page", view, over)
 			}
@@ -292,7 +292,7 @@ func TestNothingRunsOffANarrowPage(t *testing.T) {
 	}
 	// A gauge drawn at its true size may be wider than the page: it is scrolled in
 	// itself, and what is said of it wraps.
-	at = w.station("Moon-watch invitation, brass and knot", "post")
+	at = w.station("Moon-watch invitation, brass and knot", "mail")
 	w.goTo(at + "gauge")
 	w.see(test("gauge-text"), "From stiff card of")
 	if wide := w.MustElement(test("gauge")).MustEval(`() => this.getBoundingClientRect().right - window.innerWidth`).Int(); wide < 0 {

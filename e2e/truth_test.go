@@ -273,9 +273,9 @@ func TestWhatSticksOutIsDrawn(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
-	w.goTo(at + "post")
+	w.goTo(at + "mail")
 	w.see(test("headline"), "")
-	w.pick("post-view-relief")
+	w.pick("mail-view-relief")
 	w.click(test("thing-4"))
 	w.fill("field-parts.4.thing.x", "-1/2")
 	w.saved()
@@ -303,7 +303,7 @@ func TestNothingIsEmpty(t *testing.T) {
 	for _, j := range demo.Jobs() {
 		w.goTo("/")
 		at := strings.TrimSuffix(w.openJob(j.Name), "card")
-		for _, station := range []string{"card", "layers", "envelope", "post", "paper"} {
+		for _, station := range []string{"card", "layers", "envelope", "mail", "paper"} {
 			t.Run(j.Name+"/"+station, func(t *testing.T) {
 				w.t = t
 				w.goTo(at + station)

@@ -40,8 +40,8 @@ var readings = map[device.Quantity]struct {
 	field string
 	of    func(thick measure.Length, grams float64) float64
 }{
-	device.Thickness: {"post.measured.thickness", func(t measure.Length, _ float64) float64 { return t.Millimetres() }},
-	device.Weight:    {"post.measured.grams", func(_ measure.Length, g float64) float64 { return g }},
+	device.Thickness: {"mail.measured.thickness", func(t measure.Length, _ float64) float64 { return t.Millimetres() }},
+	device.Weight:    {"mail.measured.grams", func(_ measure.Length, g float64) float64 { return g }},
 }
 
 func newBench(b device.Behaviour) (list bench) {

@@ -45,7 +45,7 @@ func TestDocumentHasStreamsAndDevices(t *testing.T) {
 	}
 	s := newSite(t)
 	var devices []Instrument
-	if status := s.ask("GET", "/api/devices", nil, &devices); status != 200 || len(devices) != 2 || devices[0].Field != "post.measured.thickness" || devices[0].Tares || !devices[1].Tares {
+	if status := s.ask("GET", "/api/devices", nil, &devices); status != 200 || len(devices) != 2 || devices[0].Field != "mail.measured.thickness" || devices[0].Tares || !devices[1].Tares {
 		t.Errorf("%d, %+v", status, devices)
 	}
 	for _, d := range devices {

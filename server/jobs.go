@@ -35,7 +35,7 @@ type ListedJob struct {
 	Changed string         `json:"changed"`
 	Width   measure.Length `json:"width"`
 	Height  measure.Length `json:"height"`
-	Post    string         `json:"post"`
+	Mail    string         `json:"mail"`
 	Tone    say.Tone       `json:"tone" enum:"fine,care,trouble"`
 	Papers  papers         `json:"papers"`
 	// Problem says what is wrong with a job that cannot be opened, or is not whole.
@@ -65,13 +65,13 @@ func listedJob(j store.ListedJob, shop job.Shop) ListedJob {
 	l := j.Line.Line
 	out := ListedJob{
 		ID: j.ID, Version: j.Version, Name: j.Name, Size: plan.LineSize(l, shop), Count: plan.LineCount(l), Changed: j.Changed,
-		Width: l.Width, Height: l.Height, Post: l.Post, Tone: l.Tone, Papers: papers(l.Papers), Problem: l.Problem,
+		Width: l.Width, Height: l.Height, Mail: l.Mail, Tone: l.Tone, Papers: papers(l.Papers), Problem: l.Problem,
 	}
 	if len(out.Papers) == 0 || string(out.Papers) == "null" {
 		out.Papers = papers("[]")
 	}
 	if out.Tone == "" {
-		out.Tone, out.Post = say.Fine, "being worked out"
+		out.Tone, out.Mail = say.Fine, "being worked out"
 	}
 	return out
 }

@@ -49,12 +49,12 @@ func TestListShowsWhatThePlansSay(t *testing.T) {
 				t.Fatal(err)
 			}
 			p := plan.Make(j.Job, shop.Shop)
-			if l.Size != p.Ticket[0].Value || l.Post != p.Post.Short || l.Tone != p.Post.Tone || l.Problem != "" || l.Version != j.Version {
-				t.Errorf("%s, %s: the list says %q, %q, the plan %q, %q", when, l.Name, l.Size, l.Post, p.Ticket[0].Value, p.Post.Short)
+			if l.Size != p.Ticket[0].Value || l.Mail != p.Mail.Short || l.Tone != p.Mail.Tone || l.Problem != "" || l.Version != j.Version {
+				t.Errorf("%s, %s: the list says %q, %q, the plan %q, %q", when, l.Name, l.Size, l.Mail, p.Ticket[0].Value, p.Mail.Short)
 			}
 		}
 	}
-	if got := s.list()[0]; got.Post != "being worked out" || got.Size != "" {
+	if got := s.list()[0]; got.Mail != "being worked out" || got.Size != "" {
 		t.Errorf("before it was worked out: %+v", got)
 	}
 	if err := s.srv.refreshLines(t.Context()); err != nil {
@@ -127,7 +127,7 @@ func TestOneBadRowHidesNothing(t *testing.T) {
 		t.Fatalf("%d jobs are listed", len(got))
 	}
 	for i, want := range []string{"cannot be read", "The fold “fan” is not known", "“tin”, is gone", "", "", ""} {
-		if !strings.Contains(got[i].Problem, want) || (want == "") != (got[i].Problem == "") || got[i].Name != demo.Jobs()[i].Name || got[i].Post == "" {
+		if !strings.Contains(got[i].Problem, want) || (want == "") != (got[i].Problem == "") || got[i].Name != demo.Jobs()[i].Name || got[i].Mail == "" {
 			t.Errorf("row %d: %+v, want %q", i, got[i], want)
 		}
 	}
@@ -170,7 +170,7 @@ func TestNewJobIsStoredWhenItIsSaved(t *testing.T) {
 	if status := s.ask("PUT", "/api/jobs/made-up", saveJob{0, fresh.Job}, &p); status != 404 {
 		t.Errorf("an ID of somebody's own: %d", status)
 	}
-	if list := s.list(); len(list) != len(demo.Jobs())+1 || list[len(list)-1].Name != "Dome tour" || list[len(list)-1].Post == "being worked out" {
+	if list := s.list(); len(list) != len(demo.Jobs())+1 || list[len(list)-1].Name != "Dome tour" || list[len(list)-1].Mail == "being worked out" {
 		t.Errorf("%+v", list[len(list)-1])
 	}
 }

@@ -26,7 +26,7 @@ func TestLines(t *testing.T) {
 		ids = append(ids, added.ID)
 	}
 	list, err := s.List(ctx)
-	if err != nil || len(list) != 3 || list[1].Line.Line.Post != "Goes" && list[1].Line.Line.Post == "" || strings.Count(string(list[1].Line.Line.Papers), "width") != 2 {
+	if err != nil || len(list) != 3 || list[1].Line.Line.Mail != "Goes" && list[1].Line.Line.Mail == "" || strings.Count(string(list[1].Line.Line.Papers), "width") != 2 {
 		t.Fatalf("%+v, %v", list, err)
 	}
 	if stale, err := s.StaleLines(ctx, "now"); err != nil || len(stale) > 0 {

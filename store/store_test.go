@@ -280,7 +280,7 @@ func TestShopIsReadOnceAVersion(t *testing.T) {
 }
 
 // What an envelope was cut down from is the bought envelope; a job that began with an
-// envelope has that one.
+// envelope has that one; how it is sent is kept.
 func TestBoughtEnvelopesMoveOn(t *testing.T) {
 	dir, steps := t.TempDir(), fstest.MapFS{}
 	for _, name := range []string{"00001_jobs_and_shop.sql", "00002_lines.sql"} {
@@ -295,7 +295,7 @@ func TestBoughtEnvelopesMoveOn(t *testing.T) {
 		t.Fatal(err)
 	}
 	for id, body := range map[string]string{
-		"aaaaaaaaaaaaaaaa": `{"name":"cut","card":{"width":1,"height":1},"envelope":{"construction":"cutdown","cutFrom":"a7"},"post":{}}`,
+		"aaaaaaaaaaaaaaaa": `{"name":"cut","card":{"width":1,"height":1},"envelope":{"construction":"cutdown","cutFrom":"a7","sort":"post"},"post":{"destination":"uk-inland"}}`,
 		"bbbbbbbbbbbbbbbb": `{"name":"began","card":{"width":1,"height":1},"envelope":{},"post":{},"start":{"format":"own","width":190000000,"height":140000000}}`,
 		"cccccccccccccccc": `{"name":"plain","card":{"width":1,"height":1},"envelope":{},"post":{}}`,
 	} {
@@ -314,6 +314,9 @@ func TestBoughtEnvelopesMoveOn(t *testing.T) {
 		}
 		if e := j.Job.Envelope; fmt.Sprintf("%s %s %v", e.Construction, e.From, e.OwnWidth) != want {
 			t.Errorf("%s is %s %s %v, want %s", id, e.Construction, e.From, e.OwnWidth, want)
+		}
+		if to, sort := j.Job.Mail.Destination, j.Job.Envelope.Sort; id[0] == 'a' && (to != "uk-inland" || sort != job.Cheapest) {
+			t.Errorf("%s is sent to %q, sorted by %q", id, to, sort)
 		}
 	}
 }

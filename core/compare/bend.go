@@ -6,7 +6,7 @@ import "yellowparcel/core/mail"
 // of its stiffness at home.
 func (m Posted) Beam(e Closed, grams float64) (b mail.Beam, scaled bool) {
 	b = m.Bare(e)
-	factor := m.Job().Post.Measured.Stiffer
+	factor := m.Job().Mail.Measured.Stiffer
 	if factor == 0 {
 		factor, _ = m.Stiffer(b, grams)
 	}
@@ -33,7 +33,7 @@ func (m Posted) Bare(e Closed) mail.Beam {
 // Stiffer is by how much the piece came out stiffer than the sums have it, when it
 // was bent at home; false where it was not, or not so that it tells anything.
 func (m Posted) Stiffer(b mail.Beam, grams float64) (float64, bool) {
-	t := m.Job().Post.Measured
+	t := m.Job().Mail.Measured
 	if t.Grams > 0 {
 		grams = t.Grams
 	}

@@ -31,7 +31,7 @@ type Candidate struct {
 	// is drawn for nobody to cut.
 	Refused error
 	Strip   bool // the card is held by strips
-	Post    Forecast
+	Mail    Forecast
 	// Fits is the smallest sheet that gives it, Found set where there is one, with Spare
 	// to cut off at the tighter side; Short by how much the largest fails when none does.
 	Fits         paper.Sheet
@@ -217,7 +217,7 @@ func (m Maker) Candidates() []Candidate {
 				if !c.Kind.Whole { // nobody cuts that
 					c.Refused = c.Made.Accept()
 				}
-				c.Post = m.Judge(m.Closed(c))
+				c.Mail = m.Judge(m.Closed(c))
 			}
 			list[i] = c
 		})

@@ -9,7 +9,7 @@ import (
 // Closed is a construction closed, with the card in it; the bare card where there is no
 // envelope.
 func (m Posted) Closed(c Candidate) Closed {
-	if m.Job().Post.WithoutEnvelope() {
+	if m.Job().Mail.WithoutEnvelope() {
 		size := m.Outer()
 		return Closed{Width: size.Width, Height: size.Height, Thickness: m.Thick().Used, Bare: true}
 	}
@@ -59,10 +59,10 @@ func (m Posted) Whole(c Candidate) Closed {
 
 // Closure is what closes the envelope; nothing on a bare card.
 func (m Posted) Closure() paper.Closure {
-	if m.Job().Post.WithoutEnvelope() {
+	if m.Job().Mail.WithoutEnvelope() {
 		return paper.Closure{}
 	}
-	c, _ := paper.ClosureByID(m.Job().Post.Closure)
+	c, _ := paper.ClosureByID(m.Job().Mail.Closure)
 	return c
 }
 

@@ -14,7 +14,7 @@ func Example() {
 	m := compare.New(demo.Jobs()[0], demo.Shop(), cutting.NewEffort(context.Background(), 1_000_000))
 	all := m.Candidates()
 	for _, c := range m.Order(all)[:m.Serving(all)] {
-		fmt.Println(c.Kind.ID, c.Post.Ending, c.Work())
+		fmt.Println(c.Kind.ID, c.Mail.Ending, c.Work())
 	}
 	fits, _ := m.Bought()
 	fmt.Println(fits[0].Format.Name, fits[0].Verdict)

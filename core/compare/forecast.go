@@ -8,7 +8,7 @@ import (
 )
 
 // Book is a rulebook of the shop's own, or one that ships.
-func (m Posted) Book() (mail.Rulebook, bool) { return m.Shop().Book(m.Job().Post.Destination) }
+func (m Posted) Book() (mail.Rulebook, bool) { return m.Shop().Book(m.Job().Mail.Destination) }
 
 func (m Posted) Judge(c Closed) Forecast {
 	book, ok := m.Book()
@@ -22,13 +22,13 @@ func (m Posted) Judge(c Closed) Forecast {
 // go as at least.
 func (m Posted) VerdictOf(book mail.Rulebook, p mail.Piece) mail.Verdict {
 	v := book.Judge(p)
-	if m.Job().Post.Class == "" || book.ID != m.Job().Post.Destination {
+	if m.Job().Mail.Class == "" || book.ID != m.Job().Mail.Destination {
 		return v
 	}
 	reached, taken := false, false
 	for _, r := range v.Results {
 		taken = taken || r.Class.ID == v.Class
-		reached = reached || r.Class.ID == m.Job().Post.Class
+		reached = reached || r.Class.ID == m.Job().Mail.Class
 		if ok := r.Outcome == mail.Goes || r.Outcome == mail.Surcharged || r.Outcome == mail.Doubtful; reached && taken && ok {
 			v.Class = r.Class.ID
 			break

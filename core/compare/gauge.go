@@ -27,7 +27,7 @@ func (m Posted) Slot() (slot measure.Length, class mail.Class, ok bool) {
 // slot, close to it or over it. It is false where the piece was not tried, was measured with
 // a caliper, or has changed since.
 func (m Posted) gauged(predicted measure.Length) (thickness, off measure.Length, ok bool) {
-	t := m.Job().Post.Measured
+	t := m.Job().Mail.Measured
 	slot, _, has := m.Slot()
 	if t.Through == "" || t.Thickness > 0 || !has || t.GaugeOf > 0 && (t.GaugeOf-predicted).Abs() > OtherThickness {
 		return 0, 0, false

@@ -27,7 +27,7 @@ func TestEnvelopesAreTheSame(t *testing.T) {
 		for _, c := range m.Order(all) {
 			two, joined := m.Joined(c)
 			lines = append(lines, fmt.Sprintf("%s %v %v x %v ease %v %v strip %v refused %v; %s %s rank %d beyond %v shape %v; on %s %v %v %v; paper %s work %d sound %v; joint %v %s %v %v", c.Kind.ID, c.OK, c.Made.SheetWidth, c.Made.SheetHeight,
-				c.Made.EaseWidth, c.Made.EaseHeight, c.Strip, c.Refused != nil, c.Post.Ending, c.Post.Class.ID, c.Post.Rank, c.Post.Beyond, c.Post.Shape, c.Fits.ID, c.Found, c.Spare, c.Short,
+				c.Made.EaseWidth, c.Made.EaseHeight, c.Strip, c.Refused != nil, c.Mail.Ending, c.Mail.Class.ID, c.Mail.Rank, c.Mail.Beyond, c.Mail.Shape, c.Fits.ID, c.Found, c.Spare, c.Short,
 				golden.Number(c.PaperUsed()), c.Work(), m.Sound(c), joined, two.Sheet.ID, two.At, two.Lap))
 		}
 		c := m.Chosen()
@@ -40,7 +40,7 @@ func TestEnvelopesAreTheSame(t *testing.T) {
 			golden.Number(e.Area), e.Stock.ID, len(list), golden.Number(grams), p.Width, p.Height, p.Thickness, golden.Number(p.Weight), p.SizeError, p.ThicknessError, golden.Number(p.WeightError), p.Lump, p.Uneven,
 			golden.Numbers(p.Pull, p.PullAtMost, p.Strain), golden.Numbers(beam.Length, beam.Pull()), scaled, golden.Number(stiffer), bent))
 		noted := m.Noting(e)
-		lines = append(lines, fmt.Sprintf("  noted %v %v %s %s", noted.Card.ThicknessOf, noted.Post.Measured.ThicknessOf, golden.Number(noted.Post.Measured.GramsOf), golden.Number(noted.Post.Measured.Stiffer)))
+		lines = append(lines, fmt.Sprintf("  noted %v %v %s %s", noted.Card.ThicknessOf, noted.Mail.Measured.ThicknessOf, golden.Number(noted.Mail.Measured.GramsOf), golden.Number(noted.Mail.Measured.Stiffer)))
 		fits, misses := m.Bought()
 		line := fmt.Sprintf("  %d bought fit", len(fits))
 		if len(fits) > 0 {

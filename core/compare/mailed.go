@@ -15,14 +15,14 @@ func (m Posted) Mailed(e Closed) mail.Piece {
 	_, grams := m.Weights(e)
 	r := m.Relief()
 	p := mail.Piece{
-		Width: e.Width, Height: e.Height, Thickness: e.Thickness, Weight: grams, AddressShort: m.Job().Post.AddressShort,
+		Width: e.Width, Height: e.Height, Thickness: e.Thickness, Weight: grams, AddressShort: m.Job().Mail.AddressShort,
 		SizeError:   m.Style().Tick, // two creases, each half a tick off
 		WeightError: grams * weightError, ThicknessError: m.thicknessError(),
-		Clasp: m.Closure().Clasp, Plastic: e.Stock.Surface == paper.Acetate, Bare: e.Bare, Radius: m.Job().Post.Radius,
+		Clasp: m.Closure().Clasp, Plastic: e.Stock.Surface == paper.Acetate, Bare: e.Bare, Radius: m.Job().Mail.Radius,
 		Folded: !m.Job().Card.Fold.Kind().Unfolded, Odd: e.Bare && len(m.Job().Card.Outline) > 0,
 	}
 	// What was measured counts, and what the sums say it changed by since.
-	measured := m.Job().Post.Measured
+	measured := m.Job().Mail.Measured
 	thick, weight := OtherPiece(measured, e.Thickness, grams)
 	if thickness, off, ok := m.gauged(e.Thickness); ok {
 		p.Thickness, p.ThicknessError = thickness, off

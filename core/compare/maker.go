@@ -4,7 +4,7 @@
 //
 // It answers with IDs and lengths (nanometres), weights in grams and areas in mm²: what
 // is said of them is plan's. The formulas are those of docs/sums.md, "Envelope blanks",
-// "Envelopes that are sold" and "Post".
+// "Envelopes that are sold" and "Mail".
 //
 //	m := compare.New(j, shop, cutting.NewEffort(ctx, 1_000_000))
 //	all := m.Candidates()

@@ -15,7 +15,7 @@ func (m Posted) Noting(e Closed) job.Job {
 	if j.Card.Thickness != nil && j.Card.ThicknessOf == 0 {
 		j.Card.ThicknessOf = m.Thick().Predicted
 	}
-	t := &j.Post.Measured
+	t := &j.Mail.Measured
 	if *t == (job.Measured{}) {
 		return j
 	}

@@ -40,7 +40,7 @@ var spoiling = []blank.FaultID{blank.SeamUnderAdhesive, blank.SeamRounded, blank
 // Sound reports whether nothing is wrong with a construction that would keep a
 // maker from it.
 func (m Maker) Sound(c Candidate) bool {
-	if !c.OK || c.Refused != nil || !c.Found || c.Post.Refused() || c.Made.Way().EaseLeft().Usual < 0 {
+	if !c.OK || c.Refused != nil || !c.Found || c.Mail.Refused() || c.Made.Way().EaseLeft().Usual < 0 {
 		return false
 	}
 	if a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive); !c.Kind.Whole && c.Made.Way().SeamLeft().Usual < a.Width {
@@ -91,7 +91,7 @@ func (m Maker) Order(list []Candidate) []Candidate {
 		case job.Neatest:
 			return float64(len(c.Made.Faults))*1e6 + c.Made.Folded.Hole + float64(c.Made.Folded.Layers)
 		case job.Cheapest:
-			return float64(c.Post.Rank)*1e6 + c.PaperUsed()
+			return float64(c.Mail.Rank)*1e6 + c.PaperUsed()
 		}
 		return c.PaperUsed()
 	}

@@ -24,7 +24,7 @@ func BenchmarkAllTypesOnBothSides(b *testing.B) {
 						if c.Refused = c.Made.Accept(); c.Refused != nil {
 							b.Fatal(c.Refused)
 						}
-						c.Post = m.Judge(m.Closed(c))
+						c.Mail = m.Judge(m.Closed(c))
 					}
 				}
 			}

@@ -36,15 +36,15 @@ func (j Job) Check(shop Shop) []field.Problem {
 	if j.Envelope.ThumbGap > j.Card.Height/2 {
 		add("envelope.thumbGap", say.Refuse("The finger gap takes more than half of the card's height of %s: type less.", style.ShowUnit(j.Card.Height)))
 	}
-	m := j.Post.Measured
+	m := j.Mail.Measured
 	for _, noted := range []struct {
 		path string
 		ok   bool
 	}{
 		{"card.thicknessOf", j.Card.ThicknessOf >= 0 && j.Card.ThicknessOf <= mostNoted},
-		{"post.measured.thicknessOf", m.ThicknessOf >= 0 && m.ThicknessOf <= mostNoted},
-		{"post.measured.gramsOf", m.GramsOf >= 0 && m.GramsOf <= mostNotedGrams},
-		{"post.measured.stiffer", m.Stiffer >= 0 && m.Stiffer <= mostStiffer},
+		{"mail.measured.thicknessOf", m.ThicknessOf >= 0 && m.ThicknessOf <= mostNoted},
+		{"mail.measured.gramsOf", m.GramsOf >= 0 && m.GramsOf <= mostNotedGrams},
+		{"mail.measured.stiffer", m.Stiffer >= 0 && m.Stiffer <= mostStiffer},
 	} {
 		if !noted.ok {
 			add(noted.path, say.Refuse("What was noted with a reading lies out of all bounds: type the reading again."))

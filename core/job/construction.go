@@ -18,7 +18,7 @@ const (
 	LeastPaper CompareSort = "paper"
 	Quickest   CompareSort = "quick"
 	Neatest    CompareSort = "neat"
-	Cheapest   CompareSort = "post"
+	Cheapest   CompareSort = "mail"
 )
 
 // compareSorts lists what may matter.

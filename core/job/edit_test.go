@@ -32,7 +32,7 @@ func sample() job.Job {
 			{ID: "liner", Name: "Liner", Kind: job.LinerPart, Stock: "text-105", Border: in / 8},
 		},
 		Envelope: job.EnvelopeWish{School: blank.ExactSeam, Way: blank.PairWay, Ease: in / 4, Seam: in / 2, ThumbGap: in / 2, Stock: "text-105", Adhesive: "glue"},
-		Post:     job.PostWish{Destination: "us-domestic", Class: "letter"},
+		Mail:     job.MailWish{Destination: "us-domestic", Class: "letter"},
 	}
 }
 
@@ -192,14 +192,14 @@ func text(t *testing.T, v any) string {
 func TestWhatFollowsFromAField(t *testing.T) {
 	shop := job.DefaultShop()
 	j := sample()
-	j.Card.ThicknessOf, j.Post.Measured = in, job.Measured{ThicknessOf: in, GramsOf: 7, Stiffer: 2}
+	j.Card.ThicknessOf, j.Mail.Measured = in, job.Measured{ThicknessOf: in, GramsOf: 7, Stiffer: 2}
 	for path, follows := range map[string]func(job.Job) bool{
 		"parts.3.thing.width":     func(j job.Job) bool { return j.Parts[3].Thing.Height == in/4 },
 		"card.thickness":          func(j job.Job) bool { return j.Card.ThicknessOf == 0 },
-		"post.measured.thickness": func(j job.Job) bool { return j.Post.Measured.ThicknessOf == 0 && j.Post.Measured.Stiffer == 2 },
-		"post.measured.grams":     func(j job.Job) bool { return j.Post.Measured.GramsOf == 0 && j.Post.Measured.Stiffer == 2 },
-		"post.measured.load":      func(j job.Job) bool { return j.Post.Measured.Stiffer == 0 && j.Post.Measured.GramsOf == 7 },
-		"post.measured.droop":     func(j job.Job) bool { return j.Post.Measured.Stiffer == 0 && j.Post.Measured.ThicknessOf == in },
+		"mail.measured.thickness": func(j job.Job) bool { return j.Mail.Measured.ThicknessOf == 0 && j.Mail.Measured.Stiffer == 2 },
+		"mail.measured.grams":     func(j job.Job) bool { return j.Mail.Measured.GramsOf == 0 && j.Mail.Measured.Stiffer == 2 },
+		"mail.measured.load":      func(j job.Job) bool { return j.Mail.Measured.Stiffer == 0 && j.Mail.Measured.GramsOf == 7 },
+		"mail.measured.droop":     func(j job.Job) bool { return j.Mail.Measured.Stiffer == 0 && j.Mail.Measured.ThicknessOf == in },
 	} {
 		t.Run(path, func(t *testing.T) {
 			got, err := j.Apply(shop, field.Edit{Act: field.Type, Path: path, Text: "1/4"})
@@ -207,13 +207,13 @@ func TestWhatFollowsFromAField(t *testing.T) {
 				got, err = j.Apply(shop, field.Edit{Act: field.Type, Path: path, Text: "4 g"})
 			}
 			if err != nil || !follows(got) {
-				t.Errorf("%s: %v, %+v", path, err, got.Post.Measured)
+				t.Errorf("%s: %v, %+v", path, err, got.Mail.Measured)
 			}
 		})
 	}
-	got, err := j.Apply(shop, field.Edit{Act: field.Set, Path: "post.destination", Text: "uk-inland"})
-	if err != nil || got.Post.Class != "" {
-		t.Errorf("%q, %v", got.Post.Class, err)
+	got, err := j.Apply(shop, field.Edit{Act: field.Set, Path: "mail.destination", Text: "uk-inland"})
+	if err != nil || got.Mail.Class != "" {
+		t.Errorf("%q, %v", got.Mail.Class, err)
 	}
 	got, err = j.Apply(shop, field.Edit{Act: field.Set, Path: "paper.sheets.cover-100", Text: "a4"})
 	if err != nil || got.Paper.Sheets["cover-100"] != "a4" || j.Paper.Sheets != nil {
@@ -235,9 +235,9 @@ func TestCheckBetweenFields(t *testing.T) {
 		"parts.3.thing.x":           func(j *job.Job) { j.Parts[3].Thing.X = 6 * in },
 		"parts":                     func(j *job.Job) { j.Parts = nil },
 		"card.thicknessOf":          func(j *job.Job) { j.Card.ThicknessOf = -1 },
-		"post.measured.thicknessOf": func(j *job.Job) { j.Post.Measured.ThicknessOf = 101 * measure.Metre },
-		"post.measured.gramsOf":     func(j *job.Job) { j.Post.Measured.GramsOf = -1 },
-		"post.measured.stiffer":     func(j *job.Job) { j.Post.Measured.Stiffer = 1e13 },
+		"mail.measured.thicknessOf": func(j *job.Job) { j.Mail.Measured.ThicknessOf = 101 * measure.Metre },
+		"mail.measured.gramsOf":     func(j *job.Job) { j.Mail.Measured.GramsOf = -1 },
+		"mail.measured.stiffer":     func(j *job.Job) { j.Mail.Measured.Stiffer = 1e13 },
 		"items":                     func(j *job.Job) { j.Items = make([]job.Item, job.MostItems+1) },
 	} {
 		t.Run(path, func(t *testing.T) {

@@ -204,9 +204,9 @@ func askedFields(at string, lengths []measure.Asked, in *map[string]measure.Leng
 }
 
 func (j *Job) mailFields(shop Shop) []field.Field {
-	p := &j.Post
+	p := &j.Mail
 	measured := func(path, label, note string, at, of *measure.Length, most measure.Length) field.Field {
-		return field.Field{Path: "post.measured." + path, Label: label, Note: note, Value: &field.Length{At: at, Most: most, Fine: true, Empty: true}, Then: func() {
+		return field.Field{Path: "mail.measured." + path, Label: label, Note: note, Value: &field.Length{At: at, Most: most, Fine: true, Empty: true}, Then: func() {
 			// It is of the piece as it is now: whoever has the sums says what they are.
 			if of != nil {
 				*of = 0
@@ -217,25 +217,25 @@ func (j *Job) mailFields(shop Shop) []field.Field {
 	}
 	m := &p.Measured
 	return []field.Field{
-		{Path: "post.destination", Label: "Destination", Value: &field.One[string]{At: &p.Destination, List: destinationList(shop), Gone: true}, Then: func() { p.Class = "" }},
-		{Path: "post.class", Label: "To go at least as", Value: &field.One[string]{At: &p.Class, List: leastList(shop, p.Destination), None: true, Gone: true}},
-		{Path: "post.addressShort", Label: "Address runs", Value: &field.Flag{At: &p.AddressShort, List: "addressSides"}},
-		{Path: "post.closure", Label: "Closure", Value: &field.One[string]{At: &p.Closure, List: closureList(), Or: usualClosure, Told: "There is no closure “%s”: choose one of the list."}},
-		{Path: "post.bare", Label: "Sent bare, without an envelope", Value: &field.Flag{At: &p.Bare}},
-		{Path: "post.radius", Label: "Round corners", Note: "radius", Name: "radius of the corners", Value: &field.Length{At: &p.Radius, Most: 3 * measure.Inch}},
-		{Path: "post.handCancel", Label: "To be cancelled by hand", Value: &field.Flag{At: &p.HandCancel}},
-		{Path: "post.contents", Label: "Is any of this in it?", Name: "caution", Value: &field.Some[paper.Caution]{At: &p.Contents, List: field.ListOf("contents", paper.Cautions())}},
+		{Path: "mail.destination", Label: "Destination", Value: &field.One[string]{At: &p.Destination, List: destinationList(shop), Gone: true}, Then: func() { p.Class = "" }},
+		{Path: "mail.class", Label: "To go at least as", Value: &field.One[string]{At: &p.Class, List: leastList(shop, p.Destination), None: true, Gone: true}},
+		{Path: "mail.addressShort", Label: "Address runs", Value: &field.Flag{At: &p.AddressShort, List: "addressSides"}},
+		{Path: "mail.closure", Label: "Closure", Value: &field.One[string]{At: &p.Closure, List: closureList(), Or: usualClosure, Told: "There is no closure “%s”: choose one of the list."}},
+		{Path: "mail.bare", Label: "Sent bare, without an envelope", Value: &field.Flag{At: &p.Bare}},
+		{Path: "mail.radius", Label: "Round corners", Note: "radius", Name: "radius of the corners", Value: &field.Length{At: &p.Radius, Most: 3 * measure.Inch}},
+		{Path: "mail.handCancel", Label: "To be cancelled by hand", Value: &field.Flag{At: &p.HandCancel}},
+		{Path: "mail.contents", Label: "Is any of this in it?", Name: "caution", Value: &field.Some[paper.Caution]{At: &p.Contents, List: field.ListOf("contents", paper.Cautions())}},
 		measured("thickness", "Thickness of the closed piece", "empty for the sums", &m.Thickness, &m.ThicknessOf, 4*measure.Inch),
-		{Path: "post.measured.grams", Label: "Weight of the closed piece", Note: "empty for the sums", Value: &field.Weight{At: &m.Grams, Most: mostGrams, Empty: true, Ounces: true}, Then: func() { m.GramsOf = 0 }},
+		{Path: "mail.measured.grams", Label: "Weight of the closed piece", Note: "empty for the sums", Value: &field.Weight{At: &m.Grams, Most: mostGrams, Empty: true, Ounces: true}, Then: func() { m.GramsOf = 0 }},
 		measured("overhang", "Stands out over the table", "hold the rest down flat", &m.Overhang, nil, MostCard),
 		measured("droop", "Its end hangs", "1 mm to a quarter of what stands out", &m.Droop, nil, MostCard),
 		measured("apart", "Supports apart", "two rulers on edge", &m.Apart, nil, MostCard),
-		{Path: "post.measured.load", Label: "Weight in the middle", Note: "a few coins, weighed", Value: &field.Weight{At: &m.Load, Most: mostGrams, Empty: true}, Then: func() { m.Stiffer = 0 }},
+		{Path: "mail.measured.load", Label: "Weight in the middle", Note: "a few coins, weighed", Value: &field.Weight{At: &m.Load, Most: mostGrams, Empty: true}, Then: func() { m.Stiffer = 0 }},
 		measured("sag", "Its middle sinks", "", &m.Sag, nil, MostCard),
-		{Path: "post.measured.through", Label: "Through the gauge", Value: &field.One[Through]{At: &m.Through, List: field.ListOf("throughs", Throughs()), None: true}, Then: func() { m.GaugeOf = 0 }},
+		{Path: "mail.measured.through", Label: "Through the gauge", Value: &field.One[Through]{At: &m.Through, List: field.ListOf("throughs", Throughs()), None: true}, Then: func() { m.GaugeOf = 0 }},
 		{Path: "card.made", Label: "The card is made already", Value: &field.Flag{At: &j.Card.Made}},
-		{Path: "post.gaugeWidth", Label: "Gauge card, length", Value: &field.Length{At: &p.GaugeWidth, Most: MostCard, Empty: true}},
-		{Path: "post.gaugeHeight", Label: "Gauge card, width", Value: &field.Length{At: &p.GaugeHeight, Most: MostCard, Empty: true}},
+		{Path: "mail.gaugeWidth", Label: "Gauge card, length", Value: &field.Length{At: &p.GaugeWidth, Most: MostCard, Empty: true}},
+		{Path: "mail.gaugeHeight", Label: "Gauge card, width", Value: &field.Length{At: &p.GaugeHeight, Most: MostCard, Empty: true}},
 	}
 }
 

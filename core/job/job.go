@@ -27,7 +27,7 @@ type Job struct {
 	// Items are what is stamped or tied on the panel.
 	Items    []Item       `json:"items,omitempty" maxItems:"8"`
 	Envelope EnvelopeWish `json:"envelope"`
-	Post     PostWish     `json:"post"`
+	Mail     MailWish     `json:"mail"`
 	Paper    PaperWish    `json:"paper,omitzero"`
 	// Start is the envelope the maker came with; absent when the card came
 	// first.
@@ -226,8 +226,8 @@ type EnvelopeWish struct {
 // ByHand is the destination of a card that is not posted.
 const ByHand = "hand"
 
-// PostWish is where the card goes.
-type PostWish struct {
+// MailWish is where the card goes.
+type MailWish struct {
 	// Destination is the ID of a rulebook, or ByHand.
 	Destination string `json:"destination" maxLength:"40"`
 	// Class is the least class that it is to go as; empty for the cheapest.
@@ -266,7 +266,7 @@ func Throughs() []Through { return []Through{Freely, Tightly, NotAll} }
 
 // WithoutEnvelope reports whether the card goes without one: sent bare, or given by hand as
 // it is.
-func (p PostWish) WithoutEnvelope() bool {
+func (p MailWish) WithoutEnvelope() bool {
 	c, _ := paper.ClosureByID(p.Closure)
 	return p.Bare || c.Bare
 }

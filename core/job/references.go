@@ -81,7 +81,7 @@ func (j Job) references() (list []reference) {
 			return list
 		}},
 		reference{path: "envelope.from", what: "the bought envelope", at: func(j *Job) *string { return &j.Envelope.From }, has: hasFormat, choices: formatChoices, empty: true, without: "the fittest one"},
-		reference{path: "post.destination", what: "the rulebook", at: func(j *Job) *string { return &j.Post.Destination }, has: hasRules, choices: func(s Shop) []field.Choice {
+		reference{path: "mail.destination", what: "the rulebook", at: func(j *Job) *string { return &j.Mail.Destination }, has: hasRules, choices: func(s Shop) []field.Choice {
 			list := []field.Choice{{ID: ByHand, Name: "By hand"}} // nothing is promised of a post that nobody knows
 			for _, b := range s.Books() {
 				list = append(list, field.Choice{ID: b.ID, Name: b.Region + ", " + b.Service})

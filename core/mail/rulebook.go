@@ -5,7 +5,7 @@
 //
 // Lengths are nanometres (measure.Length), those of the relief and of stiffness
 // millimetres; weights grams, forces newtons, moduli GPa. Limits are data files
-// beside this one; see "Post" and "Stiffness" in docs/sums.md.
+// beside this one; see "Mail" and "Stiffness" in docs/sums.md.
 //
 //	book, _ := mail.RulebookByID("us-domestic")
 //	verdict := book.Judge(mail.Piece{Width: w, Height: h, Thickness: t, Weight: 20})

@@ -17,7 +17,7 @@ func Example() {
 	c := m.Choose(all)
 	book, _ := m.Book()
 	for _, r := range offer.To(m).Remedies(c, all, m.VerdictOf(book, m.Mailed(m.Closed(c)))) {
-		fmt.Println(r.ID(), r.Post.Ending, r.Post.Class.Name)
+		fmt.Println(r.ID(), r.Mail.Ending, r.Mail.Class.Name)
 	}
 	// Output:
 	// rectangle goes letter

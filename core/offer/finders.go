@@ -121,10 +121,10 @@ func (m Offers) stronger(c compare.Candidate, _ mail.Verdict, _ compare.Forecast
 }
 
 func (m Offers) addressed(c compare.Candidate, _ mail.Verdict, _ compare.Forecast) []Remedy {
-	if !m.Job().Post.AddressShort {
+	if !m.Job().Mail.AddressShort {
 		return nil
 	}
-	return []Remedy{{Kind: Address, Made: &c, same: true, change: func(j *job.Job) { j.Post.AddressShort = false }}}
+	return []Remedy{{Kind: Address, Made: &c, same: true, change: func(j *job.Job) { j.Mail.AddressShort = false }}}
 }
 
 func (m Offers) reclosed(c compare.Candidate, _ mail.Verdict, _ compare.Forecast) []Remedy {
@@ -132,7 +132,7 @@ func (m Offers) reclosed(c compare.Candidate, _ mail.Verdict, _ compare.Forecast
 	if !now.Clasp && !now.Lump {
 		return nil
 	}
-	return []Remedy{{Kind: Closure, Closed: now, Made: &c, change: func(j *job.Job) { j.Post.Closure = "gum" }}}
+	return []Remedy{{Kind: Closure, Closed: now, Made: &c, change: func(j *job.Job) { j.Mail.Closure = "gum" }}}
 }
 
 // rectangled makes the envelope a plain rectangle, or says why none serves.
@@ -141,7 +141,7 @@ func (m Offers) rectangled(_ compare.Candidate, v mail.Verdict, now compare.Fore
 	for _, r := range m.upTo(v, now) {
 		shape = shape || breaks(r, func(k *mail.MeasureKind) bool { return k.Rectangle })
 	}
-	if !shape || m.Job().Envelope.Mailable || m.Job().Post.WithoutEnvelope() {
+	if !shape || m.Job().Envelope.Mailable || m.Job().Mail.WithoutEnvelope() {
 		return nil
 	}
 	r, ok := m.PlainRectangle()
@@ -166,7 +166,7 @@ func (m Offers) otherwiseMade(c compare.Candidate, all []compare.Candidate, now 
 			continue
 		}
 		box := k.Kind.Box
-		if k.Post.Compare(now) >= 0 && !(box && (crushable || now.Rank >= compare.Worst-1)) {
+		if k.Mail.Compare(now) >= 0 && !(box && (crushable || now.Rank >= compare.Worst-1)) {
 			continue
 		}
 		list = append(list, Remedy{
@@ -183,10 +183,10 @@ func (m Offers) atTheCounter(c compare.Candidate, v mail.Verdict, now compare.Fo
 	if !taken || r.Outcome == mail.Goes {
 		return nil
 	}
-	if breaks(r, func(k *mail.MeasureKind) bool { return k.ByHand }) && !m.Job().Post.HandCancel {
+	if breaks(r, func(k *mail.MeasureKind) bool { return k.ByHand }) && !m.Job().Mail.HandCancel {
 		list = append(list, Remedy{
 			Kind: HandCancel, anyway: true, Made: &c, same: true,
-			change: func(j *job.Job) { j.Post.HandCancel = true },
+			change: func(j *job.Job) { j.Mail.HandCancel = true },
 		})
 	}
 	past := false
@@ -194,7 +194,7 @@ func (m Offers) atTheCounter(c compare.Candidate, v mail.Verdict, now compare.Fo
 		if past && k.Outcome == mail.Goes {
 			list = append(list, Remedy{
 				Kind: NextClass, Of: k.Class.ID, Class: k.Class, anyway: true, Made: &c, same: true,
-				change: func(j *job.Job) { j.Post.Class = k.Class.ID },
+				change: func(j *job.Job) { j.Mail.Class = k.Class.ID },
 			})
 			break
 		}

@@ -64,7 +64,7 @@ func TestWhatEachFinderOffers(t *testing.T) {
 		return func(j *job.Job) { j.Card.Width = j.Card.Height; more(j) }
 	}
 	plain := func(*job.Job) {}
-	toUK := func(j *job.Job) { j.Post.Destination = "uk-inland" }
+	toUK := func(j *job.Job) { j.Mail.Destination = "uk-inland" }
 	// 14 x 10 in of chipboard weigh 76 g a sheet: over 3.5 oz with envelope and two sheets.
 	heavy := func(stock string) func(*job.Job) {
 		return func(j *job.Job) {
@@ -86,15 +86,15 @@ func TestWhatEachFinderOffers(t *testing.T) {
 		"lighter: two steps down":         {Offers.lighter, heavy("cover-130"), "stock:cover-110 stock:cover-100"},
 		"lighter: made already":           {Offers.lighter, func(j *job.Job) { heavy("cover-130")(j); j.Card.Made = true }, ""},
 		"lighter: the lightest":           {Offers.lighter, heavy("cover-65"), ""},
-		"closure: a clasp":                {Offers.reclosed, func(j *job.Job) { j.Post.Closure = "clasp" }, "closure"},
-		"closure: a seal":                 {Offers.reclosed, func(j *job.Job) { j.Post.Closure = "wax" }, "closure"},
-		"closure: gum":                    {Offers.reclosed, func(j *job.Job) { j.Post.Closure = "gum" }, ""},
+		"closure: a clasp":                {Offers.reclosed, func(j *job.Job) { j.Mail.Closure = "clasp" }, "closure"},
+		"closure: a seal":                 {Offers.reclosed, func(j *job.Job) { j.Mail.Closure = "wax" }, "closure"},
+		"closure: gum":                    {Offers.reclosed, func(j *job.Job) { j.Mail.Closure = "gum" }, ""},
 		"address: long edge":              {Offers.addressed, plain, ""},
-		"address: short edge":             {Offers.addressed, func(j *job.Job) { j.Post.AddressShort = true }, "address"},
+		"address: short edge":             {Offers.addressed, func(j *job.Job) { j.Mail.AddressShort = true }, "address"},
 		"rectangle: it is one":            {Offers.rectangled, toUK, ""},
 		"rectangle: a square":             {Offers.rectangled, square(plain), "rectangle"},
 		"rectangle: chosen already":       {Offers.rectangled, square(func(j *job.Job) { j.Envelope.Mailable = true }), ""},
-		"rectangle: a bare square":        {Offers.rectangled, square(func(j *job.Job) { j.Post.Bare = true }), ""},
+		"rectangle: a bare square":        {Offers.rectangled, square(func(j *job.Job) { j.Mail.Bare = true }), ""},
 		"shield: flat":                    {Offers.shielded, plain, ""},
 		"shield: a knot":                  {Offers.shielded, with("knot"), "shield shield-embossed"},
 		"shield: there already":           {Offers.shielded, with("knot", "shield"), ""},
@@ -104,8 +104,8 @@ func TestWhatEachFinderOffers(t *testing.T) {
 		"stronger: strong already":        {Offers.stronger, func(j *job.Job) { with("brad")(j); j.Envelope.Stock = "kraft-120" }, ""},
 		"stronger: a bought one":          {Offers.stronger, func(j *job.Job) { with("brad")(j); j.Envelope.Construction, j.Envelope.From = blank.BoughtID, "a7" }, ""},
 		"counter: goes":                   {Offers.atTheCounter, plain, ""},
-		"counter: a clasp":                {Offers.atTheCounter, func(j *job.Job) { j.Post.Closure = "clasp" }, "hand class:parcel"},
-		"counter: by hand already":        {Offers.atTheCounter, func(j *job.Job) { j.Post.Closure, j.Post.HandCancel = "clasp", true }, "class:parcel"},
+		"counter: a clasp":                {Offers.atTheCounter, func(j *job.Job) { j.Mail.Closure = "clasp" }, "hand class:parcel"},
+		"counter: by hand already":        {Offers.atTheCounter, func(j *job.Job) { j.Mail.Closure, j.Mail.HandCancel = "clasp", true }, "class:parcel"},
 		"counter: the next that takes it": {Offers.atTheCounter, square(plain), "class:parcel"},
 		"counter: no surcharge":           {Offers.atTheCounter, square(toUK), ""},
 	} {
@@ -179,7 +179,7 @@ func TestWhatIsLeftOff(t *testing.T) {
 					last := &j.Parts[len(j.Parts)-1]
 					last.Name = strings.TrimSuffix(last.Name, " 2") // as somebody may name them
 				}
-				j.Post.Destination, j.Post.Closure, j.Post.Measured.Thickness = "uk-inland", "gum", tt.measured
+				j.Mail.Destination, j.Mail.Closure, j.Mail.Measured.Thickness = "uk-inland", "gum", tt.measured
 				job0 = *j
 			})
 			if len(list) != 1 || list[0].Kind != LeaveOff || !slices.Equal(list[0].Left, tt.want) || list[0].Thinner != tt.thinner || math.Abs(list[0].Lighter-tt.lighter) > 1e-9 {

@@ -30,7 +30,7 @@ func TestOffersAreTheSame(t *testing.T) {
 			v := o.VerdictOf(book, o.Mailed(o.Closed(c)))
 			for _, m := range o.Remedies(c, all, v) {
 				lines = append(lines, fmt.Sprintf("%s: %v thinner %v lighter %s foam %v of %s for %s class %s from %s %v x %v; %s %d, touches %d, %s, %s unproven %v counted %v", m.ID(), m.Left, m.Thinner, golden.Number(m.Lighter),
-					m.Foam, m.Stock.ID, m.Instead.ID, m.Class.ID, m.Closed.ID, m.Width, m.Height, m.Post.Ending, m.Post.Rank, m.touched, golden.Number(m.area), golden.Number(m.paper), m.Unproven, m.Counted))
+					m.Foam, m.Stock.ID, m.Instead.ID, m.Class.ID, m.Closed.ID, m.Width, m.Height, m.Mail.Ending, m.Mail.Rank, m.touched, golden.Number(m.area), golden.Number(m.paper), m.Unproven, m.Counted))
 			}
 			of, none := o.NoRectangle(v)
 			lines = append(lines, fmt.Sprintf("  no rectangle: %v %s", none, of))
@@ -52,7 +52,7 @@ func TestOffersAreTheSame(t *testing.T) {
 			line := fmt.Sprintf("  %d cards of %s:", len(cards), sheet.ID)
 			for i, k := range append(largest, cards...) {
 				if i < 9 {
-					line += fmt.Sprintf(" %s ×%d %s %s %s;", k.ID(), k.Each, golden.Number(k.Waste), k.Format.ID, k.Post.Ending)
+					line += fmt.Sprintf(" %s ×%d %s %s %s;", k.ID(), k.Each, golden.Number(k.Waste), k.Format.ID, k.Mail.Ending)
 				}
 			}
 			large := o.LargestOf(card.Size{Width: sheet.Width, Height: sheet.Height}, j.Card.Fold)

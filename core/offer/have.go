@@ -38,8 +38,8 @@ type SheetCard struct {
 	Waste float64
 	// Format is the envelope that it goes into; none for the largest that a sheet gives.
 	Format envelope.Format
-	// Post is the forecast for the card alone in it, where any is cut.
-	Post compare.Forecast
+	// Mail is the forecast for the card alone in it, where any is cut.
+	Mail compare.Forecast
 	// Twin is the same base turned a quarter: a side fold for a top fold. None where there
 	// is no such card.
 	Twin *SheetCard
@@ -100,7 +100,7 @@ func (m Offers) SheetCards(sheet paper.Sheet) (list, largest []SheetCard) {
 	}
 	slices.SortStableFunc(list, func(a, b SheetCard) int {
 		owned := map[bool]int{true: 0, false: 1}
-		last := func(c SheetCard) int { return owned[!c.Post.Refused()] } // what no post takes
+		last := func(c SheetCard) int { return owned[!c.Mail.Refused()] } // what no post takes
 		return cmp.Or(cmp.Compare(last(a), last(b)), cmp.Compare(owned[a.Fold.Kind().Usual], owned[b.Fold.Kind().Usual]), cmp.Compare(b.Each, a.Each), cmp.Compare(a.Waste, b.Waste), cmp.Compare(owned[a.Format.Owned], owned[b.Format.Owned]))
 	})
 	return list, largest
@@ -132,7 +132,7 @@ func (m Offers) sheetCard(sheet paper.Sheet, f envelope.Format, size card.Size, 
 	c := SheetCard{Size: size, Fold: fold, Flat: card.Size{Width: base.Width, Height: base.Height}, Each: m.Effort.Yield(on, piece), Format: f}
 	c.Waste = 1 - float64(c.Each)*piece.Width.Inches()*piece.Height.Inches()/(sheet.Width.Inches()*sheet.Height.Inches())
 	if c.Each > 0 {
-		c.Post = m.postIn(made, f)
+		c.Mail = m.postIn(made, f)
 	}
 	return c
 }

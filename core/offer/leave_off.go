@@ -20,10 +20,10 @@ func (m Offers) leaveOff(c compare.Candidate, v mail.Verdict, now compare.Foreca
 	// much as they said too little, more has to go.
 	_, grams := m.Weights(e)
 	more, heavier := max(0, m.Thick().Used-m.Thick().Predicted), 0.0
-	if t := m.Job().Post.Measured; t.Thickness > 0 {
+	if t := m.Job().Mail.Measured; t.Thickness > 0 {
 		more += max(0, t.Thickness-e.Thickness)
 	}
-	if t := m.Job().Post.Measured; t.Grams > 0 {
+	if t := m.Job().Mail.Measured; t.Grams > 0 {
 		heavier = max(0, t.Grams-grams)
 	}
 	fixed := (e.Thickness - m.Thick().Used + more).Millimetres()

@@ -47,7 +47,7 @@ const heaviestEnvelope = 170
 
 // Matches are the sets that one sheet of a layer's stock gives, the whole one first.
 func (m Offers) Matches(c compare.Candidate) (list []Match) {
-	if !c.OK || c.Kind.Bought || m.Job().Post.WithoutEnvelope() {
+	if !c.OK || c.Kind.Bought || m.Job().Mail.WithoutEnvelope() {
 		return nil
 	}
 	j := m.Job()

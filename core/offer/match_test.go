@@ -64,7 +64,7 @@ func TestWhatMatches(t *testing.T) {
 		"liner matches already":      {and(sheet(8), of(func(j *job.Job) { j.Envelope.Liner = "pattern-130" })), ""},
 		"all matches already":        {and(sheet(12), of(func(j *job.Job) { j.Envelope.Stock, j.Envelope.Liner = "pattern-130", "pattern-130" })), ""},
 		"a bought envelope":          {and(sheet(12), of(func(j *job.Job) { j.Envelope.Construction, j.Envelope.From = blank.BoughtID, "a7" })), ""},
-		"bare":                       {and(sheet(12), of(func(j *job.Job) { j.Post.Bare = true })), ""},
+		"bare":                       {and(sheet(12), of(func(j *job.Job) { j.Mail.Bare = true })), ""},
 		"no layer":                   {and(sheet(12), of(func(j *job.Job) { j.Parts = j.Parts[:1] })), ""},
 	} {
 		t.Run(name, func(t *testing.T) {

@@ -54,7 +54,7 @@ func TestRemediesChangeCopies(t *testing.T) {
 	for i := 1; i < len(list); i++ {
 		now := m.Judge(m.Closed(c))
 		a, b := list[i-1], list[i]
-		if helps := func(r Remedy) bool { return r.Post.Compare(now) < 0 }; helps(a) == helps(b) && (a.touched > b.touched || a.touched == b.touched && a.area > b.area) {
+		if helps := func(r Remedy) bool { return r.Mail.Compare(now) < 0 }; helps(a) == helps(b) && (a.touched > b.touched || a.touched == b.touched && a.area > b.area) {
 			t.Errorf("%s (%d parts, %.0f mm²) stands before %s (%d, %.0f)", a.ID(), a.touched, a.area, b.ID(), b.touched, b.area)
 		}
 	}

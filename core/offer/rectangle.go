@@ -7,7 +7,7 @@ import "yellowparcel/core/mail"
 // be spared.
 func (m Offers) NoRectangle(v mail.Verdict) (mail.Measure, bool) {
 	r, taken := v.Result()
-	if !taken || m.Job().Envelope.Mailable || m.Job().Post.AddressShort {
+	if !taken || m.Job().Envelope.Mailable || m.Job().Mail.AddressShort {
 		return "", false
 	}
 	if !breaks(r, func(k *mail.MeasureKind) bool { return k.Shape }) {

@@ -82,8 +82,8 @@ type Remedy struct {
 	// Unproven is set where a smaller change might do too, Counted where it is counted
 	// on from readings of the piece before it.
 	Unproven, Counted bool
-	// Post is what follows from it.
-	Post compare.Forecast
+	// Mail is what follows from it.
+	Mail compare.Forecast
 
 	// touched counts the parts of the card that are left off or changed, area is
 	// what is lost of the face in mm², and paper what more is used, in square
@@ -129,7 +129,7 @@ func (m Offers) Remedies(c compare.Candidate, all []compare.Candidate, v mail.Ve
 		list = append(list, find(c, v, now)...)
 	}
 	list = append(list, m.otherwiseMade(c, all, now)...)
-	if m.Job().Card.Thickness != nil || m.Job().Post.Measured != (job.Measured{}) {
+	if m.Job().Card.Thickness != nil || m.Job().Mail.Measured != (job.Measured{}) {
 		noted := m.Noting(m.Closed(c))
 		for i := range list {
 			list[i].countedOn(noted)
@@ -140,16 +140,16 @@ func (m Offers) Remedies(c compare.Candidate, all []compare.Candidate, v mail.Ve
 		tried.Go(func() { m.tryRemedy(&list[i], c) })
 	}
 	tried.Wait()
-	better := slices.DeleteFunc(list, func(r Remedy) bool { return !r.possible || !r.anyway && r.Post.Compare(now) >= 0 })
+	better := slices.DeleteFunc(list, func(r Remedy) bool { return !r.possible || !r.anyway && r.Mail.Compare(now) >= 0 })
 	slices.SortStableFunc(better, func(a, b Remedy) int {
 		// What changes the verdict stands before what is only wise.
 		wise := func(r Remedy) int {
-			if r.Post.Compare(now) < 0 {
+			if r.Mail.Compare(now) < 0 {
 				return 0
 			}
 			return 1
 		}
-		return cmp.Or(cmp.Compare(wise(a), wise(b)), cmp.Compare(a.touched, b.touched), cmp.Compare(a.area, b.area), cmp.Compare(a.Post.Rank, b.Post.Rank), cmp.Compare(max(0, a.paper), max(0, b.paper)))
+		return cmp.Or(cmp.Compare(wise(a), wise(b)), cmp.Compare(a.touched, b.touched), cmp.Compare(a.area, b.area), cmp.Compare(a.Mail.Rank, b.Mail.Rank), cmp.Compare(max(0, a.paper), max(0, b.paper)))
 	})
 	return better
 }
@@ -165,7 +165,7 @@ func (m Offers) tryRemedy(r *Remedy, c compare.Candidate) {
 		made = &anew
 	}
 	if r.possible = made.OK; r.possible {
-		r.Post = n.Judge(n.Closed(*made))
+		r.Mail = n.Judge(n.Closed(*made))
 		r.paper += made.PaperUsed() - c.PaperUsed()
 	}
 }
@@ -179,7 +179,7 @@ func (r *Remedy) countedOn(noted job.Job) {
 	}
 	change := r.change
 	r.change = func(j *job.Job) {
-		j.Card.ThicknessOf, j.Post.Measured = noted.Card.ThicknessOf, noted.Post.Measured
+		j.Card.ThicknessOf, j.Mail.Measured = noted.Card.ThicknessOf, noted.Mail.Measured
 		change(j)
 	}
 	r.Counted = true

@@ -18,7 +18,7 @@ type Caution struct {
 // Cautions are all questions about the contents.
 func (p Piece) Cautions() (list []Caution) {
 	for _, id := range paper.Cautions() {
-		c := Caution{ID: id, Set: slices.Contains(p.job.Post.Contents, id)}
+		c := Caution{ID: id, Set: slices.Contains(p.job.Mail.Contents, id)}
 		for _, part := range p.job.Parts {
 			if part.Thing == nil {
 				continue
@@ -53,5 +53,5 @@ const ThinEnvelope = 100
 
 // Pierces reports whether something sharp lies bare in an envelope of a thin stock.
 func (p Piece) Pierces(stock paper.Stock) bool {
-	return !p.Shielded() && p.Sharp() && stock.GSM < ThinEnvelope && !p.job.Post.WithoutEnvelope()
+	return !p.Shielded() && p.Sharp() && stock.GSM < ThinEnvelope && !p.job.Mail.WithoutEnvelope()
 }

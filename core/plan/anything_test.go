@@ -43,7 +43,7 @@ func TestAnythingHasAPlan(t *testing.T) {
 				t.Errorf("%+v: the plan says %q: …%s…", j, slip, raw[max(0, at-80):min(len(raw), at+60)])
 			}
 		}
-		for name, s := range map[string]say.Sentence{"card": p.Card.Sentence, "layers": p.Layers.Sentence, "blank": p.Envelope.Blank.Sentence, "post": p.Post.Sentence, "paper": p.Paper.Sentence} {
+		for name, s := range map[string]say.Sentence{"card": p.Card.Sentence, "layers": p.Layers.Sentence, "blank": p.Envelope.Blank.Sentence, "post": p.Mail.Sentence, "paper": p.Paper.Sentence} {
 			if s.Text == "" || len(s.Spans) == 0 {
 				t.Errorf("%+v: nothing is said of %s", j, name)
 			}

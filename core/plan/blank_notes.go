@@ -66,8 +66,8 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate
 		add(say.Fine, "%s", hint)
 	}
 	if c.Kind.Bought && !c.Kind.Whole {
-		if whole := m.Judge(m.Whole(c)); whole.Rank < c.Post.Rank {
-			add(say.Trouble, "Whole it would go as %s; cut down it goes as %s: check the post before cutting.", shortly(whole), shortly(c.Post))
+		if whole := m.Judge(m.Whole(c)); whole.Rank < c.Mail.Rank {
+			add(say.Trouble, "Whole it would go as %s; cut down it goes as %s: check the post before cutting.", shortly(whole), shortly(c.Mail))
 		}
 	}
 	return append(notes, m.whatWould(c, all)...)

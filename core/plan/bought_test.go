@@ -64,8 +64,8 @@ func TestABoughtEnvelopeIsTheJobs(t *testing.T) {
 	if n := notes(p.Paper.Notes); !strings.Contains(n, "Take 40 envelopes: Cream, from the star party. You have 34: buy 6 more.") {
 		t.Errorf("envelopes to take: %s", n)
 	}
-	if !strings.Contains(p.Post.Sentence.Text+notes(p.Post.Notes), "letter") || b.Closed.Width.Nm != 7*in+in/4 {
-		t.Errorf("%v wide goes so: %s", b.Closed.Width, p.Post.Sentence.Text)
+	if !strings.Contains(p.Mail.Sentence.Text+notes(p.Mail.Notes), "letter") || b.Closed.Width.Nm != 7*in+in/4 {
+		t.Errorf("%v wide goes so: %s", b.Closed.Width, p.Mail.Sentence.Text)
 	}
 	for _, s := range b.Folds {
 		if strings.Contains(s.Text+s.Glue, "the back") || strings.Contains(s.Text, "side") {
@@ -137,8 +137,8 @@ func TestOpensOnTheShortSide(t *testing.T) {
 	if n := notes(long.Envelope.Blank.Notes); !strings.Contains(n, "What would do: opening it on the short side") {
 		t.Errorf("asked for the long side: %s", n)
 	}
-	if long.Post.Short != p.Post.Short || long.Envelope.Own.Size != p.Envelope.Own.Size {
-		t.Errorf("%s of %s, %s of %s", long.Post.Short, long.Envelope.Own.Size, p.Post.Short, p.Envelope.Own.Size)
+	if long.Mail.Short != p.Mail.Short || long.Envelope.Own.Size != p.Envelope.Own.Size {
+		t.Errorf("%s of %s, %s of %s", long.Mail.Short, long.Envelope.Own.Size, p.Mail.Short, p.Envelope.Own.Size)
 	}
 }
 
@@ -146,7 +146,7 @@ func TestOpensOnTheShortSide(t *testing.T) {
 // ribbon, machines catch it.
 func TestClosuresWithoutAnEnvelopeAndWithRibbon(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
-	j.Post.Destination, j.Post.Closure = job.ByHand, "none"
+	j.Mail.Destination, j.Mail.Closure = job.ByHand, "none"
 	p := plan.Make(j, shop)
 	for _, s := range p.Paper.Stocks {
 		for _, q := range s.Pieces {
@@ -155,15 +155,15 @@ func TestClosuresWithoutAnEnvelopeAndWithRibbon(t *testing.T) {
 			}
 		}
 	}
-	if p.Post.Thickness.Nm != p.Card.Thickness.Nm {
-		t.Errorf("%s thick, the card is %s", p.Post.Thickness.Text, p.Card.Thickness.Text)
+	if p.Mail.Thickness.Nm != p.Card.Thickness.Nm {
+		t.Errorf("%s thick, the card is %s", p.Mail.Thickness.Text, p.Card.Thickness.Text)
 	}
-	j.Post.Destination = "us-domestic"
-	if n := notes(plan.Make(j, shop).Post.Notes); !strings.Contains(n, "Without an envelope it can be given by hand only") {
+	j.Mail.Destination = "us-domestic"
+	if n := notes(plan.Make(j, shop).Mail.Notes); !strings.Contains(n, "Without an envelope it can be given by hand only") {
 		t.Errorf("mailed: %s", n)
 	}
-	j.Post.Closure = "ribbon"
-	if p := plan.Make(j, shop).Post; p.Short != "letter + surcharge" || !strings.Contains(p.Sentence.Text, "closed by clasp, string or button") {
+	j.Mail.Closure = "ribbon"
+	if p := plan.Make(j, shop).Mail; p.Short != "letter + surcharge" || !strings.Contains(p.Sentence.Text, "closed by clasp, string or button") {
 		t.Errorf("%s: %s", p.Short, p.Sentence.Text)
 	}
 }
@@ -174,19 +174,19 @@ func TestABoughtEnvelopeIsOfItsOwnPaper(t *testing.T) {
 	j, shop := demo.Jobs()[5], demo.Shop() // brads
 	j.Envelope.Stock = "copy-80"
 	stronger := func(p plan.Plan) bool {
-		for _, r := range p.Post.Remedies {
+		for _, r := range p.Mail.Remedies {
 			if strings.HasPrefix(r.ID, "envelope") {
 				return true
 			}
 		}
 		return false
 	}
-	if p := plan.Make(j, shop); !stronger(p) || !strings.Contains(notes(p.Post.Notes), "Hard points come through paper as thin as") {
+	if p := plan.Make(j, shop); !stronger(p) || !strings.Contains(notes(p.Mail.Notes), "Hard points come through paper as thin as") {
 		t.Fatal("nothing is said of a thin envelope that is made")
 	}
 	j = took(t, j, shop, field.Edit{Act: field.Take, Path: "envelope", Text: "bought:a8"})
-	if p := plan.Make(j, shop); stronger(p) || strings.Contains(notes(p.Post.Notes), "Hard points") {
-		t.Errorf("of a bought one: %s", notes(p.Post.Notes))
+	if p := plan.Make(j, shop); stronger(p) || strings.Contains(notes(p.Mail.Notes), "Hard points") {
+		t.Errorf("of a bought one: %s", notes(p.Mail.Notes))
 	}
 	own := took(t, j, shop, field.Edit{Act: field.Set, Path: "envelope.from", Text: job.OwnEnvelope})
 	options := strings.Join(plan.Make(own, shop).Envelope.Blank.Options, " ")
@@ -201,8 +201,8 @@ func TestWithoutAnEnvelopeTheTicketSaysNone(t *testing.T) {
 		return slices.ContainsFunc(p.Envelope.Blank.Notes, func(n say.Note) bool { return strings.Contains(n.Text, "without an envelope") })
 	}
 	for name, how := range map[string]func(*job.Job){
-		"by hand": func(j *job.Job) { j.Post.Closure = "none" },
-		"bare":    func(j *job.Job) { j.Post.Bare = true },
+		"by hand": func(j *job.Job) { j.Mail.Closure = "none" },
+		"bare":    func(j *job.Job) { j.Mail.Bare = true },
 	} {
 		t.Run(name, func(t *testing.T) {
 			j, shop := demo.Jobs()[1], demo.Shop()
@@ -251,12 +251,12 @@ func TestAnEnvelopeThatDoesNotDoIsSaid(t *testing.T) {
 	}
 	j, shop = demo.Jobs()[1], demo.Shop()
 	j = took(t, j, shop, field.Edit{Act: field.Take, Path: "envelope", Text: "bought:a7"})
-	if p := plan.Make(j, shop); said(p.Post.Notes, "does not go into") {
-		t.Errorf("it fits: %+v", p.Post.Notes)
+	if p := plan.Make(j, shop); said(p.Mail.Notes, "does not go into") {
+		t.Errorf("it fits: %+v", p.Mail.Notes)
 	}
 	j = took(t, j, shop, field.Edit{Act: field.Type, Path: "card.width", Text: "9"})
 	p := plan.Make(j, shop)
-	if !said(p.Envelope.Blank.Notes, "Take a larger envelope.") || !said(p.Post.Notes, "does not go into its envelope") {
-		t.Errorf("%+v, %+v", p.Envelope.Blank.Notes, p.Post.Notes)
+	if !said(p.Envelope.Blank.Notes, "Take a larger envelope.") || !said(p.Mail.Notes, "does not go into its envelope") {
+		t.Errorf("%+v, %+v", p.Envelope.Blank.Notes, p.Mail.Notes)
 	}
 }

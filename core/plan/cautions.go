@@ -25,7 +25,7 @@ var cautionTexts = map[paper.Caution]string{
 	paper.Liquid:  "Liquid must not leak when the piece is pressed: seal it twice, and ask whether it may be posted.",
 }
 
-func (m postStation) cautions() []CautionPlan {
+func (m mailStation) cautions() []CautionPlan {
 	list := []CautionPlan{}
 	for _, c := range m.Cautions() {
 		list = append(list, CautionPlan{ID: c.ID, Name: job.CautionName(c.ID), Set: c.Set, Found: c.Found, Text: cautionTexts[c.ID]})

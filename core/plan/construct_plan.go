@@ -34,7 +34,7 @@ type ConstructionPlan struct {
 	Opens string     `json:"opens"`
 	// Price is what its paper or the envelope costs, where that is known.
 	Price       string   `json:"price"`
-	Post        string   `json:"post"`
+	Mail        string   `json:"mail"`
 	Tone        say.Tone `json:"tone"`
 	Faults      int      `json:"faults"`
 	Chosen      bool     `json:"chosen"`
@@ -62,7 +62,7 @@ type MatchPlan struct {
 
 // ComparisonPlan sets the constructions side by side.
 type ComparisonPlan struct {
-	Sort     job.CompareSort    `json:"sort" enum:"paper,quick,neat,post"`
+	Sort     job.CompareSort    `json:"sort" enum:"paper,quick,neat,mail"`
 	Sentence string             `json:"sentence"`
 	Rows     []ConstructionPlan `json:"rows"`
 	// Rectangle offers the plain rectangle when the shape costs a surcharge.
@@ -91,7 +91,7 @@ func (m envelopeStation) comparison(list []compare.Candidate) ComparisonPlan {
 		p.Rows = append(p.Rows, row)
 	}
 	p.Sentence = m.reason(sorted)
-	if r, ok := m.PlainRectangle(); ok && !m.Job().Envelope.Mailable && m.Choose(list).Post.Shape {
+	if r, ok := m.PlainRectangle(); ok && !m.Job().Envelope.Mailable && m.Choose(list).Mail.Shape {
 		p.Rectangle = fmt.Sprintf("In a plain rectangle of %s %s, held by two strips, it would not pay the surcharge.", m.by(r.Width, r.Height), m.Style().Unit)
 	}
 	return p
@@ -118,7 +118,7 @@ func (m envelopeStation) reason(sorted []compare.Candidate) string {
 	case job.Neatest:
 		return fmt.Sprintf("%s: %s that something is to be said against, the fewest %s, and %s.", name, say.Plural(len(best.Made.Faults), "point"), among, seam)
 	case job.Cheapest:
-		return fmt.Sprintf("%s: it goes as %s, %s thick, the cheapest %s, and %s.", name, shortly(best.Post), m.fine().Show(m.Closed(best).Thickness), among, seam)
+		return fmt.Sprintf("%s: it goes as %s, %s thick, the cheapest %s, and %s.", name, shortly(best.Mail), m.fine().Show(m.Closed(best).Thickness), among, seam)
 	}
 	if best.PaperUsed() == 0 {
 		return fmt.Sprintf("%s: %s, %s, and %s.", name, verdicts[best.Fit.Verdict].good, m.stockedWords(best), seam)
@@ -162,7 +162,7 @@ func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {
 	}
 	row.Depth = m.fine().Show(max(0, takes).Down(m.fine().Tick))
 	row.Paper = percent(c.Made.PaperUse())
-	row.Post, row.Tone, row.Faults = shortly(c.Post), toneOf(c.Post), len(c.Made.Faults)
+	row.Mail, row.Tone, row.Faults = shortly(c.Mail), toneOf(c.Mail), len(c.Made.Faults)
 	row.Drawing = fmt.Sprintf("%s lying flat: %s.", row.Name, m.partsWords(c.Made))
 	return row
 }
@@ -202,7 +202,7 @@ func (m maker) notAsChosen(shown compare.Candidate) []say.Note {
 }
 
 // noneUsed says that the card goes without an envelope, while one is shown.
-func noneUsed(wish job.PostWish) []say.Note {
+func noneUsed(wish job.MailWish) []say.Note {
 	if !wish.WithoutEnvelope() {
 		return nil
 	}

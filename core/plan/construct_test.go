@@ -67,8 +67,8 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 		if p.Envelope.Construction != tt.id || !strings.Contains(p.Envelope.Blank.Sentence.Text, tt.sentence) || !strings.Contains(p.Ticket[3].Value, tt.sheet) {
 			t.Errorf("%s: %s; ticket %s", tt.id, p.Envelope.Blank.Sentence.Text, p.Ticket[3].Value)
 		}
-		if b := p.Envelope.Blank; p.Post.Width != b.Closed.Width || len(b.Readings) < 6 || len(b.Dimensions) == 0 || b.Drawing == "" {
-			t.Errorf("%s: posted %s wide, closed %s", tt.id, p.Post.Width.Text, b.Closed.Width.Text)
+		if b := p.Envelope.Blank; p.Mail.Width != b.Closed.Width || len(b.Readings) < 6 || len(b.Dimensions) == 0 || b.Drawing == "" {
+			t.Errorf("%s: posted %s wide, closed %s", tt.id, p.Mail.Width.Text, b.Closed.Width.Text)
 		}
 		cut := ""
 		for _, s := range p.Paper.Stocks {
@@ -102,8 +102,8 @@ func TestPlainRectangle(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	j.Envelope.Construction, j.Envelope.Adhesive = blank.PocketID, "tape-1-4"
 	p := plan.Make(j, shop)
-	if !strings.Contains(p.Envelope.Comparison.Rectangle, "it would not pay the surcharge") || p.Post.Short != "letter + surcharge" {
-		t.Fatalf("%s: %s", p.Post.Short, p.Envelope.Comparison.Rectangle)
+	if !strings.Contains(p.Envelope.Comparison.Rectangle, "it would not pay the surcharge") || p.Mail.Short != "letter + surcharge" {
+		t.Fatalf("%s: %s", p.Mail.Short, p.Envelope.Comparison.Rectangle)
 	}
 	j.Envelope.Mailable = true
 	p = plan.Make(j, shop)
@@ -114,8 +114,8 @@ func TestPlainRectangle(t *testing.T) {
 		}
 	}
 	// 5 3/8 + 0.85 mm + 1/4.
-	if p.Post.Short != "letter" || throat != "≈ 5 11⁄16" {
-		t.Errorf("%s; between the strips %q", p.Post.Short, throat)
+	if p.Mail.Short != "letter" || throat != "≈ 5 11⁄16" {
+		t.Errorf("%s; between the strips %q", p.Mail.Short, throat)
 	}
 }
 
@@ -151,8 +151,8 @@ func TestWhatWouldDo(t *testing.T) {
 		t.Errorf("for a thick card: %+v", best)
 	}
 	j.Envelope.Depth, j.Envelope.Construction = in, blank.TuckID
-	if p := plan.Make(j, shop); p.Envelope.Blank.Readings[0].Note != "1 deep" || p.Post.Thickness.Nm < in {
-		t.Errorf("walls of an inch: %s, posted %s thick", p.Envelope.Blank.Readings[0].Note, p.Post.Thickness.Text)
+	if p := plan.Make(j, shop); p.Envelope.Blank.Readings[0].Note != "1 deep" || p.Mail.Thickness.Nm < in {
+		t.Errorf("walls of an inch: %s, posted %s thick", p.Envelope.Blank.Readings[0].Note, p.Mail.Thickness.Text)
 	}
 	shop.Sheets = nil
 	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "There is no sheet on your shelf") {

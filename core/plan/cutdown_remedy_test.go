@@ -11,7 +11,7 @@ import (
 // Cutting down a bought envelope is offered by the envelope's name; it is of no sheet.
 func TestCuttingDownIsOfferedByName(t *testing.T) {
 	j, shop := sample()
-	list := plan.Make(j, shop).Post.Remedies
+	list := plan.Make(j, shop).Mail.Remedies
 	at := slices.IndexFunc(list, func(r plan.RemedyPlan) bool { return r.ID == "make:cutdown" })
 	if at < 0 {
 		t.Fatalf("it is not offered: %+v", list)

@@ -88,20 +88,20 @@ func act(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 
 // noted keeps with a reading what the sums say of the piece that it is of.
 func noted(j job.Job, shop job.Shop, path string) job.Job {
-	if path != "card.thickness" && !strings.HasPrefix(path, "post.measured.") {
+	if path != "card.thickness" && !strings.HasPrefix(path, "mail.measured.") {
 		return j
 	}
 	m := newMaker(j, shop)
 	now := m.Noting(m.Closed(m.Chosen()))
-	t, said := &j.Post.Measured, now.Post.Measured
+	t, said := &j.Mail.Measured, now.Mail.Measured
 	switch path {
 	case "card.thickness":
 		j.Card.ThicknessOf = now.Card.ThicknessOf
-	case "post.measured.thickness":
+	case "mail.measured.thickness":
 		t.ThicknessOf = said.ThicknessOf
-	case "post.measured.through":
+	case "mail.measured.through":
 		t.GaugeOf = said.GaugeOf
-	case "post.measured.grams":
+	case "mail.measured.grams":
 		t.GramsOf = said.GramsOf
 	default:
 		t.Stiffer = said.Stiffer
@@ -117,7 +117,7 @@ var offers = map[string]func(m maker, id string) (job.Job, error){
 	"things":        maker.takeApart,
 	"match":         maker.takeMatch,
 	"paper.have":    maker.takeCard,
-	"post.remedies": maker.takeRemedy,
+	"mail.remedies": maker.takeRemedy,
 	"recipe":        maker.takeRecipe,
 	"layers.rungs":  maker.takeRung,
 }

@@ -67,8 +67,8 @@ func anyEdit(r *rand.Rand, j job.Job, p plan.Plan, lists job.Choices) field.Edit
 		for _, row := range p.Envelope.Comparison.Rows {
 			take("envelope", row.ID)
 		}
-		for _, rem := range p.Post.Remedies {
-			take("post.remedies", rem.ID)
+		for _, rem := range p.Mail.Remedies {
+			take("mail.remedies", rem.ID)
 		}
 		if p.Start != nil {
 			for _, s := range p.Start.Schools {
@@ -177,7 +177,7 @@ func partsKept(t *testing.T, told string, e field.Edit, j, changed job.Job) {
 	more := 0
 	_, _, entry := field.Entry(e.Path)
 	switch {
-	case e.Act == field.Take && e.Path == "post.remedies":
+	case e.Act == field.Take && e.Path == "mail.remedies":
 		return // it may leave things off, or lay a shield over them
 	case e.Act == field.Add && e.Path == "parts":
 		more = 1
@@ -201,8 +201,8 @@ func fieldsKept(t *testing.T, told string, e field.Edit, before, after string) {
 	}
 	follows := func(path string) bool {
 		for from, to := range map[string]string{
-			".thing.width": ".thing.height", "post.destination": "post.class", "post.measured.thickness": "post.measured.thicknessOf",
-			"post.measured.grams": "post.measured.gramsOf", "post.measured.through": "post.measured.gaugeOf", "post.measured.": "post.measured.stiffer", "start.format": "start.", "card.thickness": "card.thicknessOf",
+			".thing.width": ".thing.height", "mail.destination": "mail.class", "mail.measured.thickness": "mail.measured.thicknessOf",
+			"mail.measured.grams": "mail.measured.gramsOf", "mail.measured.through": "mail.measured.gaugeOf", "mail.measured.": "mail.measured.stiffer", "start.format": "start.", "card.thickness": "card.thicknessOf",
 		} {
 			if (strings.HasSuffix(e.Path, from) || strings.HasPrefix(e.Path, from)) && strings.Contains(path, to) {
 				return true

@@ -65,7 +65,7 @@ func (m envelopeStation) envelope(chosen compare.Candidate, all []compare.Candid
 	}
 	p.FitsSentence = m.fitsSentence(p)
 	p.Blank = m.blank(chosen, all)
-	p.Blank.Notes = gathered(noneUsed(m.Job().Post), m.notAsChosen(chosen), notAccepted(chosen), p.Blank.Notes)
+	p.Blank.Notes = gathered(noneUsed(m.Job().Mail), m.notAsChosen(chosen), notAccepted(chosen), p.Blank.Notes)
 	p.Blank.Net, p.Blank.Folding = p.Blank.Net.Drawn(), p.Blank.Folding.Drawn()
 	p.Construction, p.Comparison = chosen.Kind.ID, m.comparison(all)
 	p.Own = m.ownFit(chosen)

@@ -55,7 +55,7 @@ func (m envelopeStation) foldSteps(c compare.Candidate) []FoldStep {
 	advise(before, fillAdvice(c, raised))
 	last := "Write the address before you close it."
 	switch {
-	case m.Job().Post.Destination == job.ByHand:
+	case m.Job().Mail.Destination == job.ByHand:
 		last += " Given by hand, a dot at its tip will do, which opens again."
 	default:
 		last += " " + words.Seal

@@ -13,10 +13,10 @@ import (
 // the sums say; when the piece changes it has to be tried again.
 func TestThroughTheGauge(t *testing.T) {
 	j, shop := demo.Jobs()[5], demo.Shop() // brass and knot, predicted .286 in
-	through := func(how string) plan.PostPlan {
-		return plan.Make(took(t, j, shop, field.Edit{Act: field.Set, Path: "post.measured.through", Text: how}), shop).Post
+	through := func(how string) plan.MailPlan {
+		return plan.Make(took(t, j, shop, field.Edit{Act: field.Set, Path: "mail.measured.through", Text: how}), shop).Mail
 	}
-	check := func(p plan.PostPlan) plan.CheckPlan {
+	check := func(p plan.MailPlan) plan.CheckPlan {
 		for _, c := range p.Classes {
 			if c.ID != "letter" {
 				continue
@@ -30,7 +30,7 @@ func TestThroughTheGauge(t *testing.T) {
 		t.Fatal("no check of a letter's thickness")
 		return plan.CheckPlan{}
 	}
-	if k := check(plan.Make(j, shop).Post); k.OK {
+	if k := check(plan.Make(j, shop).Mail); k.OK {
 		t.Fatalf("predicted it is no letter: %+v", k)
 	}
 	if k := check(through("freely")); !k.OK || k.Close {
@@ -40,15 +40,15 @@ func TestThroughTheGauge(t *testing.T) {
 		t.Errorf("tightly: %+v", k)
 	}
 	thin := demo.Jobs()[1]
-	thin = took(t, thin, shop, field.Edit{Act: field.Set, Path: "post.measured.through", Text: "not"})
-	if p := plan.Make(thin, shop).Post; p.Short != "large envelope" && p.Short != "parcel" || check(p).OK {
+	thin = took(t, thin, shop, field.Edit{Act: field.Set, Path: "mail.measured.through", Text: "not"})
+	if p := plan.Make(thin, shop).Mail; p.Short != "large envelope" && p.Short != "parcel" || check(p).OK {
 		t.Errorf("not at all: %s, %+v", p.Short, check(p))
 	}
-	if p := plan.Make(thin, shop).Post; !strings.Contains(p.Readings[1].Note, "over the gauge's 1⁄4 in") {
+	if p := plan.Make(thin, shop).Mail; !strings.Contains(p.Readings[1].Note, "over the gauge's 1⁄4 in") {
 		t.Errorf("%+v", p.Readings[1])
 	}
 	thin = took(t, thin, shop, field.Edit{Act: field.Add, Path: "parts", Text: "layer"})
-	if p := plan.Make(thin, shop).Post; p.Short != "letter" || !strings.Contains(notes(p.Notes), "try it again") {
+	if p := plan.Make(thin, shop).Mail; p.Short != "letter" || !strings.Contains(notes(p.Notes), "try it again") {
 		t.Errorf("changed since: %s, %s", p.Short, notes(p.Notes))
 	}
 }
@@ -58,7 +58,7 @@ func TestRemediesOfAMadeCard(t *testing.T) {
 	j, shop := demo.Jobs()[5], demo.Shop()
 	j = took(t, j, shop, field.Edit{Act: field.Set, Path: "card.made", Text: "yes"})
 	lifted := false
-	for _, r := range plan.Make(j, shop).Post.Remedies {
+	for _, r := range plan.Make(j, shop).Mail.Remedies {
 		lifted = lifted || strings.HasPrefix(r.Title, "Lift “Ribbon knot” off and rub the glue away")
 		if strings.HasPrefix(r.ID, "stock") || strings.HasPrefix(r.Title, "Leave off") {
 			t.Errorf("of a card that is made: %s", r.Title)

@@ -106,7 +106,7 @@ type HaveRow struct {
 	Waste    string `json:"waste"`
 	Envelope string `json:"envelope"`
 	Owned    bool   `json:"owned"`
-	Post     string `json:"post"`
+	Mail     string `json:"mail"`
 	Current  bool   `json:"current"`
 	// Twin is the same base turned, in words, TwinID its ID; empty for none.
 	Twin   string `json:"twin"`
@@ -127,7 +127,7 @@ func (m paperStation) have() *HavePlan {
 	for _, c := range cards {
 		row := m.haveRow(c)
 		row.Waste, row.Envelope, row.Owned = percent(max(0, c.Waste)), c.Format.Name, c.Format.Owned
-		row.Post = shortly(c.Post)
+		row.Mail = shortly(c.Mail)
 		p.Rows = append(p.Rows, row)
 	}
 	switch {

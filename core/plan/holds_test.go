@@ -12,7 +12,7 @@ import (
 // its thickness came off its sides. A pocket without walls still loses it.
 func TestWallsHoldTheSize(t *testing.T) {
 	filled := func(j job.Job, shop job.Shop) (text string, is bool) {
-		for _, k := range plan.Make(j, shop).Post.Classes {
+		for _, k := range plan.Make(j, shop).Mail.Classes {
 			for _, c := range k.Checks {
 				if c.Measure == "length" && c.About == "filled" {
 					return c.Measured, true
@@ -32,7 +32,7 @@ func TestWallsHoldTheSize(t *testing.T) {
 		{"a box from a square", func(j *job.Job) { j.Envelope.Construction = blank.BoxID }, false},
 		{"a box with lid and tuck", func(j *job.Job) { j.Envelope.Construction = blank.TuckID }, false},
 		{"a pocket with walls", func(j *job.Job) { j.Envelope.Construction = blank.GussetID }, false},
-		{"a bare card", func(j *job.Job) { j.Post.Bare = true }, false},
+		{"a bare card", func(j *job.Job) { j.Mail.Bare = true }, false},
 		{"a pocket without walls", func(j *job.Job) { j.Envelope.Construction = blank.PocketID }, true},
 	} {
 		t.Run(tt.name, func(t *testing.T) {

@@ -17,7 +17,7 @@ type JobLine struct {
 	Width  measure.Length `json:"width"`
 	Height measure.Length `json:"height"`
 	Count  int            `json:"count"`
-	Post   string         `json:"post"`
+	Mail   string         `json:"mail"`
 	Tone   say.Tone       `json:"tone"`
 	// Papers are the card's papers and things where they lie on the face, from the
 	// base up: LinePapers as JSON, since nothing but the drawing reads them.
@@ -45,7 +45,7 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 		}
 	}()
 	if problems := Check(j, shop); len(problems) > 0 {
-		l.Post, l.Tone, l.Problem = "cannot be planned", say.Trouble, problems[0].Message
+		l.Mail, l.Tone, l.Problem = "cannot be planned", say.Trouble, problems[0].Message
 		return l
 	}
 	m := newMaker(j, shop)
@@ -60,10 +60,10 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 	}
 	book, posted := m.Book()
 	if !posted {
-		l.Post = "by hand"
+		l.Mail = "by hand"
 	} else {
 		f := compare.ForecastOf(m.VerdictOf(book, m.Mailed(m.Closed(m.Chosen()))))
-		l.Post, l.Tone = shortly(f), toneOf(f)
+		l.Mail, l.Tone = shortly(f), toneOf(f)
 	}
 	if n := len(m.Missing()); n > 0 {
 		l.Tone, l.Problem = say.Care, m.Missing()[0].Text
@@ -76,7 +76,7 @@ func tenth(mm float64) float64 { return math.Round(mm*10) / 10 }
 
 // BrokenLine is the line of a job that cannot even be read.
 func BrokenLine(why string) JobLine {
-	return JobLine{Post: "cannot be opened", Tone: say.Trouble, Papers: json.RawMessage("[]"), Problem: why}
+	return JobLine{Mail: "cannot be opened", Tone: say.Trouble, Papers: json.RawMessage("[]"), Problem: why}
 }
 
 // LineSize is a line's size in the shop's unit and tick.

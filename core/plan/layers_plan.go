@@ -22,7 +22,7 @@ type LayersPlan struct {
 	// down, liners last.
 	Order []int `json:"order"`
 	// Things are the embellishments that lie on the face; they are moved at the
-	// station Post.
+	// station Mail.
 	Things []LayerThing `json:"things"`
 	// Panel is the top layer, what is left to stamp or draw on.
 	PanelWidth  Shown      `json:"panelWidth"`

@@ -26,7 +26,7 @@ func TestMissingIsToldAndReplaced(t *testing.T) {
 		"envelope.liner":    func(j *job.Job) { j.Envelope.Liner = "tin" },
 		"envelope.adhesive": func(j *job.Job) { j.Envelope.Adhesive = "spit" },
 		"envelope.from":     func(j *job.Job) { j.Envelope.From, j.Envelope.Construction = "own-9", blank.CutDownID },
-		"post.destination":  func(j *job.Job) { j.Post.Destination = "moon" },
+		"mail.destination":  func(j *job.Job) { j.Mail.Destination = "moon" },
 		"paper.have":        func(j *job.Job) { j.Paper.Have = "parchment" },
 		"start.format":      func(j *job.Job) { j.Start = &job.Start{Format: "own-9"} },
 	}
@@ -60,8 +60,8 @@ func TestMissingIsToldAndReplaced(t *testing.T) {
 			// The stand-in that the plan goes by is the first choice.
 			if path == "parts.0.stock" {
 				got, _ := plan.Apply(j, shop, []field.Edit{{Act: field.Set, Path: path, Text: p.Missing[0].Choices[0].ID}})
-				if with := plan.Make(got, shop); with.Card.Predicted != p.Card.Predicted || with.Post.Short != p.Post.Short {
-					t.Errorf("taking the stand-in changes %v, %q to %v, %q", p.Card.Predicted, p.Post.Short, with.Card.Predicted, with.Post.Short)
+				if with := plan.Make(got, shop); with.Card.Predicted != p.Card.Predicted || with.Mail.Short != p.Mail.Short {
+					t.Errorf("taking the stand-in changes %v, %q to %v, %q", p.Card.Predicted, p.Mail.Short, with.Card.Predicted, with.Mail.Short)
 				}
 			}
 			tin := "tin"

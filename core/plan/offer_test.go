@@ -87,20 +87,20 @@ func TestOffersAreKept(t *testing.T) {
 				t.Errorf("the card %s of the sheet is gone when it is taken", row.Size)
 			}
 		}
-		for _, rem := range p.Post.Remedies {
+		for _, rem := range p.Mail.Remedies {
 			if !rem.Possible {
 				continue
 			}
-			got, after, ok := taken(t, j, shop, "post.remedies", rem.ID)
+			got, after, ok := taken(t, j, shop, "mail.remedies", rem.ID)
 			if !ok {
 				t.Errorf("%s is refused", rem.ID)
 				continue
 			}
 			rows["remedy"]++
-			if after.Post.Short != rem.Short {
-				t.Errorf("%s: promised %s, is %s", rem.ID, rem.Short, after.Post.Short)
+			if after.Mail.Short != rem.Short {
+				t.Errorf("%s: promised %s, is %s", rem.ID, rem.Short, after.Mail.Short)
 			}
-			m, n := j.Post.Measured, got.Post.Measured
+			m, n := j.Mail.Measured, got.Mail.Measured
 			// What the sums said of the piece that was measured may be noted.
 			n.ThicknessOf, n.GramsOf, n.Stiffer = m.ThicknessOf, m.GramsOf, m.Stiffer
 			if n != m {

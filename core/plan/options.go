@@ -25,17 +25,17 @@ func (m cardStation) cardMoreSet() bool {
 }
 
 // mailOptions are the paths of what is chosen for closing and addressing the piece.
-func (m postStation) mailOptions() []string {
-	p := m.Job().Post
-	list := []string{"post.closure", "post.addressShort", "post.bare"}
+func (m mailStation) mailOptions() []string {
+	p := m.Job().Mail
+	list := []string{"mail.closure", "mail.addressShort", "mail.bare"}
 	if p.Bare {
-		list = []string{"post.addressShort", "post.bare", "post.radius"}
+		list = []string{"mail.addressShort", "mail.bare", "mail.radius"}
 	}
 	if p.HandCancel {
-		list = append(list, "post.handCancel")
+		list = append(list, "mail.handCancel")
 	}
 	if p.Class != "" {
-		list = append(list, "post.class")
+		list = append(list, "mail.class")
 	}
 	return append(list, "card.made")
 }

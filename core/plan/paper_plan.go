@@ -107,7 +107,7 @@ func (m paperStation) paper(made compare.Candidate) PaperPlan {
 // envelopesToTake says how many bought envelopes the job takes, and how many of them are
 // to be bought.
 func (m paperStation) envelopesToTake(c compare.Candidate) []say.Note {
-	if !c.Kind.Bought || m.Job().Post.WithoutEnvelope() {
+	if !c.Kind.Bought || m.Job().Mail.WithoutEnvelope() {
 		return nil
 	}
 	own, _ := m.Shop().Owned(c.Made.From.ID)
@@ -146,7 +146,7 @@ func (m paperStation) savedWords(s piece.Saved) string {
 // cuts are what the job takes, with the envelope where that is made.
 func (m paperStation) cuts(c compare.Candidate) []piece.Order {
 	var b piece.Blank
-	if !m.Job().Paper.NoBlanks && !m.Job().Post.WithoutEnvelope() {
+	if !m.Job().Paper.NoBlanks && !m.Job().Mail.WithoutEnvelope() {
 		if l := c.Made.Liner; l.Width > 0 {
 			b.Liner = card.Size{Width: l.Width.Down(m.Style().Tick), Height: l.Height.Down(m.Style().Tick)}
 		}

@@ -38,7 +38,7 @@ func gathered(lists ...[]say.Note) []say.Note {
 // TicketLine is one of the numbers that flow on from station to station.
 type TicketLine struct {
 	ID      string   `json:"id"`
-	Station string   `json:"station" enum:"card,layers,envelope,post,paper"`
+	Station string   `json:"station" enum:"card,layers,envelope,mail,paper"`
 	Label   string   `json:"label"`
 	Value   string   `json:"value"`
 	Tone    say.Tone `json:"tone"`
@@ -59,7 +59,7 @@ type Plan struct {
 	Card     CardPlan      `json:"card"`
 	Layers   LayersPlan    `json:"layers"`
 	Envelope EnvelopePlan  `json:"envelope"`
-	Post     PostPlan      `json:"post"`
+	Mail     MailPlan      `json:"mail"`
 	Paper    PaperPlan     `json:"paper"`
 	Recipe   *RecipePlan   `json:"recipe,omitempty"`
 }
@@ -78,7 +78,7 @@ type (
 	cardStation     struct{ maker }
 	layersStation   struct{ maker }
 	envelopeStation struct{ maker }
-	postStation     struct{ maker }
+	mailStation     struct{ maker }
 	paperStation    struct{ maker }
 )
 
@@ -135,7 +135,7 @@ func makeWith(e *cutting.Effort, j job.Job, shop job.Shop) (Plan, error) {
 			chosen = m.Choose(all)
 		},
 		func() { p.Envelope = envelopeStation{m}.envelope(chosen, all) },
-		func() { p.Post = postStation{m}.post(m.Closed(chosen), chosen, all) },
+		func() { p.Mail = mailStation{m}.mail(m.Closed(chosen), chosen, all) },
 		func() { p.Recipe = m.recipe() },
 		func() { p.Paper = paperStation{m}.paper(chosen) },
 	} {
@@ -145,7 +145,7 @@ func makeWith(e *cutting.Effort, j job.Job, shop job.Shop) (Plan, error) {
 		station()
 	}
 	p.Ticket = m.ticket(p, chosen)
-	for _, notes := range [][]say.Note{p.Card.Notes, p.Layers.Notes, p.Envelope.Blank.Notes, p.Post.Notes} {
+	for _, notes := range [][]say.Note{p.Card.Notes, p.Layers.Notes, p.Envelope.Blank.Notes, p.Mail.Notes} {
 		worstFirst(notes)
 	}
 	return p, e.Err()
@@ -204,7 +204,7 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 		ease = say.Trouble
 	}
 	left := TicketLine{"ease", "envelope", "Ease", m.Style().Show(min(e.EaseWidth, e.EaseHeight)), ease}
-	if m.Job().Post.WithoutEnvelope() {
+	if m.Job().Mail.WithoutEnvelope() {
 		sheet.Label, sheet.Value = "Envelope", "None"
 		left.Value, left.Tone = "None needed", say.Fine
 	}
@@ -214,7 +214,7 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 		{"layers", "layers", "Layers", layersStation{m}.layersShort(), say.Fine},
 		sheet,
 		left,
-		{"post", "post", "Post", p.Post.Short, p.Post.Tone},
+		{"mail", "mail", "Mail", p.Mail.Short, p.Mail.Tone},
 		{"paper", "paper", "Paper", p.Paper.Short, p.Paper.Tone},
 	}
 }

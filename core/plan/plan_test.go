@@ -73,11 +73,11 @@ func TestPlanOfTheSampleJob(t *testing.T) {
 	if w := b.Ways[0]; w.Settings[0].At.Text != "3 3⁄8" || w.Settings[1].At.Text != "9 1⁄16" {
 		t.Errorf("scores at %s and %s", w.Settings[0].At.Text, w.Settings[1].At.Text)
 	}
-	if p.Post.Short != "letter + surcharge" || !strings.HasPrefix(p.Post.Sentence.Text, "Square, so as a letter it pays the surcharge; in a ") {
-		t.Errorf("post: %s: %s", p.Post.Short, p.Post.Sentence.Text)
+	if p.Mail.Short != "letter + surcharge" || !strings.HasPrefix(p.Mail.Sentence.Text, "Square, so as a letter it pays the surcharge; in a ") {
+		t.Errorf("post: %s: %s", p.Mail.Short, p.Mail.Sentence.Text)
 	}
 	// 1.3 · 5.6875 + 2.3/16 = 7.5375.
-	if r := p.Post.Rectangle; r == nil || r.Width.Text != "7 9⁄16" || r.Height.Text != "5 11⁄16" {
+	if r := p.Mail.Rectangle; r == nil || r.Width.Text != "7 9⁄16" || r.Height.Text != "5 11⁄16" {
 		t.Errorf("rectangle %+v", r)
 	}
 	if len(p.Ticket) != 7 || p.Ticket[0].Value != "5 3⁄8 × 5 3⁄8" || p.Ticket[1].Value != "10 3⁄4 × 5 3⁄8 · 5 3⁄8" {
@@ -234,7 +234,7 @@ func TestPlansHangTogether(t *testing.T) {
 			shop.Unit = measure.Millimetres
 		}
 		if pick(4) == 0 {
-			j.Post.Destination = job.ByHand
+			j.Mail.Destination = job.ByHand
 		}
 		if pick(2) == 0 {
 			j.Start = &job.Start{Format: []string{"a7", "c6", "dl", job.OwnEnvelope}[pick(4)], Width: 150 * measure.Millimetre, Height: 60 * measure.Millimetre}
@@ -250,14 +250,14 @@ func TestPlansHangTogether(t *testing.T) {
 		if second, _ := json.Marshal(plan.Make(j, shop)); string(first) != string(second) {
 			t.Fatalf("job %d makes two different plans", i)
 		}
-		if p.Card.Sentence.Text == "" || p.Envelope.FitsSentence.Text == "" || p.Envelope.Blank.Sentence.Text == "" || p.Post.Sentence.Text == "" || p.Card.Drawing == "" || p.Envelope.Blank.Drawing == "" || p.Post.Drawing == "" {
+		if p.Card.Sentence.Text == "" || p.Envelope.FitsSentence.Text == "" || p.Envelope.Blank.Sentence.Text == "" || p.Mail.Sentence.Text == "" || p.Card.Drawing == "" || p.Envelope.Blank.Drawing == "" || p.Mail.Drawing == "" {
 			t.Fatalf("job %d: a sentence is missing", i)
 		}
 		if strings.Contains(string(first), "%!") || strings.Contains(string(first), "NaN") {
 			t.Fatalf("job %d: a text is malformed: %s", i, first)
 		}
 		chosen := 0
-		for _, c := range p.Post.Classes {
+		for _, c := range p.Mail.Classes {
 			if c.Chosen {
 				chosen++
 			}

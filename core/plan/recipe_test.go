@@ -132,7 +132,7 @@ func TestCheckAPocketRecipe(t *testing.T) {
 // outline is told from a solved one.
 func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
-	j.Post.Destination = "us-domestic"
+	j.Mail.Destination = "us-domestic"
 	j.Recipe = &job.Recipe{Form: job.PairRecipe, Side1: 155 * in / 16, Left: 51 * in / 16, Right: 21 * in / 2, Top: 67 * in / 16, Bottom: 19 * in / 2}
 	for _, tt := range []struct {
 		typed string

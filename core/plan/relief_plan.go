@@ -56,7 +56,7 @@ type SectionPlan struct {
 	Text  string      `json:"text"`
 }
 
-func (m postStation) reliefPlan() ReliefPlan {
+func (m mailStation) reliefPlan() ReliefPlan {
 	r, fine := m.Relief(), m.fine()
 	p := ReliefPlan{
 		Width: m.Job().Card.Width.Millimetres(), Height: m.Job().Card.Height.Millimetres(), Parts: []ReliefPart{},
@@ -85,7 +85,7 @@ func (m postStation) reliefPlan() ReliefPlan {
 	return p
 }
 
-func (m postStation) chainWords() string {
+func (m mailStation) chainWords() string {
 	var names []string
 	for _, i := range m.Relief().Chain {
 		names = append(names, "“"+m.Relief().Parts[i].Name+"”")
@@ -93,7 +93,7 @@ func (m postStation) chainWords() string {
 	return say.And(names)
 }
 
-func (m postStation) lumpWords() string {
+func (m mailStation) lumpWords() string {
 	rise, part := m.Relief().Lump(piece.LumpWithin)
 	if rise < 0.01 {
 		return "it is even"
@@ -101,7 +101,7 @@ func (m postStation) lumpWords() string {
 	return fmt.Sprintf("“%s” rises %s within an inch", m.Relief().Parts[part].Name, m.fine().Show(measure.OfMillimetres(rise)))
 }
 
-func (m postStation) cut(id string, g mail.Girths, wide bool) SectionPlan {
+func (m mailStation) cut(id string, g mail.Girths, wide bool) SectionPlan {
 	where, of := "from the top", m.Job().Card.Width
 	if !wide {
 		where, of = "from the left", m.Job().Card.Height
@@ -118,7 +118,7 @@ func (m postStation) cut(id string, g mail.Girths, wide bool) SectionPlan {
 
 // girthWords says which part costs most of the room that the thickness takes:
 // the one without which it would be least.
-func (m postStation) girthWords(r mail.Relief, wide bool, g mail.Girths) string {
+func (m mailStation) girthWords(r mail.Relief, wide bool, g mail.Girths) string {
 	part, most := r.Costly(wide, g.EndOn)
 	if part < 0 || most < 0.05 {
 		return "of the envelope, as it lies"
@@ -157,7 +157,7 @@ const (
 	beltPull = 40.0
 )
 
-func (m postStation) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
+func (m mailStation) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
 	b, scaled := m.Beam(e, piece.Weight)
 	at, most := b.Stiffest()
 	lb := b.Pull() / mail.PoundForce
@@ -211,7 +211,7 @@ type PostagePlan struct {
 	Notes []say.Note `json:"notes"`
 }
 
-func (m postStation) postage(v mail.Verdict, piece mail.Piece) PostagePlan {
+func (m mailStation) postage(v mail.Verdict, piece mail.Piece) PostagePlan {
 	p := PostagePlan{Notes: []say.Note{}}
 	r, taken := v.Result()
 	for _, card := range m.Shop().Rates {
@@ -263,7 +263,7 @@ var gaugeFaults = map[mail.GaugeFault]string{
 
 // gaugePlan is the gauge for the thickness of the cheapest class that has a
 // limit, from the piece of card that the maker named.
-func (m postStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan {
+func (m mailStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan {
 	for _, c := range book.Classes {
 		if c.ID != book.Enveloped().ID {
 			continue
@@ -273,7 +273,7 @@ func (m postStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan 
 				continue
 			}
 			short := min(e.Width, e.Height)
-			w, h := m.Job().Post.GaugeWidth, m.Job().Post.GaugeHeight
+			w, h := m.Job().Mail.GaugeWidth, m.Job().Mail.GaugeHeight
 			if w == 0 {
 				w = (short + 3*measure.Inch).Up(m.Style().Tick)
 			}

@@ -77,7 +77,7 @@ var countedOn = say.When("counted", " Counted on from your readings: measure aga
 // mostRemedies is how many are told.
 const mostRemedies = 8
 
-func (m postStation) remedyPlans(c compare.Candidate, all []compare.Candidate, v mail.Verdict) []RemedyPlan {
+func (m mailStation) remedyPlans(c compare.Candidate, all []compare.Candidate, v mail.Verdict) []RemedyPlan {
 	list, offers := []RemedyPlan{}, offer.To(m.Maker)
 	for _, r := range offers.Remedies(c, all, v) {
 		if len(list) == mostRemedies {
@@ -86,7 +86,7 @@ func (m postStation) remedyPlans(c compare.Candidate, all []compare.Candidate, v
 		told, slots := remediesTold[r.Kind], m.remedySlots(r)
 		list = append(list, RemedyPlan{
 			ID: r.ID(), Title: slots.Text(told.title...), Text: slots.Text(append(told.text[:len(told.text):len(told.text)], countedOn)...),
-			Short: shortly(r.Post), Tone: toneOf(r.Post), Proven: !r.Unproven, Possible: true,
+			Short: shortly(r.Mail), Tone: toneOf(r.Mail), Proven: !r.Unproven, Possible: true,
 		})
 	}
 	if of, none := offers.NoRectangle(v); none {
@@ -99,7 +99,7 @@ func (m postStation) remedyPlans(c compare.Candidate, all []compare.Candidate, v
 }
 
 // remedySlots are what the words of a remedy are filled with.
-func (m postStation) remedySlots(r offer.Remedy) say.Slots {
+func (m mailStation) remedySlots(r offer.Remedy) say.Slots {
 	var names []string
 	for _, l := range r.Left {
 		name := "“" + l.Name + "”"

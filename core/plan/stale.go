@@ -9,8 +9,8 @@ import (
 )
 
 // stale says that readings are of a piece that has changed since.
-func (m postStation) stale(thickness measure.Length, grams float64) (notes []say.Note) {
-	t := m.Job().Post.Measured
+func (m mailStation) stale(thickness measure.Length, grams float64) (notes []say.Note) {
+	t := m.Job().Mail.Measured
 	tell := func(what, then, now string) {
 		notes = append(notes, say.Care.Says(fmt.Sprintf("The %s was measured when the sums said %s; now they say %s, so the piece has changed, and what it changed by is counted on. Measure it again, or empty the field.", what, then, now)))
 	}

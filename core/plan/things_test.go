@@ -32,11 +32,11 @@ func TestAddEveryThing(t *testing.T) {
 			if now.Card.Thickness.Nm < was.Card.Thickness.Nm || !kind.Draping && now.Card.Thickness.Nm == was.Card.Thickness.Nm && kind.Caliper > 4*mm {
 				t.Errorf("%s on %s: %v thick, was %v", kind.ID, j.Name, now.Card.Thickness.Nm, was.Card.Thickness.Nm)
 			}
-			if len(now.Post.Weights) != len(was.Post.Weights)+1 {
-				t.Errorf("%s: %d weights, were %d", kind.ID, len(now.Post.Weights), len(was.Post.Weights))
+			if len(now.Mail.Weights) != len(was.Mail.Weights)+1 {
+				t.Errorf("%s: %d weights, were %d", kind.ID, len(now.Mail.Weights), len(was.Mail.Weights))
 			}
 			for _, c := range kind.Cautions {
-				for _, q := range now.Post.Cautions {
+				for _, q := range now.Mail.Cautions {
 					if q.ID == c && (!q.Set || q.Found == "") {
 						t.Errorf("%s is not asked about: %+v", kind.ID, q)
 					}
@@ -62,8 +62,8 @@ func TestAddEveryThing(t *testing.T) {
 	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "parts", Text: "gem-2"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "more than 60 parts") {
 		t.Errorf("%v", problems)
 	}
-	if p := plan.Make(j, shop); len(p.Post.Relief.Parts) != 60 {
-		t.Errorf("%d parts on the relief", len(p.Post.Relief.Parts))
+	if p := plan.Make(j, shop); len(p.Mail.Relief.Parts) != 60 {
+		t.Errorf("%d parts on the relief", len(p.Mail.Relief.Parts))
 	}
 }
 
@@ -107,18 +107,18 @@ func TestShieldAndInsert(t *testing.T) {
 	was := plan.Make(j, shop)
 	shielded := acted(t, j, shop, field.Edit{Act: field.Add, Path: "parts", Text: "shield"})
 	p := plan.Make(shielded, shop)
-	if p.Post.Relief.Min.Nm != p.Post.Relief.Max.Nm || p.Post.Relief.Max.Nm != was.Post.Relief.Max.Nm+340*measure.Micrometre {
-		t.Errorf("from %v to %v, was %v", p.Post.Relief.Min.Nm, p.Post.Relief.Max.Nm, was.Post.Relief.Max.Nm)
+	if p.Mail.Relief.Min.Nm != p.Mail.Relief.Max.Nm || p.Mail.Relief.Max.Nm != was.Mail.Relief.Max.Nm+340*measure.Micrometre {
+		t.Errorf("from %v to %v, was %v", p.Mail.Relief.Min.Nm, p.Mail.Relief.Max.Nm, was.Mail.Relief.Max.Nm)
 	}
-	if r := row(t, p.Post.Relief.Rows, "difference"); r.Note != "it is even" {
+	if r := row(t, p.Mail.Relief.Rows, "difference"); r.Note != "it is even" {
 		t.Errorf("%+v", r)
 	}
 	over := acted(t, shielded, shop, field.Edit{Act: field.Add, Path: "parts", Text: "gem-4"})
-	if top := plan.Make(over, shop).Post.Relief.Parts; top[len(top)-1].Name != "Shield insert, plain" {
+	if top := plan.Make(over, shop).Mail.Relief.Parts; top[len(top)-1].Name != "Shield insert, plain" {
 		t.Errorf("on top lies %s", top[len(top)-1].Name)
 	}
 	inside := acted(t, j, shop, field.Edit{Act: field.Add, Path: "parts", Text: "photo"})
-	if got := plan.Make(inside, shop).Post.Relief; got.Parts[1].Name != "Photograph" || got.Max.Nm != was.Post.Relief.Max.Nm+250*measure.Micrometre {
+	if got := plan.Make(inside, shop).Mail.Relief; got.Parts[1].Name != "Photograph" || got.Max.Nm != was.Mail.Relief.Max.Nm+250*measure.Micrometre {
 		t.Errorf("%s is second, %v thick", got.Parts[1].Name, got.Max.Nm)
 	}
 }
@@ -178,9 +178,9 @@ func TestVerdictsInBothUnits(t *testing.T) {
 	for _, j := range demo.Jobs() {
 		shop := demo.Shop()
 		shop.TickInches, shop.TickMillimetres = in/64, mm/10
-		a := plan.Make(j, shop).Post
+		a := plan.Make(j, shop).Mail
 		shop.Unit = measure.Millimetres
-		b := plan.Make(j, shop).Post
+		b := plan.Make(j, shop).Mail
 		for i := range a.Everywhere {
 			if a.Everywhere[i].Short != b.Everywhere[i].Short {
 				t.Errorf("%s, %s: %s in inches, %s in millimetres", j.Name, a.Everywhere[i].Name, a.Everywhere[i].Short, b.Everywhere[i].Short)
@@ -203,14 +203,14 @@ func TestRemediesOfWhatWasMeasured(t *testing.T) {
 			j = k
 		}
 	}
-	j = edit(t, j, shop, "post.measured.thickness", "0.32")
+	j = edit(t, j, shop, "mail.measured.thickness", "0.32")
 	p := plan.Make(j, shop)
-	if p.Post.Short != "large envelope" || strings.Contains(notes(p.Post.Notes), "the piece has changed") {
-		t.Fatalf("%s: %s", p.Post.Short, notes(p.Post.Notes))
+	if p.Mail.Short != "large envelope" || strings.Contains(notes(p.Mail.Notes), "the piece has changed") {
+		t.Fatalf("%s: %s", p.Mail.Short, notes(p.Mail.Notes))
 	}
 	found := false
-	for _, r := range p.Post.Remedies {
-		changed, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "post.remedies", Text: r.ID}})
+	for _, r := range p.Mail.Remedies {
+		changed, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "mail.remedies", Text: r.ID}})
 		if len(problems) > 0 {
 			if r.Possible {
 				t.Errorf("%s: %v", r.ID, problems)
@@ -218,14 +218,14 @@ func TestRemediesOfWhatWasMeasured(t *testing.T) {
 			continue
 		}
 		q := plan.Make(changed, shop)
-		if q.Post.Short != r.Short {
-			t.Errorf("%s promises %q and leads to %q", r.ID, r.Short, q.Post.Short)
+		if q.Mail.Short != r.Short {
+			t.Errorf("%s promises %q and leads to %q", r.ID, r.Short, q.Mail.Short)
 		}
-		if got := changed.Post.Measured.Thickness; got != j.Post.Measured.Thickness {
+		if got := changed.Mail.Measured.Thickness; got != j.Mail.Measured.Thickness {
 			t.Errorf("%s forgets the reading: %v", r.ID, got)
 		}
 		// Where the piece changes, what is counted on is said, with what to do.
-		before, after := notes(p.Post.Notes), notes(q.Post.Notes)
+		before, after := notes(p.Mail.Notes), notes(q.Mail.Notes)
 		if moved := strings.Contains(after, "what it changed by is counted on"); moved && !strings.Contains(r.Text, "measure again") || strings.Contains(before, "counted on") {
 			t.Errorf("%s: %q, and then %q", r.ID, r.Text, after)
 		}
@@ -235,19 +235,19 @@ func TestRemediesOfWhatWasMeasured(t *testing.T) {
 			// counted on.
 			sums, _ := plan.Predicted(j, shop)
 			less, _ := plan.Predicted(changed, shop)
-			want := j.Post.Measured.Thickness - (sums - less)
-			if thick := q.Post.Thickness.Nm; thick != want || thick > in/4 {
+			want := j.Mail.Measured.Thickness - (sums - less)
+			if thick := q.Mail.Thickness.Nm; thick != want || thick > in/4 {
 				t.Errorf("left off what it says, it counts as %v thick, want %v", thick, want)
 			}
 		}
 	}
 	if !found {
-		t.Errorf("nothing to leave off: %+v", p.Post.Remedies)
+		t.Errorf("nothing to leave off: %+v", p.Mail.Remedies)
 	}
 	// What is changed by hand makes the reading one of another piece.
 	j.Parts = j.Parts[:len(j.Parts)-1]
 	j.Parts[2].Foam = 0
-	if n := notes(plan.Make(j, shop).Post.Notes); !strings.Contains(n, "The thickness was measured when the sums said 0.286; now they say 0.") {
+	if n := notes(plan.Make(j, shop).Mail.Notes); !strings.Contains(n, "The thickness was measured when the sums said 0.286; now they say 0.") {
 		t.Errorf("a stale reading is not told of: %s", n)
 	}
 }

@@ -113,7 +113,7 @@ func TestToysNeedNothingElse(t *testing.T) { // not in parallel: it adds to what
 	for _, e := range []field.Edit{
 		{Act: field.Set, Path: "envelope.construction", Text: "wallet"},
 		{Act: field.Set, Path: "card.fold", Text: "peek"},
-		{Act: field.Set, Path: "post.destination", Text: "toy"},
+		{Act: field.Set, Path: "mail.destination", Text: "toy"},
 	} {
 		j = acted(t, j, shop, e)
 	}
@@ -130,7 +130,7 @@ func toyWallet(t *testing.T, j job.Job, shop job.Shop) {
 	if row < 0 {
 		t.Fatal("it is not compared")
 	}
-	if r := p.Envelope.Comparison.Rows[row]; !r.OK || !r.Chosen || r.Name != "Toy wallet" || r.Sheet == "" || len(r.Net.Outline) != 4 || r.Post == "" || r.Work != "4 cuts, 2 folds" {
+	if r := p.Envelope.Comparison.Rows[row]; !r.OK || !r.Chosen || r.Name != "Toy wallet" || r.Sheet == "" || len(r.Net.Outline) != 4 || r.Mail == "" || r.Work != "4 cuts, 2 folds" {
 		t.Errorf("compared as %+v", r)
 	}
 	if p.Envelope.Construction != "wallet" || len(b.Net.Panels) != 3 || len(b.Dimensions) < 3 || b.Drawing != "A wallet of "+p.Envelope.Comparison.Rows[row].Sheet+": 1 front, 1 back, 1 closing flap." {
@@ -204,7 +204,7 @@ func toyPeek(t *testing.T, j job.Job, shop job.Shop) {
 }
 
 func toyWrap(t *testing.T, j job.Job, shop job.Shop) {
-	p := plan.Make(j, shop).Post
+	p := plan.Make(j, shop).Mail
 	at := slices.IndexFunc(p.Classes[len(p.Classes)-1].Checks, func(c plan.CheckPlan) bool { return c.Measure == "wrap" })
 	if at < 0 {
 		t.Fatal("it is not checked")
@@ -224,7 +224,7 @@ func toyWrap(t *testing.T, j job.Job, shop job.Shop) {
 	if len(problems) > 0 || rows[len(rows)-1].Label != "string once round" {
 		t.Fatalf("%v, %+v", problems, rows[len(rows)-1])
 	}
-	if c := plan.Make(j, wider).Post.Classes[len(p.Classes)-1].Checks[at]; !c.OK || c.Limit != "to 60 in" {
+	if c := plan.Make(j, wider).Mail.Classes[len(p.Classes)-1].Checks[at]; !c.OK || c.Limit != "to 60 in" {
 		t.Errorf("with a limit of 60 in: %+v", c)
 	}
 	if list := job.ChoicesIn(shop)["measures"]; list[len(list)-1] != (field.Choice{ID: "wrap", Name: "string once round"}) {

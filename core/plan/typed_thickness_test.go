@@ -16,13 +16,13 @@ func TestRemediesKeepATypedThickness(t *testing.T) {
 	for i, j := range demo.Jobs() {
 		shop := demo.Shop()
 		j = took(t, j, shop, field.Edit{Act: field.Type, Path: "card.thickness", Text: "5/16"})
-		j.Post.Destination = "us-domestic"
+		j.Mail.Destination = "us-domestic"
 		p := plan.Make(j, shop)
-		for _, r := range p.Post.Remedies {
+		for _, r := range p.Mail.Remedies {
 			if !r.Possible {
 				continue
 			}
-			after := took(t, j, shop, field.Edit{Act: field.Take, Path: "post.remedies", Text: r.ID})
+			after := took(t, j, shop, field.Edit{Act: field.Take, Path: "mail.remedies", Text: r.ID})
 			q := plan.Make(after, shop)
 			taken++
 			least := 5*in/16 - p.Card.Predicted.Nm // had every part been left off
@@ -33,7 +33,7 @@ func TestRemediesKeepATypedThickness(t *testing.T) {
 			if off := (q.Card.Thickness.Nm - want).Abs(); off > measure.Micrometre {
 				t.Errorf("job %d, %s: %v thick, counted on it is %v", i, r.ID, q.Card.Thickness.Nm, want)
 			}
-			if r.ID[:5] == "stock" && q.Post.Short == "letter" {
+			if r.ID[:5] == "stock" && q.Mail.Short == "letter" {
 				t.Errorf("job %d, %s: a letter", i, r.ID)
 			}
 		}

@@ -155,12 +155,12 @@ func TestAdviceAtEachFold(t *testing.T) {
 		t.Errorf("%+v", f)
 	}
 	thick := in / 8
-	j.Card.Thickness, j.Post.Destination = &thick, job.ByHand
+	j.Card.Thickness, j.Mail.Destination = &thick, job.ByHand
 	p = plan.Make(j, shop)
 	if f := p.Envelope.Blank.Folds; !strings.Contains(f[0].Advice, "Try the card in after this fold") || !strings.Contains(f[1].Advice, "face down") || !strings.Contains(last(p), "a dot at its tip") {
 		t.Errorf("raised: %+v", f)
 	}
-	j.Envelope.Construction, j.Post.Destination = blank.TuckID, "us-domestic"
+	j.Envelope.Construction, j.Mail.Destination = blank.TuckID, "us-domestic"
 	if got := last(plan.Make(j, shop)); !strings.Contains(got, "tape the lid shut") {
 		t.Errorf("box: %s", got)
 	}

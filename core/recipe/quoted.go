@@ -41,7 +41,7 @@ func (r Recipe) Quoted() (whose []Bound, here *Bound, names bool) {
 					if (bound.At - r.note.Quoted).Abs() <= alike {
 						whose = append(whose, bound)
 					}
-					if b.ID == r.Job().Post.Destination && !q.least && c.ID == b.Enveloped().ID {
+					if b.ID == r.Job().Mail.Destination && !q.least && c.ID == b.Enveloped().ID {
 						here = &bound
 					}
 				}

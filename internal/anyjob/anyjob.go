@@ -74,7 +74,7 @@ func Job(r *rand.Rand, shop job.Shop) job.Job {
 			Draping: kind.Draping, Crushable: kind.Crushable, Inside: kind.Inside, Over: kind.Over, Keep: r.IntN(3) == 0,
 		}})
 	}
-	p := &j.Post
+	p := &j.Mail
 	p.Closure, p.AddressShort, p.Bare, p.HandCancel, p.Radius = Pick(r, paper.Closures()...).ID, r.IntN(3) == 0, r.IntN(5) == 0, r.IntN(4) == 0, measure.Length(r.IntN(4))*in/8
 	if r.IntN(3) == 0 {
 		p.Measured = job.Measured{Thickness: measure.Length(r.IntN(9)) * measure.Millimetre, Grams: float64(r.IntN(90)), Overhang: side(), Droop: measure.Length(r.IntN(40)) * measure.Millimetre, Apart: side(), Load: float64(r.IntN(200)), Sag: measure.Length(r.IntN(9)) * measure.Millimetre}
@@ -88,7 +88,7 @@ func Job(r *rand.Rand, shop job.Shop) job.Job {
 	e.FoldTips, e.PatternInside, e.Corner, e.Flap = r.IntN(2) == 0, r.IntN(2) == 0, measure.Length(r.IntN(8))*in/8, measure.Length(r.IntN(12))*in/4
 	e.Stock, e.Liner, e.Adhesive = stock(), Pick(r, "", stock()), Pick(r, "tape-1-2", "tape-1-4", "glue")
 	e.Way, e.Box, e.Walls = Pick(r, DiamondWays...), Pick(r, blank.BoxSchools()...), Pick(r, blank.WallSchools()...)
-	j.Post.Destination = Pick(r, "us-domestic", "us-abroad", "uk-inland", "germany-home", "canada-home", "australia-home", "universal", job.ByHand)
+	j.Mail.Destination = Pick(r, "us-domestic", "us-abroad", "uk-inland", "germany-home", "canada-home", "australia-home", "universal", job.ByHand)
 	j.Paper.AlongGrain, j.Paper.Have = r.IntN(2) == 0, Pick(r, "", "letter", "a4")
 	if r.IntN(4) == 0 {
 		j.Start = &job.Start{Format: Pick(r, "a7", "own-1", job.OwnEnvelope), Width: side() + 2*in, Height: side() + 2*in}
@@ -111,6 +111,6 @@ func Star(w, h measure.Length, id blank.ID) job.Job {
 			School: blank.ExactSeam, Way: blank.PairWay, Ease: measure.Inch / 4, Seam: 3 * measure.Inch / 4, ThumbGap: measure.Inch / 2,
 			Stock: "copy-80", Adhesive: "tape-1-2", Construction: id,
 		},
-		Post: job.PostWish{Destination: "us-domestic"},
+		Mail: job.MailWish{Destination: "us-domestic"},
 	}
 }

@@ -143,7 +143,7 @@ listen(() => void load())
               }}</small></span
             >
             <span class="soft">{{ j.count }}</span>
-            <span :class="`tone-${j.tone}`">{{ j.post }}</span>
+            <span :class="`tone-${j.tone}`">{{ j.mail }}</span>
           </router-link>
           <span class="acts">
             <v-btn :aria-label="`Copy ${j.name}`" @click="copy(j.id)">Copy</v-btn>

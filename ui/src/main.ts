@@ -16,9 +16,9 @@ const router = createRouter({
   routes: [
     { path: '/', component: JobsPage },
     { path: '/jobs/:id', redirect: (to) => `/jobs/${String(to.params.id)}/card` },
-    { path: '/jobs/:id/:station(card|layers|envelope|post|paper)', component: CounterPage, props: true },
+    { path: '/jobs/:id/:station(card|layers|envelope|mail|paper)', component: CounterPage, props: true },
     { path: '/jobs/:id/swatches', component: () => import('./stations/layers/SwatchPage.vue'), props: true },
-    { path: '/jobs/:id/gauge', component: () => import('./stations/post/GaugePage.vue'), props: true },
+    { path: '/jobs/:id/gauge', component: () => import('./stations/mail/GaugePage.vue'), props: true },
     { path: '/rules', component: () => import('./rules/RulesPage.vue') },
     { path: '/shelf', component: () => import('./shelf/ShelfPage.vue') },
     { path: '/:rest(.*)', component: JobsPage, props: { lost: true } },

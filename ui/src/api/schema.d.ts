@@ -408,7 +408,7 @@ export interface components {
             rows: components["schemas"]["ConstructionPlan"][];
             sentence: string;
             /** @enum {string} */
-            sort: "paper" | "quick" | "neat" | "post";
+            sort: "paper" | "quick" | "neat" | "mail";
         };
         ConstructionPlan: {
             chosen: boolean;
@@ -420,12 +420,12 @@ export interface components {
             fitText: string;
             fits: boolean;
             id: string;
+            mail: string;
             name: string;
             net: components["schemas"]["Sketch"];
             ok: boolean;
             opens: string;
             paper: string;
-            post: string;
             price: string;
             recommended: boolean;
             seam: string;
@@ -710,8 +710,8 @@ export interface components {
             flat: string;
             fold: string;
             id: string;
+            mail: string;
             owned: boolean;
-            post: string;
             size: string;
             twin: string;
             twinId: string;
@@ -778,10 +778,10 @@ export interface components {
             count: number;
             envelope: components["schemas"]["EnvelopeWish"];
             items?: components["schemas"]["Item"][];
+            mail: components["schemas"]["MailWish"];
             name: string;
             paper?: components["schemas"]["PaperWish"];
             parts: components["schemas"]["Part"][];
-            post: components["schemas"]["PostWish"];
             recipe?: components["schemas"]["Recipe"];
             start?: components["schemas"]["Start"];
         };
@@ -890,9 +890,9 @@ export interface components {
             /** Format: int64 */
             height: number;
             id: string;
+            mail: string;
             name: string;
             papers: components["schemas"]["LinePaper"][];
-            post: string;
             problem: string;
             size: string;
             /** @enum {string} */
@@ -901,6 +901,48 @@ export interface components {
             version: number;
             /** Format: int64 */
             width: number;
+        };
+        MailPlan: {
+            beam: components["schemas"]["BeamPlan"];
+            cautions: components["schemas"]["CautionPlan"][];
+            classes: components["schemas"]["ClassPlan"][];
+            destination: string;
+            drawing: string;
+            everywhere: components["schemas"]["DestinationPlan"][];
+            gauge?: components["schemas"]["GaugePlan"];
+            height: components["schemas"]["Shown"];
+            measured: components["schemas"]["MeasuredPlan"][];
+            notes: components["schemas"]["Note"][];
+            options: string[];
+            postage: components["schemas"]["PostagePlan"];
+            readings: components["schemas"]["Reading"][];
+            rectangle?: components["schemas"]["RectanglePlan"];
+            relief: components["schemas"]["ReliefPlan"];
+            remedies: components["schemas"]["RemedyPlan"][];
+            sentence: components["schemas"]["Sentence"];
+            short: string;
+            source: string;
+            thickness: components["schemas"]["Shown"];
+            title: string;
+            tone: string;
+            weights: components["schemas"]["WeightPlan"][];
+            width: components["schemas"]["Shown"];
+        };
+        MailWish: {
+            addressShort?: boolean;
+            bare?: boolean;
+            class?: string;
+            closure?: string;
+            contents?: string[];
+            destination: string;
+            /** Format: int64 */
+            gaugeHeight?: number;
+            /** Format: int64 */
+            gaugeWidth?: number;
+            handCancel?: boolean;
+            measured?: components["schemas"]["Measured"];
+            /** Format: int64 */
+            radius?: number;
         };
         MakePlanRequest: {
             edits: components["schemas"]["Edit"][];
@@ -1094,9 +1136,9 @@ export interface components {
                 [key: string]: components["schemas"]["Input"];
             };
             layers: components["schemas"]["LayersPlan"];
+            mail: components["schemas"]["MailPlan"];
             missing: components["schemas"]["Missing"][];
             paper: components["schemas"]["PaperPlan"];
-            post: components["schemas"]["PostPlan"];
             recipe?: components["schemas"]["RecipePlan"];
             start?: components["schemas"]["StartPlan"];
             /** Format: int64 */
@@ -1117,48 +1159,6 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
-        };
-        PostPlan: {
-            beam: components["schemas"]["BeamPlan"];
-            cautions: components["schemas"]["CautionPlan"][];
-            classes: components["schemas"]["ClassPlan"][];
-            destination: string;
-            drawing: string;
-            everywhere: components["schemas"]["DestinationPlan"][];
-            gauge?: components["schemas"]["GaugePlan"];
-            height: components["schemas"]["Shown"];
-            measured: components["schemas"]["MeasuredPlan"][];
-            notes: components["schemas"]["Note"][];
-            options: string[];
-            postage: components["schemas"]["PostagePlan"];
-            readings: components["schemas"]["Reading"][];
-            rectangle?: components["schemas"]["RectanglePlan"];
-            relief: components["schemas"]["ReliefPlan"];
-            remedies: components["schemas"]["RemedyPlan"][];
-            sentence: components["schemas"]["Sentence"];
-            short: string;
-            source: string;
-            thickness: components["schemas"]["Shown"];
-            title: string;
-            tone: string;
-            weights: components["schemas"]["WeightPlan"][];
-            width: components["schemas"]["Shown"];
-        };
-        PostWish: {
-            addressShort?: boolean;
-            bare?: boolean;
-            class?: string;
-            closure?: string;
-            contents?: string[];
-            destination: string;
-            /** Format: int64 */
-            gaugeHeight?: number;
-            /** Format: int64 */
-            gaugeWidth?: number;
-            handCancel?: boolean;
-            measured?: components["schemas"]["Measured"];
-            /** Format: int64 */
-            radius?: number;
         };
         PostagePlan: {
             each: string;
@@ -1647,7 +1647,7 @@ export interface components {
             id: string;
             label: string;
             /** @enum {string} */
-            station: "card" | "layers" | "envelope" | "post" | "paper";
+            station: "card" | "layers" | "envelope" | "mail" | "paper";
             tone: string;
             value: string;
         };

@@ -10,7 +10,7 @@ import CardStation from '../stations/card/CardStation.vue'
 import EnvelopeStation from '../stations/envelope/EnvelopeStation.vue'
 import LayersStation from '../stations/layers/LayersStation.vue'
 import PaperStation from '../stations/paper/PaperStation.vue'
-import PostStation from '../stations/post/PostStation.vue'
+import MailStation from '../stations/mail/MailStation.vue'
 import { keep } from '../theme'
 import BrandMark from './BrandMark.vue'
 import ConflictBar from './ConflictBar.vue'
@@ -37,11 +37,11 @@ watch(job.stored, (stored) => {
   if (stored && props.id === newJob) void router.replace(`/jobs/${job.id}/${props.station}`)
 })
 
-const stations = ['card', 'layers', 'envelope', 'post', 'paper']
+const stations = ['card', 'layers', 'envelope', 'mail', 'paper']
 const station = computed(() => {
   if (props.station === 'layers') return LayersStation
   if (props.station === 'envelope') return EnvelopeStation
-  if (props.station === 'post') return PostStation
+  if (props.station === 'mail') return MailStation
   if (props.station === 'paper') return PaperStation
   return CardStation
 })

@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import type { PostPlan } from '../api/client'
+import type { MailPlan } from '../api/client'
 import ScaleDrawing from './ScaleDrawing.vue'
 import SizeLine from './SizeLine.vue'
 
-const props = defineProps<{ post: PostPlan; unit: 'in' | 'mm' }>()
+const props = defineProps<{ mail: MailPlan; unit: 'in' | 'mm' }>()
 
 const gap = 14 // millimetres between the face and its edge view
 const mm = (nm: number) => nm / 1e6
 
-const face = computed(() => ({ w: mm(props.post.width.nm), h: mm(props.post.height.nm) }))
-const thick = computed(() => mm(props.post.thickness.nm))
+const face = computed(() => ({ w: mm(props.mail.width.nm), h: mm(props.mail.height.nm) }))
+const thick = computed(() => mm(props.mail.thickness.nm))
 const other = computed(() =>
-  props.post.rectangle
-    ? { w: mm(props.post.rectangle.width.nm), h: mm(props.post.rectangle.height.nm) }
+  props.mail.rectangle
+    ? { w: mm(props.mail.rectangle.width.nm), h: mm(props.mail.rectangle.height.nm) }
     : { w: 0, h: 0 },
 )
 const box = computed(() => ({
@@ -29,14 +29,14 @@ const edgeAt = computed(() => box.value.w - Math.max(thick.value, 6) / 2 - thick
     :width="box.w"
     :height="box.h"
     :unit="unit"
-    :words="post.drawing"
+    :words="mail.drawing"
     :max-height="450"
     :right="105"
     :below="40"
   >
     <template #default="{ s }">
       <rect
-        v-if="post.rectangle"
+        v-if="mail.rectangle"
         class="drawn drawn-away"
         x="0"
         y="0"
@@ -81,7 +81,7 @@ const edgeAt = computed(() => box.value.w - Math.max(thick.value, 6) / 2 - thick
         :y1="face.h * s"
         :x2="face.w * s"
         :y2="face.h * s"
-        :text="post.width.text"
+        :text="mail.width.text"
         name="width"
         :shift="box.h * s - face.h * s + 34"
       />
@@ -90,11 +90,11 @@ const edgeAt = computed(() => box.value.w - Math.max(thick.value, 6) / 2 - thick
         :y1="0"
         :x2="box.w * s"
         :y2="face.h * s"
-        :text="post.height.text"
+        :text="mail.height.text"
         name="height"
         :shift="14"
       />
-      <text v-if="post.rectangle && other.w > face.w + 12" class="drawing-label" :x="(face.w + 4) * s" :y="24"
+      <text v-if="mail.rectangle && other.w > face.w + 12" class="drawing-label" :x="(face.w + 4) * s" :y="24"
         >plain shape</text
       >
     </template>

@@ -62,7 +62,7 @@ const key = (r: HaveRow) => r.id + r.each
             <th scope="col">Waste</th>
             <th scope="col">Flat</th>
             <th scope="col" class="words">Envelope</th>
-            <th scope="col" class="words">Post</th>
+            <th scope="col" class="words">Mail</th>
             <th scope="col"><span class="sr">Take it</span></th>
           </tr>
         </thead>
@@ -87,7 +87,7 @@ const key = (r: HaveRow) => r.id + r.each
             <td>{{ r.waste }}</td>
             <td>{{ r.flat }}</td>
             <td class="words">{{ r.envelope }}<strong v-if="r.owned">, on your shelf</strong></td>
-            <td class="words">{{ r.post }}</td>
+            <td class="words">{{ r.mail }}</td>
             <td>
               <span v-if="r.current" class="soft">this card</span>
               <v-btn

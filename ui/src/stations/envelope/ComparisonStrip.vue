@@ -94,7 +94,7 @@ const path = (points: { x: number; y: number }[]) =>
               <dd>{{ r.price }}</dd>
             </template>
             <dt>goes as</dt>
-            <dd :class="`tone-${r.tone}`">{{ r.post }}</dd>
+            <dd :class="`tone-${r.tone}`">{{ r.mail }}</dd>
           </dl>
           <details v-if="r.sizes.length" class="sizes">
             <summary>Smaller or roomier</summary>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import type { PostPlan } from '../../api/client'
+import type { MailPlan } from '../../api/client'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 
 /** How the piece is closed and addressed, and what is in it that may hurt. */
-const props = defineProps<{ job: JobInHand; cautions: PostPlan['cautions']; options: string[] }>()
+const props = defineProps<{ job: JobInHand; cautions: MailPlan['cautions']; options: string[] }>()
 
 function tick(id: string, on: boolean) {
-  const now = props.job.textOf('post.contents').split(',')
-  props.job.set('post.contents', (on ? [...now, id] : now.filter((c) => c !== id)).filter(Boolean).join(','))
+  const now = props.job.textOf('mail.contents').split(',')
+  props.job.set('mail.contents', (on ? [...now, id] : now.filter((c) => c !== id)).filter(Boolean).join(','))
 }
 </script>
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { PostPlan } from '../../api/client'
+import type { MailPlan } from '../../api/client'
 
 /** The verdict of every rulebook on the piece, side by side. */
-defineProps<{ places: PostPlan['everywhere'] }>()
+defineProps<{ places: MailPlan['everywhere'] }>()
 const emit = defineEmits<{ choose: [id: string] }>()
 </script>
 
@@ -15,7 +15,7 @@ const emit = defineEmits<{ choose: [id: string] }>()
     <table class="numbers-table">
       <thead>
         <tr>
-          <th scope="col" class="words">Post</th>
+          <th scope="col" class="words">Mail</th>
           <th scope="col" class="words">Goes as</th>
           <th scope="col" class="words">Why, or what is left</th>
           <th scope="col">Each</th>

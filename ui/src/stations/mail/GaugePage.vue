@@ -11,7 +11,7 @@ const props = defineProps<{ id: string }>()
 const job = useJob(props.id)
 onMounted(() => job.load())
 
-const gauge = computed(() => job.plan.value?.post.gauge)
+const gauge = computed(() => job.plan.value?.mail.gauge)
 const mm = (nm: number) => nm / 1e6
 </script>
 
@@ -19,8 +19,8 @@ const mm = (nm: number) => nm / 1e6
   <TrueSizePage
     v-if="gauge"
     :title="`Thickness gauge for a ${gauge.class}`"
-    :back="`/jobs/${id}/post`"
-    back-name="Post"
+    :back="`/jobs/${id}/mail`"
+    back-name="Mail"
     :width="mm(gauge.width.nm)"
     :height="mm(gauge.height.nm)"
     :words="gauge.text"
@@ -31,8 +31,8 @@ const mm = (nm: number) => nm / 1e6
       <p class="text" :class="{ 'tone-care': !gauge.ok }" data-test="gauge-text">{{ gauge.text }}</p>
     </template>
     <template #fields>
-      <TypedField :of="job" path="post.gaugeWidth" :placeholder="gauge.width.text" />
-      <TypedField :of="job" path="post.gaugeHeight" :placeholder="gauge.height.text" />
+      <TypedField :of="job" path="mail.gaugeWidth" :placeholder="gauge.width.text" />
+      <TypedField :of="job" path="mail.gaugeHeight" :placeholder="gauge.height.text" />
     </template>
     <rect class="true-line" x="0" y="0" :width="mm(gauge.width.nm)" :height="mm(gauge.height.nm)" />
     <rect
@@ -51,7 +51,7 @@ const mm = (nm: number) => nm / 1e6
   <main v-else class="none">
     <p v-if="job.missing.value" role="alert" class="tone-trouble">{{ job.missing.value }}</p>
     <template v-else-if="job.ready.value">
-      <p><router-link :to="`/jobs/${id}/post`">Back to Post</router-link></p>
+      <p><router-link :to="`/jobs/${id}/mail`">Back to Mail</router-link></p>
       <p class="soft">There is no limit of thickness where this job goes, so no gauge of it.</p>
     </template>
     <p v-else class="soft" aria-busy="true">Working the gauge out…</p>

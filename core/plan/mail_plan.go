@@ -11,8 +11,8 @@ import (
 	"yellowparcel/core/say"
 )
 
-// PostPlan is the station Post.
-type PostPlan struct {
+// MailPlan is the station Mail.
+type MailPlan struct {
 	Destination string `json:"destination"`
 	Title       string `json:"title"`
 	Source      string `json:"source"`
@@ -89,7 +89,7 @@ type MeasuredPlan struct {
 	Off string `json:"off"`
 }
 
-func (m postStation) post(e compare.Closed, c compare.Candidate, all []compare.Candidate) PostPlan {
+func (m mailStation) mail(e compare.Closed, c compare.Candidate, all []compare.Candidate) MailPlan {
 	piece := m.Mailed(e)
 	about := fmt.Sprintf("card and %s of envelope", say.Plural(e.Layers, "layer"))
 	drawing := fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.Width, e.Height), m.Style().Unit, m.fine().Show(piece.Thickness))
@@ -97,8 +97,8 @@ func (m postStation) post(e compare.Closed, c compare.Candidate, all []compare.C
 		about = "the bare card"
 		drawing = fmt.Sprintf("The bare card, %s %s, and its edge, %s thick, beside it.", m.by(e.Width, e.Height), m.Style().Unit, m.fine().Show(piece.Thickness))
 	}
-	p := PostPlan{
-		Destination: m.Job().Post.Destination, Notes: []say.Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []say.Note{}},
+	p := MailPlan{
+		Destination: m.Job().Mail.Destination, Notes: []say.Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []say.Note{}},
 		Width: m.shown(e.Width), Height: m.shown(e.Height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
 		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(), Options: m.mailOptions(),
 		Readings: []Reading{
@@ -107,7 +107,7 @@ func (m postStation) post(e compare.Closed, c compare.Candidate, all []compare.C
 			{"weight", "Weight", m.weight(piece.Weight), "predicted from the parts"},
 		},
 	}
-	t := m.Job().Post.Measured
+	t := m.Job().Mail.Measured
 	if t.Thickness > 0 {
 		p.Readings[1].Note = "as measured"
 	} else if slot, _, ok := m.Slot(); ok && t.Through != "" && piece.Thickness != e.Thickness {
@@ -171,7 +171,7 @@ func (m maker) bookNotes(b mail.Rulebook) []say.Note {
 }
 
 // pieceNotes says what about the piece itself should be known before posting.
-func (m postStation) pieceNotes(c compare.Candidate) (notes []say.Note) {
+func (m mailStation) pieceNotes(c compare.Candidate) (notes []say.Note) {
 	for _, p := range m.Job().Parts {
 		if t := p.Thing; t != nil && t.Crushable && c.Made.Depth == 0 {
 			notes = append(notes, say.Care.Says(fmt.Sprintf("“%s” is crushed by pressure: it wants a box, even where a letter would take it.", p.Name)))
@@ -184,23 +184,23 @@ func (m postStation) pieceNotes(c compare.Candidate) (notes []say.Note) {
 	if stock, _ := m.Shop().Stock(id); m.Pierces(stock) {
 		notes = append(notes, say.Care.Says(fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", say.Lower(stock.Name))))
 	}
-	if long, short := max(c.Made.Width, c.Made.Height), min(c.Made.Width, c.Made.Height); m.Job().Post.AddressShort && !m.Job().Post.WithoutEnvelope() {
+	if long, short := max(c.Made.Width, c.Made.Height), min(c.Made.Width, c.Made.Height); m.Job().Mail.AddressShort && !m.Job().Mail.WithoutEnvelope() {
 		notes = append(notes, say.Fine.Says(fmt.Sprintf("Its longest edge is %s; along the address it is %s long, and machines go by that.", m.Style().ShowUnit(long), m.Style().ShowUnit(short))))
 	}
-	if c.Made.Ease() < 0 && !m.Job().Post.WithoutEnvelope() {
+	if c.Made.Ease() < 0 && !m.Job().Mail.WithoutEnvelope() {
 		notes = append(notes, say.Trouble.Says("The card does not go into its envelope. What stands here is for the envelope alone."))
 	}
-	if _, posted := m.Book(); posted && m.Job().Post.WithoutEnvelope() && !m.Job().Post.Bare {
+	if _, posted := m.Book(); posted && m.Job().Mail.WithoutEnvelope() && !m.Job().Mail.Bare {
 		notes = append(notes, say.Trouble.Says("Without an envelope it can be given by hand only: choose another closure to mail it."))
 	}
-	if _, posted := m.Book(); posted && !m.Job().Post.WithoutEnvelope() {
+	if _, posted := m.Book(); posted && !m.Job().Mail.WithoutEnvelope() {
 		notes = append(notes, say.Fine.Says("For the post, seal the flap along both its edges: an open corner catches."))
 	}
 	if over := m.Over(); over.Width > m.Job().Card.OverWidth || over.Height > m.Job().Card.OverHeight {
 		size := m.Outer()
 		notes = append(notes, say.Fine.Says(fmt.Sprintf("What sticks out past the edge makes the card %s: the envelope is sized for that.", m.by(size.Width, size.Height))))
 	}
-	t, long := m.Job().Post.Measured, max(c.Made.Width, c.Made.Height).Millimetres()
+	t, long := m.Job().Mail.Measured, max(c.Made.Width, c.Made.Height).Millimetres()
 	if t.Overhang > 0 && t.Droop > 0 && !compare.DroopOK(t, long) {
 		notes = append(notes, say.Care.Says("The droop tells something only between 1 mm and a quarter of the overhang, and of a piece longer than that: let less or more of it stand out, and measure again."))
 	}
@@ -220,7 +220,7 @@ func weightName(w compare.Weighed) string {
 	return weightNames[w.Of]
 }
 
-func (m postStation) weightPlans(e compare.Closed) []WeightPlan {
+func (m mailStation) weightPlans(e compare.Closed) []WeightPlan {
 	list, sum := m.Weights(e)
 	plans := []WeightPlan{}
 	for _, w := range list {
@@ -241,9 +241,9 @@ func (m maker) fineWeight(g float64) string {
 }
 
 // measuredPlans sets thickness and weight as predicted beside what was measured.
-func (m postStation) measuredPlans(e compare.Closed) []MeasuredPlan {
+func (m mailStation) measuredPlans(e compare.Closed) []MeasuredPlan {
 	_, grams := m.Weights(e)
-	t := m.Job().Post.Measured
+	t := m.Job().Mail.Measured
 	thick := MeasuredPlan{ID: "thickness", Label: "Thickness", Predicted: m.decimal(e.Thickness) + " " + string(m.Style().Unit)}
 	if t.Thickness > 0 {
 		thick.Measured = m.decimal(t.Thickness) + " " + string(m.Style().Unit)
@@ -266,12 +266,12 @@ func signedPercent(share float64) string {
 }
 
 // everywhere holds the piece against every rulebook.
-func (m postStation) everywhere(piece mail.Piece) []DestinationPlan {
+func (m mailStation) everywhere(piece mail.Piece) []DestinationPlan {
 	list := []DestinationPlan{}
 	for _, b := range m.Shop().Books() {
 		v := m.VerdictOf(b, piece)
 		f := compare.ForecastOf(v)
-		d := DestinationPlan{ID: b.ID, Name: b.Region + ", " + b.Service, Short: shortly(f), Tone: toneOf(f), Chosen: b.ID == m.Job().Post.Destination}
+		d := DestinationPlan{ID: b.ID, Name: b.Region + ", " + b.Service, Short: shortly(f), Tone: toneOf(f), Chosen: b.ID == m.Job().Mail.Destination}
 		r, taken := v.Result()
 		switch {
 		case !v.Mailable:
@@ -288,11 +288,11 @@ func (m postStation) everywhere(piece mail.Piece) []DestinationPlan {
 		d.Price = m.postage(v, piece).Each
 		list = append(list, d)
 	}
-	return append(list, DestinationPlan{ID: job.ByHand, Name: "By hand", Short: "by hand", Tone: say.Fine, Why: "no post's rules", Chosen: m.Job().Post.Destination == job.ByHand})
+	return append(list, DestinationPlan{ID: job.ByHand, Name: "By hand", Short: "by hand", Tone: say.Fine, Why: "no post's rules", Chosen: m.Job().Mail.Destination == job.ByHand})
 }
 
 // tightest names the limit that has least room left, as a share of it.
-func (m postStation) tightest(r mail.ClassResult) string {
+func (m mailStation) tightest(r mail.ClassResult) string {
 	best, words := 2.0, ""
 	for _, c := range r.Checks {
 		kind, _ := c.Measure.Kind()
@@ -307,7 +307,7 @@ func (m postStation) tightest(r mail.ClassResult) string {
 }
 
 // Verdicts is what every rulebook says of a job's piece, with the remedies for
-// where it goes: the station Post without its drawings.
+// where it goes: the station Mail without its drawings.
 func Verdicts(j job.Job, shop job.Shop) ([]DestinationPlan, []RemedyPlan) {
 	m := newMaker(j, shop)
 	all := m.Candidates()
@@ -315,9 +315,9 @@ func Verdicts(j job.Job, shop job.Shop) ([]DestinationPlan, []RemedyPlan) {
 	piece := m.Mailed(m.Closed(c))
 	book, ok := m.Book()
 	if !ok {
-		return postStation{m}.everywhere(piece), nil
+		return mailStation{m}.everywhere(piece), nil
 	}
-	return postStation{m}.everywhere(piece), postStation{m}.remedyPlans(c, all, m.VerdictOf(book, piece))
+	return mailStation{m}.everywhere(piece), mailStation{m}.remedyPlans(c, all, m.VerdictOf(book, piece))
 }
 
 // Predicted is what the sums say of the finished piece: its thickness, and its

@@ -60,7 +60,7 @@ func row(t *testing.T, rows []plan.Reading, id string) plan.Reading {
 }
 
 func remedyOf(p plan.Plan, id string) (plan.RemedyPlan, bool) {
-	for _, r := range p.Post.Remedies {
+	for _, r := range p.Mail.Remedies {
 		if r.ID == id {
 			return r, true
 		}
@@ -74,30 +74,30 @@ func TestReliefOfAJob(t *testing.T) {
 	j, shop := moon(t)
 	p := plan.Make(j, shop)
 	want := measure.Round((0.68 + 0.28 + 0.34 + 1.5875 + 0.3 + 3.5) * float64(mm))
-	if p.Card.Thickness.Nm != want || p.Post.Relief.Max.Nm != want || p.Post.Relief.Min.Nm != 680*measure.Micrometre {
-		t.Errorf("thickness %v, relief %v to %v, want %v", p.Card.Thickness.Nm, p.Post.Relief.Min.Nm, p.Post.Relief.Max.Nm, want)
+	if p.Card.Thickness.Nm != want || p.Mail.Relief.Max.Nm != want || p.Mail.Relief.Min.Nm != 680*measure.Micrometre {
+		t.Errorf("thickness %v, relief %v to %v, want %v", p.Card.Thickness.Nm, p.Mail.Relief.Min.Nm, p.Mail.Relief.Max.Nm, want)
 	}
-	if r := row(t, p.Post.Relief.Rows, "max"); !strings.Contains(r.Note, "“Moon panel on foam”, “Ribbon” and “Ribbon knot” lie on each other") {
+	if r := row(t, p.Mail.Relief.Rows, "max"); !strings.Contains(r.Note, "“Moon panel on foam”, “Ribbon” and “Ribbon knot” lie on each other") {
 		t.Errorf("%s", r.Note)
 	}
-	if r := row(t, p.Post.Relief.Rows, "girth-across"); !strings.Contains(r.Note, "” costs ") {
+	if r := row(t, p.Mail.Relief.Rows, "girth-across"); !strings.Contains(r.Note, "” costs ") {
 		t.Errorf("%s", r.Note)
 	}
 	// The heap takes less than the block, and is what the Card station counts.
-	if room := p.Card.Room; room.HeapWidth.Nm >= room.Block.Nm || room.HeapWidth.Text != row(t, p.Post.Relief.Rows, "girth-across").Value {
-		t.Errorf("heap %s, block %s, relief %s", room.HeapWidth.Text, room.Block.Text, row(t, p.Post.Relief.Rows, "girth-across").Value)
+	if room := p.Card.Room; room.HeapWidth.Nm >= room.Block.Nm || room.HeapWidth.Text != row(t, p.Mail.Relief.Rows, "girth-across").Value {
+		t.Errorf("heap %s, block %s, relief %s", room.HeapWidth.Text, room.Block.Text, row(t, p.Mail.Relief.Rows, "girth-across").Value)
 	}
 	// As measured it takes the same on both stations, too.
 	pressed := edit(t, j, shop, "card.thickness", "5 mm")
-	if q := plan.Make(pressed, shop); q.Card.Room.HeapWidth.Text != row(t, q.Post.Relief.Rows, "girth-across").Value || q.Card.Room.HeapWidth.Nm >= p.Card.Room.HeapWidth.Nm {
-		t.Errorf("pressed: heap %s, relief %s, unpressed %s", q.Card.Room.HeapWidth.Text, row(t, q.Post.Relief.Rows, "girth-across").Value, p.Card.Room.HeapWidth.Text)
+	if q := plan.Make(pressed, shop); q.Card.Room.HeapWidth.Text != row(t, q.Mail.Relief.Rows, "girth-across").Value || q.Card.Room.HeapWidth.Nm >= p.Card.Room.HeapWidth.Nm {
+		t.Errorf("pressed: heap %s, relief %s, unpressed %s", q.Card.Room.HeapWidth.Text, row(t, q.Mail.Relief.Rows, "girth-across").Value, p.Card.Room.HeapWidth.Text)
 	}
 	// Past the edge a thing makes the card larger, and the envelope with it.
 	was := p.Envelope.Blank.Sheet.Nm
 	over := edit(t, j, shop, "parts.4.thing.x", "-1/2")
 	p = plan.Make(over, shop)
-	if p.Envelope.Blank.Sheet.Nm <= was || !strings.Contains(notes(p.Post.Notes), "What sticks out past the edge makes the card 7 1⁄2 × 5") {
-		t.Errorf("sheet %v was %v: %s", p.Envelope.Blank.Sheet.Text, was, notes(p.Post.Notes))
+	if p.Envelope.Blank.Sheet.Nm <= was || !strings.Contains(notes(p.Mail.Notes), "What sticks out past the edge makes the card 7 1⁄2 × 5") {
+		t.Errorf("sheet %v was %v: %s", p.Envelope.Blank.Sheet.Text, was, notes(p.Mail.Notes))
 	}
 	for _, tt := range []struct{ path, typed, says string }{
 		{"parts.4.thing.x", "8", "wholly off the face"},
@@ -137,7 +137,7 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 	square := demo.Jobs()[0]
 	cards["square"] = square
 	clasp := demo.Jobs()[1]
-	clasp.Post.Closure = "clasp"
+	clasp.Mail.Closure = "clasp"
 	cards["clasp"] = clasp
 	sharp, _ := moon(t)
 	sharp.Envelope.Stock = "copy-80"
@@ -148,7 +148,7 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 	cards["heavy"] = heavy
 	seen := map[string]bool{}
 	long := demo.Jobs()[1]
-	long.Post.AddressShort = true
+	long.Mail.AddressShort = true
 	cards["long"] = long
 	// A post whose next class takes what pays a surcharge in the first.
 	own, err := mail.ReadFile([]byte(`{"id": "own", "region": "Hilltop", "service": "home post", "source": "", "confidence": "made up", "classes": [
@@ -159,17 +159,17 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 	}
 	shop.Rulebooks = []job.OwnRulebook{{File: own}}
 	for name, j := range cards {
-		for _, to := range []string{j.Post.Destination, "us-domestic", "uk-inland", "canada-home", "universal", "own"} {
-			j.Post.Destination = to
+		for _, to := range []string{j.Mail.Destination, "us-domestic", "uk-inland", "canada-home", "universal", "own"} {
+			j.Mail.Destination = to
 			p := plan.Make(j, shop)
-			for _, r := range p.Post.Remedies {
+			for _, r := range p.Mail.Remedies {
 				if !r.Possible {
 					continue
 				}
 				seen[strings.SplitN(r.ID, ":", 2)[0]] = true
-				got := acted(t, j, shop, field.Edit{Act: field.Take, Path: "post.remedies", Text: r.ID})
-				if after := plan.Make(got, shop); after.Post.Short != r.Short {
-					t.Errorf("%s to %s, %s: promised %s, is %s", name, to, r.Title, r.Short, after.Post.Short)
+				got := acted(t, j, shop, field.Edit{Act: field.Take, Path: "mail.remedies", Text: r.ID})
+				if after := plan.Make(got, shop); after.Mail.Short != r.Short {
+					t.Errorf("%s to %s, %s: promised %s, is %s", name, to, r.Title, r.Short, after.Mail.Short)
 				}
 			}
 		}
@@ -179,7 +179,7 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 			t.Errorf("no card asked for %q: %v", want, seen)
 		}
 	}
-	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "post.remedies", Text: "wish"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "no longer belongs") {
+	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "mail.remedies", Text: "wish"}}); len(problems) != 1 || !strings.Contains(problems[0].Message, "no longer belongs") {
 		t.Errorf("%v", problems)
 	}
 }
@@ -188,14 +188,14 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 func TestLeaveOffTheKnot(t *testing.T) {
 	j, shop := moon(t)
 	p := plan.Make(j, shop)
-	if p.Post.Short == "letter" {
-		t.Fatalf("%s: there is nothing to leave off", p.Post.Short)
+	if p.Mail.Short == "letter" {
+		t.Fatalf("%s: there is nothing to leave off", p.Mail.Short)
 	}
 	r, ok := remedyOf(p, "leave:letter")
 	if !ok || r.Title != "Leave off “Ribbon knot”" || !r.Proven || !strings.Contains(r.Text, "Saves ") {
-		t.Fatalf("%+v of %+v", r, p.Post.Remedies)
+		t.Fatalf("%+v of %+v", r, p.Mail.Remedies)
 	}
-	got := acted(t, j, shop, field.Edit{Act: field.Take, Path: "post.remedies", Text: r.ID})
+	got := acted(t, j, shop, field.Edit{Act: field.Take, Path: "mail.remedies", Text: r.ID})
 	if len(got.Parts) != len(j.Parts)-1 || len(j.Parts) != 8 {
 		t.Errorf("%d parts of %d", len(got.Parts), len(j.Parts))
 	}
@@ -214,20 +214,20 @@ func TestLeaveOffTheKnot(t *testing.T) {
 func TestPostedWithout(t *testing.T) {
 	j, shop := demo.Jobs()[3], demo.Shop() // a flat slim card
 	j.Card.Width, j.Card.Height, j.Parts[0].Stock = 6*in, 4*in, "cover-100"
-	j.Post.Bare = true
+	j.Mail.Bare = true
 	p := plan.Make(j, shop)
-	if p.Post.Short != "postcard" || p.Post.Width.Nm != 6*in {
-		t.Errorf("a bare card goes as %s", p.Post.Short)
+	if p.Mail.Short != "postcard" || p.Mail.Width.Nm != 6*in {
+		t.Errorf("a bare card goes as %s", p.Mail.Short)
 	}
-	j.Post.Radius = in / 4
+	j.Mail.Radius = in / 4
 	j.Card.Width = 8 * in
 	p = plan.Make(j, shop)
-	if !strings.Contains(p.Post.Sentence.Text, "too round-cornered by 1⁄8 in") {
-		t.Errorf("%s", p.Post.Sentence.Text)
+	if !strings.Contains(p.Mail.Sentence.Text, "too round-cornered by 1⁄8 in") {
+		t.Errorf("%s", p.Mail.Sentence.Text)
 	}
-	j.Post.Destination = job.ByHand
-	if p := plan.Make(j, shop); p.Post.Short != "by hand" || len(p.Post.Everywhere) != 8 {
-		t.Errorf("%s, %d places", p.Post.Short, len(p.Post.Everywhere))
+	j.Mail.Destination = job.ByHand
+	if p := plan.Make(j, shop); p.Mail.Short != "by hand" || len(p.Mail.Everywhere) != 8 {
+		t.Errorf("%s, %d places", p.Mail.Short, len(p.Mail.Everywhere))
 	}
 }
 
@@ -235,40 +235,40 @@ func TestPostedWithout(t *testing.T) {
 func TestMeasuredDecides(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	p := plan.Make(j, shop)
-	if p.Post.Short != "letter" || p.Post.Measured[0].Off != "" {
-		t.Fatalf("%s, %+v", p.Post.Short, p.Post.Measured)
+	if p.Mail.Short != "letter" || p.Mail.Measured[0].Off != "" {
+		t.Fatalf("%s, %+v", p.Mail.Short, p.Mail.Measured)
 	}
-	j = edit(t, j, shop, "post.measured.thickness", "5/16")
-	j = edit(t, j, shop, "post.measured.grams", "1.5")
+	j = edit(t, j, shop, "mail.measured.thickness", "5/16")
+	j = edit(t, j, shop, "mail.measured.grams", "1.5")
 	p = plan.Make(j, shop)
-	if p.Post.Short != "large envelope" || p.Post.Measured[0].Measured != "0.312 in" || p.Post.Measured[1].Measured != "1.50 oz" || p.Post.Measured[1].Off == "" {
-		t.Errorf("%s, %+v", p.Post.Short, p.Post.Measured)
+	if p.Mail.Short != "large envelope" || p.Mail.Measured[0].Measured != "0.312 in" || p.Mail.Measured[1].Measured != "1.50 oz" || p.Mail.Measured[1].Off == "" {
+		t.Errorf("%s, %+v", p.Mail.Short, p.Mail.Measured)
 	}
-	if math.Abs(j.Post.Measured.Grams-1.5*28.349523125) > 1e-9 || p.Fields["post.measured.grams"].Text != "1.5 oz" {
-		t.Errorf("%v g, %q", j.Post.Measured.Grams, p.Fields["post.measured.grams"].Text)
+	if math.Abs(j.Mail.Measured.Grams-1.5*28.349523125) > 1e-9 || p.Fields["mail.measured.grams"].Text != "1.5 oz" {
+		t.Errorf("%v g, %q", j.Mail.Measured.Grams, p.Fields["mail.measured.grams"].Text)
 	}
-	j = edit(t, j, shop, "post.measured.thickness", "")
-	j = edit(t, j, shop, "post.measured.grams", " ")
-	if p := plan.Make(j, shop); p.Post.Short != "letter" {
-		t.Errorf("taken away: %s", p.Post.Short)
+	j = edit(t, j, shop, "mail.measured.thickness", "")
+	j = edit(t, j, shop, "mail.measured.grams", " ")
+	if p := plan.Make(j, shop); p.Mail.Short != "letter" {
+		t.Errorf("taken away: %s", p.Mail.Short)
 	}
 	// A card that droops half as far as the sums say is twice as stiff.
-	was := row(t, p.Post.Beam.Rows, "pull")
-	j = edit(t, edit(t, j, shop, "post.measured.overhang", "100 mm"), shop, "post.measured.droop", "2 mm")
-	if got := row(t, plan.Make(j, shop).Post.Beam.Rows, "pull"); got.Value == was.Value || !strings.Contains(got.Note, "as measured at home") {
+	was := row(t, p.Mail.Beam.Rows, "pull")
+	j = edit(t, edit(t, j, shop, "mail.measured.overhang", "100 mm"), shop, "mail.measured.droop", "2 mm")
+	if got := row(t, plan.Make(j, shop).Mail.Beam.Rows, "pull"); got.Value == was.Value || !strings.Contains(got.Note, "as measured at home") {
 		t.Errorf("%+v, was %+v", got, was)
 	}
-	j = edit(t, j, shop, "post.measured.droop", "60 mm")
-	if p := plan.Make(j, shop); !strings.Contains(notes(p.Post.Notes), "between 1 mm and a quarter of the overhang") {
-		t.Errorf("%s", notes(p.Post.Notes))
+	j = edit(t, j, shop, "mail.measured.droop", "60 mm")
+	if p := plan.Make(j, shop); !strings.Contains(notes(p.Mail.Notes), "between 1 mm and a quarter of the overhang") {
+		t.Errorf("%s", notes(p.Mail.Notes))
 	}
-	j = edit(t, edit(t, edit(t, j, shop, "post.measured.apart", "150 mm"), shop, "post.measured.sag", "1 mm"), shop, "post.measured.load", "50 g")
-	if got := row(t, plan.Make(j, shop).Post.Beam.Rows, "pull"); !strings.Contains(got.Note, "as measured at home") {
+	j = edit(t, edit(t, edit(t, j, shop, "mail.measured.apart", "150 mm"), shop, "mail.measured.sag", "1 mm"), shop, "mail.measured.load", "50 g")
+	if got := row(t, plan.Make(j, shop).Mail.Beam.Rows, "pull"); !strings.Contains(got.Note, "as measured at home") {
 		t.Errorf("%+v", got)
 	}
-	j = edit(t, j, shop, "post.measured.apart", "400 mm")
-	if p := plan.Make(j, shop); !strings.Contains(notes(p.Post.Notes), "further apart than the piece is long") {
-		t.Errorf("%s", notes(p.Post.Notes))
+	j = edit(t, j, shop, "mail.measured.apart", "400 mm")
+	if p := plan.Make(j, shop); !strings.Contains(notes(p.Mail.Notes), "further apart than the piece is long") {
+		t.Errorf("%s", notes(p.Mail.Notes))
 	}
 }
 
@@ -276,28 +276,28 @@ func TestPostageAndAge(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	shop.Today = "2026-11-24"
 	p := plan.Make(j, shop)
-	if p.Post.Postage.Each != "$1.00" || p.Post.Postage.Total != "$40.00" || !strings.Contains(notes(p.Post.Postage.Notes), "are an example, made up") {
-		t.Errorf("%+v", p.Post.Postage)
+	if p.Mail.Postage.Each != "$1.00" || p.Mail.Postage.Total != "$40.00" || !strings.Contains(notes(p.Mail.Postage.Notes), "are an example, made up") {
+		t.Errorf("%+v", p.Mail.Postage)
 	}
 	shop.Today = "2027-02-01"
-	if n := notes(plan.Make(j, shop).Post.Postage.Notes); !strings.Contains(n, "more than a year old") {
+	if n := notes(plan.Make(j, shop).Mail.Postage.Notes); !strings.Contains(n, "more than a year old") {
 		t.Errorf("%s", n)
 	}
 	shop.Rates[0].Rates = shop.Rates[0].Rates[:1]
-	if p := plan.Make(j, shop); p.Post.Postage.Each != "" || !strings.Contains(notes(p.Post.Postage.Notes), "has no price for") {
-		t.Errorf("%+v", p.Post.Postage)
+	if p := plan.Make(j, shop); p.Mail.Postage.Each != "" || !strings.Contains(notes(p.Mail.Postage.Notes), "has no price for") {
+		t.Errorf("%+v", p.Mail.Postage)
 	}
 	// A rulebook of one's own, held against its source long ago.
 	own := mail.Files()[0]
 	own.ID, own.Region, own.LastChecked = "own", "Hilltop", "2025-01-01"
 	shop.Rulebooks = []job.OwnRulebook{{File: own}}
-	j.Post.Destination = "own"
+	j.Mail.Destination = "own"
 	if list := append(plan.Check(j, shop), shop.Check()...); len(list) > 0 {
 		t.Fatal(list)
 	}
 	p = plan.Make(j, shop)
-	if !strings.HasPrefix(p.Post.Title, "Hilltop") || !strings.Contains(notes(p.Post.Notes), "last held against the source on 2025-01-01") || len(p.Post.Everywhere) != 9 {
-		t.Errorf("%s: %s", p.Post.Title, notes(p.Post.Notes))
+	if !strings.HasPrefix(p.Mail.Title, "Hilltop") || !strings.Contains(notes(p.Mail.Notes), "last held against the source on 2025-01-01") || len(p.Mail.Everywhere) != 9 {
+		t.Errorf("%s: %s", p.Mail.Title, notes(p.Mail.Notes))
 	}
 	shop.Rulebooks[0].File.ID = "universal"
 	if list := shop.Check(); len(list) != 1 || !strings.Contains(list[0].Message, "has the id “universal” already") {
@@ -315,29 +315,29 @@ func TestPostageAndAge(t *testing.T) {
 
 func TestCautionsAndGauge(t *testing.T) {
 	j, shop := moon(t)
-	j.Post.Contents = []paper.Caution{paper.Seeds}
+	j.Mail.Contents = []paper.Caution{paper.Seeds}
 	p := plan.Make(j, shop)
-	for _, c := range p.Post.Cautions {
+	for _, c := range p.Mail.Cautions {
 		if want := c.ID == paper.Sharp || c.ID == paper.Seeds; c.Set != want || c.Text == "" {
 			t.Errorf("%+v", c)
 		}
 	}
-	if n := notes(p.Post.Notes); !strings.Contains(n, "seal the flap along both its edges") || strings.Contains(n, "come through") {
+	if n := notes(p.Mail.Notes); !strings.Contains(n, "seal the flap along both its edges") || strings.Contains(n, "come through") {
 		t.Errorf("%s", n)
 	}
-	j.Envelope.Stock, j.Post.AddressShort = "copy-80", true
-	if n := notes(plan.Make(j, shop).Post.Notes); !strings.Contains(n, "Hard points come through paper as thin as copy 80 gsm") || !strings.Contains(n, "along the address it is") {
+	j.Envelope.Stock, j.Mail.AddressShort = "copy-80", true
+	if n := notes(plan.Make(j, shop).Mail.Notes); !strings.Contains(n, "Hard points come through paper as thin as copy 80 gsm") || !strings.Contains(n, "along the address it is") {
 		t.Errorf("%s", n)
 	}
-	if !strings.Contains(notes(p.Post.Notes), "is crushed by pressure: it wants a box") {
-		t.Errorf("%s", notes(p.Post.Notes))
+	if !strings.Contains(notes(p.Mail.Notes), "is crushed by pressure: it wants a box") {
+		t.Errorf("%s", notes(p.Mail.Notes))
 	}
-	j = edit(t, edit(t, j, shop, "post.gaugeWidth", "8 3/4"), shop, "post.gaugeHeight", "5")
-	g := plan.Make(j, shop).Post.Gauge
+	j = edit(t, edit(t, j, shop, "mail.gaugeWidth", "8 3/4"), shop, "mail.gaugeHeight", "5")
+	g := plan.Make(j, shop).Mail.Gauge
 	if g == nil || !g.OK || !strings.HasSuffix(g.Slot, "× 1⁄4") || g.Top.Text != "2 3⁄8" || g.Bottom.Text != "2 5⁄8" {
 		t.Errorf("%+v", g)
 	}
-	if g := plan.Make(edit(t, j, shop, "post.gaugeWidth", "5"), shop).Post.Gauge; g.OK || !strings.Contains(g.Text, "too short") {
+	if g := plan.Make(edit(t, j, shop, "mail.gaugeWidth", "5"), shop).Mail.Gauge; g.OK || !strings.Contains(g.Text, "too short") {
 		t.Errorf("%+v", g)
 	}
 }

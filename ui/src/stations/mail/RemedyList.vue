@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { PostPlan } from '../../api/client'
+import type { MailPlan } from '../../api/client'
 
 /** What would post the piece better, smallest change first; each is one act, and one to undo. */
-defineProps<{ remedies: PostPlan['remedies'] }>()
+defineProps<{ remedies: MailPlan['remedies'] }>()
 const emit = defineEmits<{ apply: [id: string] }>()
 </script>
 

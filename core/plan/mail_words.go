@@ -21,7 +21,7 @@ func allPass(checks []mail.Check) bool {
 
 // verdict puts the verdict in words: what it goes as, why, and what would be
 // better.
-func (m postStation) verdict(p *PostPlan, v mail.Verdict, e compare.Closed, piece mail.Piece) {
+func (m mailStation) verdict(p *MailPlan, v mail.Verdict, e compare.Closed, piece mail.Piece) {
 	r, taken := v.Result()
 	switch {
 	case !v.Mailable:
@@ -54,7 +54,7 @@ func (m postStation) verdict(p *PostPlan, v mail.Verdict, e compare.Closed, piec
 			}
 		}
 	}
-	if m.Job().Post.HandCancel {
+	if m.Job().Mail.HandCancel {
 		p.Notes = append(p.Notes, say.Fine.Says("To be cancelled by hand: ask for it at the counter; not every counter offers it."))
 	}
 	p.Notes = append(p.Notes, say.Fine.Says("Rules change and offices differ: this is advice, no promise. Ask your own post office."))
@@ -86,7 +86,7 @@ func doubts(checks []mail.Check) (list []mail.Check) {
 
 // whyNot says why a class does not take the piece: by what it is too much, or
 // else too little.
-func (m postStation) whyNot(r mail.ClassResult) string {
+func (m mailStation) whyNot(r mail.ClassResult) string {
 	if list := over(r.Checks); len(list) > 0 {
 		return m.broken(list, false)
 	}
@@ -95,7 +95,7 @@ func (m postStation) whyNot(r mail.ClassResult) string {
 
 // noClass says why no class takes the piece: what even the last one refuses, or,
 // where that is for larger pieces only, what the one before it does.
-func (m postStation) noClass(v mail.Verdict) string {
+func (m mailStation) noClass(v mail.Verdict) string {
 	last := v.Results[len(v.Results)-1]
 	if why := m.whyNot(last); why != "" {
 		return fmt.Sprintf("%s even for %s", why, one(last.Class.Name))
@@ -121,7 +121,7 @@ func over(checks []mail.Check) []mail.Check {
 }
 
 // surcharged says why a surcharge falls due and in what envelope it would not.
-func (m postStation) surcharged(p *PostPlan, r mail.ClassResult, e compare.Closed, piece mail.Piece) say.Sentence {
+func (m mailStation) surcharged(p *MailPlan, r mail.ClassResult, e compare.Closed, piece mail.Piece) say.Sentence {
 	for _, c := range r.Checks {
 		if k, _ := c.Measure.Known(); c.OK || !k.Shape {
 			continue

@@ -33,7 +33,7 @@ func TestPostSentences(t *testing.T) {
 		t.Run(tt.name, func(t *testing.T) {
 			j, shop := sample()
 			j.Card.Width, j.Card.Height, j.Card.Thickness = tt.w, tt.h, &tt.thick
-			p := plan.Make(j, shop).Post
+			p := plan.Make(j, shop).Mail
 			if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.phrase) {
 				t.Errorf("%s: %s: %s", tt.name, p.Short, p.Sentence.Text)
 			}
@@ -51,8 +51,8 @@ func TestPostElsewhere(t *testing.T) {
 		t.Run(tt.to, func(t *testing.T) {
 			j, shop := sample()
 			shop.Unit = measure.Millimetres
-			j.Post.Destination = tt.to
-			p := plan.Make(j, shop).Post
+			j.Mail.Destination = tt.to
+			p := plan.Make(j, shop).Mail
 			if p.Short != tt.short || !strings.Contains(p.Sentence.Text, tt.says) {
 				t.Errorf("%s: %s: %s", tt.to, p.Short, p.Sentence.Text)
 			}
@@ -66,13 +66,13 @@ func TestGuidanceIsNoRule(t *testing.T) {
 	j, shop := moon(t)
 	j.Parts = append(j.Parts[:4:4], j.Parts[5:]...) // without the knot
 	p := plan.Make(j, shop)
-	if p.Post.Short != "letter + surcharge?" || !strings.Contains(p.Post.Sentence.Text, "it may pay the surcharge: too lumpy by") || p.Envelope.Comparison.Rectangle != "" {
-		t.Errorf("%s: %s %s", p.Post.Short, p.Post.Sentence.Text, p.Envelope.Comparison.Rectangle)
+	if p.Mail.Short != "letter + surcharge?" || !strings.Contains(p.Mail.Sentence.Text, "it may pay the surcharge: too lumpy by") || p.Envelope.Comparison.Rectangle != "" {
+		t.Errorf("%s: %s %s", p.Mail.Short, p.Mail.Sentence.Text, p.Envelope.Comparison.Rectangle)
 	}
 	j = demo.Jobs()[1]
-	j.Post.Closure = "clasp"
-	if p := plan.Make(j, shop); p.Post.Short != "letter + surcharge" || !strings.Contains(p.Post.Sentence.Text, "closed by clasp, string or button") {
-		t.Errorf("with a clasp: %s %s", p.Post.Short, p.Post.Sentence.Text)
+	j.Mail.Closure = "clasp"
+	if p := plan.Make(j, shop); p.Mail.Short != "letter + surcharge" || !strings.Contains(p.Mail.Sentence.Text, "closed by clasp, string or button") {
+		t.Errorf("with a clasp: %s %s", p.Mail.Short, p.Mail.Sentence.Text)
 	}
 }
 
@@ -85,7 +85,7 @@ func TestOneRectangleEverywhere(t *testing.T) {
 			j.Envelope.Stock, j.Envelope.Construction = stock, id
 			p := plan.Make(j, shop)
 			r, ok := remedyOf(p, "rectangle")
-			size := p.Post.Rectangle
+			size := p.Mail.Rectangle
 			if !ok || size == nil {
 				t.Fatalf("%s, %s: no rectangle", id, stock)
 			}
@@ -94,8 +94,8 @@ func TestOneRectangleEverywhere(t *testing.T) {
 				t.Errorf("%s, %s: %s; %s; %s", id, stock, text, r.Title, p.Envelope.Comparison.Rectangle)
 			}
 			j.Envelope.Mailable = true
-			if made := plan.Make(j, shop); made.Post.Short != "letter" || made.Envelope.Blank.Closed.Width.Nm < size.Width.Nm-in/16 {
-				t.Errorf("%s, %s: made it goes as %s, %s wide", id, stock, made.Post.Short, made.Envelope.Blank.Closed.Width.Text)
+			if made := plan.Make(j, shop); made.Mail.Short != "letter" || made.Envelope.Blank.Closed.Width.Nm < size.Width.Nm-in/16 {
+				t.Errorf("%s, %s: made it goes as %s, %s wide", id, stock, made.Mail.Short, made.Envelope.Blank.Closed.Width.Text)
 			}
 		}
 	}
@@ -105,16 +105,16 @@ func TestOneRectangleEverywhere(t *testing.T) {
 // larger ones only.
 func TestWhyNoClassTakesIt(t *testing.T) {
 	j, shop := demo.Jobs()[3], demo.Shop() // slim and flat
-	j.Post.Bare, j.Post.Destination = true, "us-abroad"
+	j.Mail.Bare, j.Mail.Destination = true, "us-abroad"
 	j.Card.Width, j.Card.Height, j.Card.Outline = 6*in, 4*in, blank.Polygon{{X: 0, Y: 0}, {X: 150, Y: 0}, {X: 75, Y: 100}}
 	p := plan.Make(j, shop)
-	if want := "By the published limits it goes as a parcel: not a rectangle for a letter."; p.Post.Sentence.Text != want {
-		t.Errorf("%s", p.Post.Sentence.Text)
+	if want := "By the published limits it goes as a parcel: not a rectangle for a letter."; p.Mail.Sentence.Text != want {
+		t.Errorf("%s", p.Mail.Sentence.Text)
 	}
-	j.Card.Outline, j.Card.Width, j.Post.Destination = nil, 20*in, "uk-inland"
+	j.Card.Outline, j.Card.Width, j.Mail.Destination = nil, 20*in, "uk-inland"
 	p = plan.Make(j, shop)
-	if want := "No class of letter takes it: too long by 155 mm (6.102 in) even for a large letter. Ask for a parcel."; p.Post.Sentence.Text != want {
-		t.Errorf("%s", p.Post.Sentence.Text)
+	if want := "No class of letter takes it: too long by 155 mm (6.102 in) even for a large letter. Ask for a parcel."; p.Mail.Sentence.Text != want {
+		t.Errorf("%s", p.Mail.Sentence.Text)
 	}
 	j.Card.Width, j.Card.Outline = 6*in, blank.Polygon{{X: 0, Y: 0}, {X: 150, Y: 0}, {X: 75, Y: 100}}
 	own, err := mail.ReadFile([]byte(`{"id": "own", "region": "Hilltop", "service": "home post", "source": "", "confidence": "made up", "classes": [
@@ -123,15 +123,15 @@ func TestWhyNoClassTakesIt(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	shop.Rulebooks, j.Post.Destination = []job.OwnRulebook{{File: own}}, "own"
+	shop.Rulebooks, j.Mail.Destination = []job.OwnRulebook{{File: own}}, "own"
 	p = plan.Make(j, shop)
-	if want := "No class of letter takes it: not a rectangle for a slip, and an ocean bag has to be larger, thicker or heavier than that. Ask for a parcel."; p.Post.Sentence.Text != want {
-		t.Errorf("%s", p.Post.Sentence.Text)
+	if want := "No class of letter takes it: not a rectangle for a slip, and an ocean bag has to be larger, thicker or heavier than that. Ask for a parcel."; p.Mail.Sentence.Text != want {
+		t.Errorf("%s", p.Mail.Sentence.Text)
 	}
 	// Too thin for any mail, a larger envelope is no help.
 	thin := in / 200
-	j.Card.Outline, j.Card.Thickness, j.Post.Destination = nil, &thin, "us-domestic"
-	if p = plan.Make(j, shop); !strings.Contains(p.Post.Sentence.Text, "A heavier paper would do") {
-		t.Errorf("%s", p.Post.Sentence.Text)
+	j.Card.Outline, j.Card.Thickness, j.Mail.Destination = nil, &thin, "us-domestic"
+	if p = plan.Make(j, shop); !strings.Contains(p.Mail.Sentence.Text, "A heavier paper would do") {
+		t.Errorf("%s", p.Mail.Sentence.Text)
 	}
 }

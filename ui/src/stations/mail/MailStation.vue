@@ -22,7 +22,7 @@ const props = defineProps<{ job: JobInHand }>()
 
 const { choices } = useShop()
 const plan = computed(() => props.job.plan.value!)
-const post = computed(() => plan.value.post)
+const mail = computed(() => plan.value.mail)
 
 const views = [
   { id: 'piece', name: 'Closed' },
@@ -33,10 +33,10 @@ const view = ref('piece')
 const at = ref(-1) // the thing in hand, by its place among the parts
 
 // What the verdict rests on stands beside the drawing, the rest below.
-const first = computed(() => post.value.classes.find((c) => c.chosen) ?? post.value.classes[0])
-const others = computed(() => post.value.classes.filter((c) => c !== first.value))
+const first = computed(() => mail.value.classes.find((c) => c.chosen) ?? mail.value.classes[0])
+const others = computed(() => mail.value.classes.filter((c) => c !== first.value))
 
-const send = (destination: string) => props.job.set('post.destination', destination)
+const send = (destination: string) => props.job.set('mail.destination', destination)
 
 function move(part: number, x: number, y: number, on: boolean) {
   props.job.stepAll(
@@ -48,70 +48,70 @@ function move(part: number, x: number, y: number, on: boolean) {
   )
 }
 
-const rows = computed(() => (view.value === 'belt' ? post.value.beam.rows : post.value.relief.rows))
+const rows = computed(() => (view.value === 'belt' ? mail.value.beam.rows : mail.value.relief.rows))
 </script>
 
 <template>
-  <StationLayout :sentence="post.sentence">
+  <StationLayout :sentence="mail.sentence">
     <template #drawing>
-      <ChoiceRow v-model="view" label="What is drawn" name="post-view" :choices="views" />
-      <PieceDrawing v-if="view === 'piece'" :post="post" :unit="plan.unit" />
+      <ChoiceRow v-model="view" label="What is drawn" name="mail-view" :choices="views" />
+      <PieceDrawing v-if="view === 'piece'" :mail="mail" :unit="plan.unit" />
       <ReliefDrawing
         v-else-if="view === 'relief'"
-        :relief="post.relief"
+        :relief="mail.relief"
         :unit="plan.unit"
         :tick="plan.tick"
         :at="at"
         @pick="at = $event"
         @move="move"
       />
-      <BeltDrawing v-else :beam="post.beam" />
+      <BeltDrawing v-else :beam="mail.beam" />
     </template>
     <PickRow
       label="Where it goes"
       name="destination"
       :choices="choices('destinations')"
-      :model-value="post.destination"
+      :model-value="mail.destination"
       @update:model-value="send"
     />
     <template v-if="view === 'piece'">
       <ClassChecks v-if="first" :key="first.id" :result="first" first />
       <dl v-else class="readings">
-        <ReadingRow v-for="r in post.readings" :key="r.id" :reading="r" />
+        <ReadingRow v-for="r in mail.readings" :key="r.id" :reading="r" />
       </dl>
-      <p v-if="post.postage.each" class="postage" data-test="postage">
-        Postage <strong>{{ post.postage.each }}</strong> each, <strong>{{ post.postage.total }}</strong> for
+      <p v-if="mail.postage.each" class="postage" data-test="postage">
+        Postage <strong>{{ mail.postage.each }}</strong> each, <strong>{{ mail.postage.total }}</strong> for
         all
       </p>
-      <NoteList :notes="[...post.notes, ...post.postage.notes]" />
+      <NoteList :notes="[...mail.notes, ...mail.postage.notes]" />
     </template>
     <template v-else>
       <dl class="readings">
         <ReadingRow v-for="r in rows" :key="r.id" :reading="r" />
       </dl>
-      <p v-if="view === 'belt'" :class="`tone-${post.beam.tone}`" class="verdict" data-test="belt-verdict">
-        {{ post.beam.sentence }}
+      <p v-if="view === 'belt'" :class="`tone-${mail.beam.tone}`" class="verdict" data-test="belt-verdict">
+        {{ mail.beam.sentence }}
       </p>
       <ThingList v-else :job="job" :at="at" @pick="at = $event" />
     </template>
     <template #below>
       <RemedyList
-        v-if="post.remedies.length"
-        :remedies="post.remedies"
-        @apply="job.take('post.remedies', $event)"
+        v-if="mail.remedies.length"
+        :remedies="mail.remedies"
+        @apply="job.take('mail.remedies', $event)"
       />
-      <EverywhereTable :places="post.everywhere" @choose="send" />
+      <EverywhereTable :places="mail.everywhere" @choose="send" />
       <div class="two">
-        <MeasurePanel :job="job" :measured="post.measured" :weights="post.weights" />
-        <PieceOptions :job="job" :cautions="post.cautions" :options="post.options" />
+        <MeasurePanel :job="job" :measured="mail.measured" :weights="mail.weights" />
+        <PieceOptions :job="job" :cautions="mail.cautions" :options="mail.options" />
       </div>
-      <section v-if="post.gauge" class="gauge" aria-label="Thickness gauge">
-        <h2>Thickness gauge for a {{ post.gauge.class }}</h2>
-        <p :class="{ 'tone-care': !post.gauge.ok }" data-test="gauge-text">{{ post.gauge.text }}</p>
+      <section v-if="mail.gauge" class="gauge" aria-label="Thickness gauge">
+        <h2>Thickness gauge for a {{ mail.gauge.class }}</h2>
+        <p :class="{ 'tone-care': !mail.gauge.ok }" data-test="gauge-text">{{ mail.gauge.text }}</p>
         <router-link :to="`/jobs/${job.id}/gauge`" data-test="to-gauge">Draw it at its true size</router-link>
       </section>
       <ClassChecks v-for="c in others" :key="c.id" :result="c" />
-      <p v-if="post.source" class="soft source">{{ post.source }}</p>
+      <p v-if="mail.source" class="soft source">{{ mail.source }}</p>
     </template>
   </StationLayout>
 </template>

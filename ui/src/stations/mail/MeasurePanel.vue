@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 
-import { api, sentenceOf, unreachable, type Instrument, type PostPlan } from '../../api/client'
+import { api, sentenceOf, unreachable, type Instrument, type MailPlan } from '../../api/client'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 
 /** What is measured of the finished piece: with the caliper and the scale at the table, or by hand. */
-const props = defineProps<{ job: JobInHand; measured: PostPlan['measured']; weights: PostPlan['weights'] }>()
+const props = defineProps<{ job: JobInHand; measured: MailPlan['measured']; weights: MailPlan['weights'] }>()
 
 const devices = ref<Instrument[]>([])
 const busy = ref('')
@@ -92,12 +92,12 @@ const stiffness = ['overhang', 'droop', 'apart', 'load', 'sag']
       little off.
     </p>
     <div class="fields">
-      <TypedField v-for="f in piece" :key="f" :of="job" :path="`post.measured.${f}`" />
+      <TypedField v-for="f in piece" :key="f" :of="job" :path="`mail.measured.${f}`" />
     </div>
     <details>
       <summary>Stiffness by a droop, or by a weight in the middle</summary>
       <div class="fields">
-        <TypedField v-for="f in stiffness" :key="f" :of="job" :path="`post.measured.${f}`" />
+        <TypedField v-for="f in stiffness" :key="f" :of="job" :path="`mail.measured.${f}`" />
       </div>
     </details>
     <details>

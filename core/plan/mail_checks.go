@@ -48,7 +48,7 @@ type Gauge struct {
 }
 
 // broken names the limits that a class's checks break: "too thick by 1/16".
-func (m postStation) broken(checks []mail.Check, surcharge bool) string {
+func (m mailStation) broken(checks []mail.Check, surcharge bool) string {
 	var list []string
 	for _, c := range checks {
 		if c.OK || c.Surcharge != surcharge {
@@ -73,7 +73,7 @@ func (m postStation) broken(checks []mail.Check, surcharge bool) string {
 	return say.And(list)
 }
 
-func (m postStation) checks(checks []mail.Check) []CheckPlan {
+func (m mailStation) checks(checks []mail.Check) []CheckPlan {
 	list := make([]CheckPlan, 0, len(checks))
 	for _, c := range checks {
 		about := []string{}
