@@ -18,8 +18,8 @@ func TestACardInABoughtA7(t *testing.T) {
 	w.see(test("ticket-sheet")+" .value", "A7")
 	w.saved()
 	at := w.MustEval("() => location.pathname").String()
-	w.pick("view-nest")
-	w.see(test("nest-envelope"), "A7: your envelope")
+	w.pick("view-inside")
+	w.see(test("words"), "A7")
 	w.goTo(at[:len(at)-len("card")] + "envelope")
 	w.see(test("headline"), "Take A7: nothing is cut.")
 	w.see(test("comparison-sentence"), "good fit, 34 on your shelf")
@@ -98,7 +98,7 @@ func TestPastedRecipes(t *testing.T) {
 	w := open(t, p, "/")
 	w.station("Meteor-night thanks, square", "envelope")
 	paste := func(text string) {
-		w.MustElement(test("recipe-paste") + " textarea, textarea" + test("recipe-paste")).MustInput(text)
+		w.element(test("recipe-paste") + " textarea").MustInput(text)
 		w.click(test("recipe-read"))
 	}
 	away := func() { w.clickOn(test("recipe")+" button", "Remove the recipe") }
@@ -148,8 +148,10 @@ func TestAMetricShopThroughAllStations(t *testing.T) {
 	to("mail")
 	w.choose("pick-destination", "Germany")
 	w.see(test("headline"), "goes as a")
+	w.checks()
 	w.see(test("check-height")+" "+test("limit"), "70 mm to 250 mm")
 	w.choose("pick-destination", "United States, home post")
+	w.checks()
 	w.see(test("check-height")+" "+test("limit"), "3.5 in to 6.125 in")
 	w.see(test("check-height")+" "+test("limit"), "88.9 mm to 155.6 mm")
 	to("paper")

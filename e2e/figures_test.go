@@ -68,7 +68,7 @@ func TestFigures(t *testing.T) {
 			}).observe(document.querySelector('main'), { subtree: true, childList: true, characterData: true, attributes: true, attributeFilter: ['d', 'x', 'width'] })
 			return true
 		}`)
-		w.MustElement(test(field)).MustFocus()
+		w.field(field).MustFocus()
 		for i := range 100 {
 			key := input.ArrowUp
 			if i%20 >= 10 {
@@ -121,7 +121,7 @@ func foldingFrames(t *testing.T, w *window) {
 	t.Helper()
 	w.station("Lens fund thank-you", "envelope")
 	w.click(test("choose-box"))
-	w.pick("net-view-folding")
+	w.pick("view-folding")
 	w.see(test("fold-step"), "Lying flat")
 	var took []float64
 	for _, v := range w.MustEval(`async () => {

@@ -247,6 +247,7 @@ func test(name string) string { return `[data-test="` + name + `"]` }
 // text reads an element, with the typographic marks made plain.
 func (w *window) text(selector string) string {
 	w.t.Helper()
+	w.reach(selector)
 	el, err := w.Timeout(patience).Element(selector)
 	if err != nil {
 		w.t.Fatalf("%s is not on the page: %v", selector, err)
@@ -261,6 +262,7 @@ func plain(s string) string {
 // see waits until an element's text contains the words.
 func (w *window) see(selector, words string) {
 	w.t.Helper()
+	w.reach(selector)
 	w.waitFor(fmt.Sprintf("%s to say %q", selector, words), func() (string, bool) {
 		list, err := w.Elements(selector)
 		if err != nil || len(list) == 0 {
@@ -276,6 +278,12 @@ func (w *window) see(selector, words string) {
 				return text, true
 			}
 			all += text + " | "
+		}
+		// What is merely good to know waits behind a button.
+		if strings.Contains(selector, "notes") {
+			if more, err := w.Elements(test("more-notes") + "[aria-expanded=false]"); err == nil && len(more) > 0 {
+				_ = more[0].Click(proto.InputMouseButtonLeft, 1)
+			}
 		}
 		return all, false
 	})
@@ -295,28 +303,113 @@ func (w *window) waitFor(what string, so func() (string, bool)) {
 	w.t.Fatalf("waited for %s; last seen: %s", what, last)
 }
 
+// inputOf is the selector of what is typed into in a field of that name.
+func inputOf(field string) string {
+	return fmt.Sprintf(`:is(input, textarea)%[1]s, %[1]s input, %[1]s textarea`, test(field))
+}
+
+// drawer opens a drawer of the station that is open.
+func (w *window) drawer(name string) {
+	w.t.Helper()
+	w.click(test("drawer-" + name))
+	w.see(test("drawer")+`[data-drawer="`+name+`"]`, "")
+}
+
+// soon is how long something may take to be there before it is looked for elsewhere.
+const soon = 400 * time.Millisecond
+
+// reach looks for an element as a maker does: where it is not in sight, in the drawers of
+// the station, one after the other. It fails nothing: what is not there is waited for by
+// whoever needs it.
+func (w *window) reach(selector string) {
+	w.t.Helper()
+	there := func() bool {
+		has, _, err := w.Has(selector)
+		return err == nil && has
+	}
+	for end := time.Now().Add(soon); time.Now().Before(end); time.Sleep(15 * time.Millisecond) {
+		if there() {
+			return
+		}
+	}
+	tabs, _ := w.Elements(".drawers [role=tab]")
+	for _, tab := range tabs {
+		if there() || tab.Click(proto.InputMouseButtonLeft, 1) != nil {
+			return
+		}
+		for end := time.Now().Add(soon / 2); time.Now().Before(end) && !there(); {
+			time.Sleep(15 * time.Millisecond)
+		}
+	}
+}
+
+// await waits for an element where it is: what it comes of would be gone with its drawer.
+func (w *window) await(selector string) {
+	w.t.Helper()
+	w.waitFor(selector+" to be there", func() (string, bool) { return "nothing", w.MustHas(selector) })
+}
+
+// field is what is typed into in a field of that name.
+func (w *window) field(name string) *rod.Element {
+	w.t.Helper()
+	w.reach(inputOf(name))
+	return w.MustElement(inputOf(name))
+}
+
+// element is an element, looked for in the drawers too.
+func (w *window) element(selector string) *rod.Element {
+	w.t.Helper()
+	w.reach(selector)
+	return w.MustElement(selector)
+}
+
+// checks opens every class and every check that passes.
+func (w *window) checks() {
+	w.t.Helper()
+	w.reach(test("passing"))
+	w.MustEval(`async () => {
+		for (const what of ['.class > .name', '[data-test=passing]']) {
+			for (const b of document.querySelectorAll(what + '[aria-expanded=false]')) b.click()
+			await new Promise((done) => requestAnimationFrame(() => setTimeout(done)))
+		}
+	}`)
+}
+
 // fill types a text into a field, key by key, in place of what stands there.
 func (w *window) fill(field, text string) {
 	w.t.Helper()
-	el := w.MustElement(test(field))
-	el.MustFocus().MustSelectAllText()
-	if text == "" {
-		w.Keyboard.MustType(input.Backspace)
-	}
-	if err := el.Input(text); err != nil {
-		w.t.Fatal(err)
-	}
+	w.reach(inputOf(field))
+	w.waitFor(field+" to be typed into", func() (string, bool) {
+		el, err := w.Timeout(patience / 10).Element(inputOf(field))
+		if err == nil {
+			err = el.Focus()
+		}
+		if err == nil {
+			err = el.SelectAllText()
+		}
+		if err == nil && text == "" {
+			err = w.Keyboard.Type(input.Backspace)
+		}
+		if err == nil {
+			err = el.Input(text)
+		}
+		if err != nil {
+			return err.Error(), false
+		}
+		return "", true
+	})
 }
 
 // value is what stands in a field.
 func (w *window) value(field string) string {
 	w.t.Helper()
-	return plain(w.MustElement(test(field)).MustProperty("value").Str())
+	return plain(w.field(field).MustProperty("value").Str())
 }
 
 // click clicks an element, brought to the middle first, clear of the ticket.
 func (w *window) click(selector string) {
 	w.t.Helper()
+	w.reach(selector)
 	w.press(selector, func(p *rod.Page) (*rod.Element, error) { return p.Element(selector) })
 }
 
@@ -337,6 +430,10 @@ func (w *window) press(what string, find func(*rod.Page) (*rod.Element, error)) 
 			_, err = el.Eval(`() => this.scrollIntoView({ block: 'center', behavior: 'instant' })`)
 		}
 		if err == nil {
+			// What still moves is waited for: a person would, too.
+			if moving, bad := el.Eval(`() => document.getAnimations().some((a) => a.playState === 'running' && a.effect?.target?.contains(this))`); bad == nil && moving.Value.Bool() {
+				return "it moves", false
+			}
 			err = el.Click(proto.InputMouseButtonLeft, 1)
 		}
 		if err != nil {
@@ -344,6 +441,18 @@ func (w *window) press(what string, find func(*rod.Page) (*rod.Element, error)) 
 		}
 		return "", true
 	})
+}
+
+// slide sets a slider to a value, or as near as the pixels let it.
+func (w *window) slide(slider string, to float64) {
+	w.t.Helper()
+	w.reach(test(slider))
+	at := w.MustElement(test(slider) + " .v-slider__container").MustEval(`(to) => {
+		const r = this.getBoundingClientRect()
+		const of = (name) => Number(this.querySelector('[role=slider]').getAttribute('aria-value' + name))
+		return [r.left + 1 + (r.width - 2) * (to - of('min')) / (of('max') - of('min')), r.top + r.height / 2]
+	}`, to).Arr()
+	w.Mouse.MustMoveTo(at[0].Num(), at[1].Num()).MustClick(proto.InputMouseButtonLeft)
 }
 
 // pick clicks one of a row of choices.

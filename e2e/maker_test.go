@@ -79,6 +79,7 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 	w.see(test("check-addressAspect")+" "+test("measured"), "1.27")
 	w.see(test("check-addressAspect")+" "+test("limit"), "1.30 to 2.50")
 	w.see(test("check-addressAspect")+" "+test("margin"), "-0.03")
+	w.click(test("passing"))
 	w.see(test("check-length")+" "+test("limit"), "5 in to 11.5 in")
 	w.see(test("check-height")+" "+test("limit"), "3.5 in to 6.125 in")
 	w.see(test("check-thickness")+" "+test("limit"), "0.007 in to 0.25 in")
@@ -175,7 +176,7 @@ func TestKeyboard(t *testing.T) {
 	w := open(t, p, "/")
 	w.openJob("Meteor-night thanks, square")
 	field := "field-card.width"
-	w.MustElement(test(field)).MustFocus()
+	w.field(field).MustFocus()
 	w.Keyboard.MustType(input.ArrowUp)
 	w.see(test("ticket-card"), "5 7/16 × 5 3/8")
 	w.see(test("ticket-card"), "was 5 3/8 × 5 3/8")
@@ -216,11 +217,11 @@ func TestKeyboard(t *testing.T) {
 	w.see(test("ticket-card"), "7 × 5 3/8")
 	w.fill("field-card.height", "14 cm")
 	w.see(test("ticket-card"), "≈ 7 × 5 1/2")
-	w.MustElement(test("name")).MustFocus()
+	w.field("name").MustFocus()
 	if got := w.value("field-card.height"); got != "≈ 5 1/2" {
 		t.Errorf("14 cm shows as %s", got)
 	}
-	w.see("#about-card\\.height", "exactly 140 mm")
+	w.see(test("field-card.height"), "exactly 140 mm")
 	w.MustElement("body").MustEval(`() => document.activeElement.blur()`)
 	w.Keyboard.MustType('2')
 	w.see(test("headline"), "Cut a layer of")
@@ -247,7 +248,8 @@ func TestWordsFollowTheDrawing(t *testing.T) {
 	} {
 		w.goTo(at + station)
 		w.see(test("headline"), "")
-		w.click("details summary")
+		w.click(test("description"))
+		w.see(".v-overlay--active .words", says)
 		w.see(test("words"), says)
 		label := w.MustElement(test("drawing")).MustAttribute("aria-labelledby")
 		if label == nil || w.MustElement("#"+*label) == nil {

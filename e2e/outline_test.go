@@ -16,13 +16,13 @@ func TestOddShapes(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.openJob("Meteor-night thanks, square")
-	w.see(test("odd"), "Type its corners")
+	w.see(test("odd"), "One corner a line")
 	file := func(name, text string) {
 		path := filepath.Join(t.TempDir(), name)
 		if err := os.WriteFile(path, []byte(text), 0o600); err != nil {
 			t.Fatal(err)
 		}
-		w.MustElement(test("outline-file")).MustSetFiles(path)
+		w.field("outline-file").MustSetFiles(path)
 	}
 	file("moon.svg", `<svg width="150mm" viewBox="0 0 150 150"><circle cx="75" cy="75" r="63.5"/></svg>`)
 	w.see(test("outline-sentence"), "It fills 5 × 5 in")
@@ -36,7 +36,9 @@ func TestOddShapes(t *testing.T) {
 		a := 2 * math.Pi * float64(i) / 4900
 		fmt.Fprintf(&many, "%.4f,%.4f ", 75+63.5*math.Cos(a), 75+50.8*math.Sin(a))
 	}
+	w.drawer("shape")
 	file("egg.svg", `<svg width="150mm" viewBox="0 0 150 150"><polygon points="`+many.String()+`"/></svg>`)
+	w.await(test("outline-sentence"))
 	w.see(test("outline-sentence"), "It fills 5 × 4 in")
 	w.click(test("take-upright"))
 	w.see(test("ticket-card"), "5 × 4")
@@ -51,9 +53,8 @@ func TestOddShapes(t *testing.T) {
 	w.see(test("outline-sentence"), "2 7/8 × 4 13/16 in")
 	w.click(test("take-smallest"))
 	w.see(test("ticket-card"), "2 7/8 × 4 13/16")
-	w.pick("view-nest")
-	w.see(test("odd"), "It is a rectangle after all")
-	w.see(test("nest-verdict"), "")
+	w.pick("view-inside")
+	w.see(test("odd"), "Back to a rectangle")
 	if got := w.measured("[data-part=odd-shape]", "across", 25.4); got < 2.828*25.4-.4 || got > 2.828*25.4+.4 {
 		t.Errorf("the odd shape measures %.2f mm across", got)
 	}

@@ -73,7 +73,7 @@ func TestTypedFast(t *testing.T) {
 	w.see(test("headline"), "Cut 10 3/4")
 	for _, whole := range []string{"10 1/2", "7 3/16", "6 1/4"} {
 		b.held("POST plan")
-		el := w.MustElement(test("field-card.width"))
+		el := w.field("field-card.width")
 		el.MustFocus().MustSelectAllText()
 		for i := range whole {
 			if i == 0 {
@@ -88,7 +88,7 @@ func TestTypedFast(t *testing.T) {
 		b.letGo()
 		w.see(test("ticket-card"), whole+" × 5 3/8")
 		w.saved()
-		if got := w.text("#about-card\\.width"); strings.Contains(got, "fraction") || strings.Contains(got, "number") {
+		if got := w.text(test("field-card.width")); strings.Contains(got, "fraction") || strings.Contains(got, "number") {
 			t.Errorf("under %s stands %q", whole, got)
 		}
 		if got := w.value("field-card.width"); got != whole {
@@ -247,6 +247,7 @@ func TestLayersOfACardWithThings(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
+	w.drawer("papers")
 	if n := len(w.MustElements(test("paper"))); n != 3 {
 		t.Errorf("%d papers are offered a stock", n)
 	}
@@ -275,7 +276,7 @@ func TestWhatSticksOutIsDrawn(t *testing.T) {
 	at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
 	w.goTo(at + "mail")
 	w.see(test("headline"), "")
-	w.pick("mail-view-relief")
+	w.click(test("drawer-things"))
 	w.click(test("thing-4"))
 	w.fill("field-parts.4.thing.x", "-1/2")
 	w.saved()
@@ -284,7 +285,7 @@ func TestWhatSticksOutIsDrawn(t *testing.T) {
 		return w.MustElement("[data-part=" + part + "]").MustEval(`() => { const b = this.getBBox(); return b.width / b.height }`).Num()
 	}
 	w.goTo(at + "card")
-	w.pick("view-nest")
+	w.pick("view-inside")
 	if got, bare := size("nest-card"), size("nest-base"); got <= bare {
 		t.Errorf("in its envelope the card is drawn %.3f as wide as high, without the knot %.3f", got, bare)
 	}
@@ -333,7 +334,7 @@ const empties = `() => {
     if (seen(el) && !text(el) && !el.querySelector('input, svg, button, select') && !el.classList.contains('words')) say(el, 'empty cell')
   }
   for (const el of document.querySelectorAll('main .v-select')) {
-    if (seen(el) && !el.querySelector('.v-select__selection-text')?.textContent.trim() && !el.querySelector('input[placeholder]:not([placeholder=""])')) say(el, 'nothing is chosen')
+    if (seen(el) && !el.querySelector('.v-select__selection-text')?.textContent.trim() && !el.querySelector('input[placeholder]:not([placeholder=""])') && !el.querySelector('.v-label')?.textContent.trim()) say(el, 'nothing is chosen')
   }
   for (const el of document.querySelectorAll('main svg text')) {
     if (seen(el) && !text(el)) say(el, 'empty text in a drawing')

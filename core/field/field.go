@@ -112,7 +112,9 @@ type Input struct {
 	Exact string `json:"exact"`
 	Label string `json:"label"`
 	Note  string `json:"note"`
-	Kind  Kind   `json:"kind" enum:"length,lengths,weight,grammage,count,word,choice,choices,flag,price,date"`
+	// Unit is what the number in Text is of, where it does not say so itself.
+	Unit string `json:"unit,omitempty"`
+	Kind Kind   `json:"kind" enum:"length,lengths,weight,grammage,count,word,choice,choices,flag,price,date"`
 	// List is the name of the list that it is chosen from, or of its usual values.
 	List string `json:"list"`
 	// None is set where nothing is an answer, too.
@@ -138,6 +140,9 @@ func (f Field) Input(s measure.Style) Input {
 	}
 	if l, ok := f.Value.(*Length); ok {
 		in.Usual = l.usual()
+		if text != "" && !l.Caliper {
+			in.Unit = string(s.Unit)
+		}
 	}
 	return in
 }

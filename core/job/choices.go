@@ -136,6 +136,10 @@ func ChoicesIn(shop Shop) Choices {
 		"papers":        words(string(LayerPart), "Put a layer on top", string(LinerPart), "Put a liner inside"),
 		"prices":        words(addPrice, "Another price", addSurcharge, "A surcharge"),
 	}
+	for _, st := range Stations() {
+		c["stations"] = append(c["stations"], st.Choice)
+		c["drawers."+st.ID] = st.Drawers
+	}
 	for _, k := range blank.Constructions() {
 		for _, w := range k.Ways {
 			c[waysOf(k.ID)] = append(c[waysOf(k.ID)], field.Choice{ID: string(w.ID), Name: w.Name})

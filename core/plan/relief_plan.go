@@ -112,7 +112,7 @@ func (m mailStation) cut(id string, g mail.Girths, wide bool) SectionPlan {
 	}
 	return SectionPlan{
 		ID: id, At: g.Worst.At, Steps: steps, Hull: g.Worst.Hull,
-		Text: fmt.Sprintf("Cut %s, %s %s: half the way round it is %s.", id, m.Style().Show(measure.OfMillimetres(g.Worst.At)), where, m.fine().ShowUnit(of+measure.OfMillimetres(g.Worst.Room()))),
+		Text: fmt.Sprintf("Section %s %s: half way round, %s.", m.Style().Show(measure.OfMillimetres(g.Worst.At)), where, m.fine().ShowUnit(of+measure.OfMillimetres(g.Worst.Room()))),
 	}
 }
 

@@ -169,7 +169,7 @@ listen(() => void load())
           variant="outlined"
           size="large"
           data-test="new-recipe"
-          @click="router.push(`/jobs/${newJob}/envelope?with=recipe`)"
+          @click="router.push(`/jobs/${newJob}/envelope/recipe`)"
           >Check a recipe</v-btn
         >
       </p>

@@ -16,7 +16,11 @@ const router = createRouter({
   routes: [
     { path: '/', component: JobsPage },
     { path: '/jobs/:id', redirect: (to) => `/jobs/${String(to.params.id)}/card` },
-    { path: '/jobs/:id/:station(card|layers|envelope|mail|paper)', component: CounterPage, props: true },
+    {
+      path: '/jobs/:id/:station(card|layers|envelope|mail|paper)/:drawer?',
+      component: CounterPage,
+      props: true,
+    },
     { path: '/jobs/:id/swatches', component: () => import('./stations/layers/SwatchPage.vue'), props: true },
     { path: '/jobs/:id/gauge', component: () => import('./stations/mail/GaugePage.vue'), props: true },
     { path: '/rules', component: () => import('./rules/RulesPage.vue') },

@@ -54,6 +54,7 @@ export const vuetify = createVuetify({
     },
   },
   defaults: {
+    global: { ripple: false },
     VBtn: { variant: 'text', rounded: 'sm' },
     VSelect: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },

@@ -731,6 +731,7 @@ export interface components {
             none: boolean;
             note: string;
             text: string;
+            unit?: string;
             usual?: string;
         };
         Instrument: {

@@ -118,18 +118,21 @@ onUnmounted(() => window.removeEventListener('keydown', press))
           :disabled="!job.undoable.value.redo"
           @click="job.redo()"
         />
-        <router-link class="shelf" to="/shelf" data-test="to-shelf">Shelf</router-link>
+        <router-link class="to" to="/shelf" data-test="to-shelf">Shelf</router-link>
+        <router-link class="to" to="/rules" data-test="to-rules">Rules</router-link>
         <UnitSwitch />
         <v-btn :icon="mdiLightbulbOutline" density="comfortable" aria-label="Light or dark" @click="lamp" />
         <v-btn :icon="mdiKeyboardOutline" density="comfortable" aria-label="Keys" @click="sheet = true" />
       </span>
     </header>
-    <ConflictBar v-if="job.state.value === 'conflict'" @theirs="job.takeTheirs()" @mine="job.keepMine()" />
-    <p v-if="job.refused.value && job.ready.value" class="refused" role="alert">{{ job.refused.value }}</p>
-    <MissingBar v-if="job.plan.value" :missing="job.plan.value.missing" @take="job.set" />
-    <p v-if="job.removed.value" class="refused" role="alert">
-      This job was taken off the list. Put it back from the list of jobs to keep working on it.
-    </p>
+    <div class="says">
+      <ConflictBar v-if="job.state.value === 'conflict'" @theirs="job.takeTheirs()" @mine="job.keepMine()" />
+      <p v-if="job.refused.value && job.ready.value" class="refused" role="alert">{{ job.refused.value }}</p>
+      <MissingBar v-if="job.plan.value" :missing="job.plan.value.missing" @take="job.set" />
+      <p v-if="job.removed.value" class="refused" role="alert">
+        This job was taken off the list. Put it back from the list of jobs to keep working on it.
+      </p>
+    </div>
 
     <main v-if="job.ready.value">
       <component :is="station" :job="job" />
@@ -148,69 +151,69 @@ onUnmounted(() => window.removeEventListener('keydown', press))
 
 <style scoped>
 .counter {
-  min-height: 100vh;
+  height: 100dvh;
   display: grid;
-  grid-template-rows: auto auto 1fr auto;
+  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr);
+  overflow: hidden;
 }
 header {
   grid-row: 1;
   display: flex;
   align-items: center;
-  gap: 4px 18px;
-  padding: 10px 40px 4px;
-  flex-wrap: wrap;
+  gap: 0 var(--gap);
+  padding: var(--near) var(--edge) 0;
+}
+.says {
+  grid-row: 2;
 }
 .name {
-  font: 500 17px var(--body);
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid transparent;
-  padding: 4px 2px;
-  flex: 1 1 220px;
-  min-width: 120px;
-  max-width: 420px;
-  text-overflow: ellipsis;
-}
-.name:hover,
-.name:focus {
-  border-bottom-color: var(--line);
+  flex: 0 1 300px;
+  min-width: 90px;
 }
 .tools {
   margin-left: auto;
   display: flex;
   align-items: center;
-  gap: 4px;
+  gap: 0 var(--near);
 }
-.shelf {
-  padding: 8px 10px;
+.to {
+  padding: 8px 6px;
   font-weight: 600;
+  text-decoration: none;
+}
+.to:hover {
+  text-decoration: underline;
 }
 .refused {
-  margin: 4px 40px;
-  padding: 8px 14px;
+  margin: 4px var(--edge);
+  padding: 6px 14px;
   border-left: 5px solid var(--trouble);
   background: var(--sheet);
 }
 main {
   grid-row: 3;
-  padding: 6px 40px 28px;
+  padding: var(--near) var(--edge) var(--near);
   min-width: 0;
+  min-height: 0;
 }
 .empty {
   display: grid;
-  gap: 12px;
+  gap: var(--gap);
   align-content: center;
   justify-items: start;
 }
 .strip {
   grid-row: 4;
 }
-@media (max-width: 1000px) {
-  header,
-  main {
-    padding-left: 16px;
-    padding-right: 16px;
+@media (max-height: 560px), (max-width: 680px) {
+  .counter {
+    height: auto;
+    min-height: 100dvh;
+    overflow: visible;
+  }
+  header {
+    flex-wrap: wrap;
   }
 }
 </style>

@@ -15,10 +15,9 @@ defineProps<{ sentence: Sentence }>()
 
 <style scoped>
 .verdict {
-  font-size: clamp(24px, 2.55vw, 36px);
+  font-size: var(--size-title);
   font-weight: 700;
-  line-height: 1.18;
-  max-width: 36em;
+  line-height: 1.2;
   text-wrap: pretty;
 }
 </style>

@@ -32,7 +32,11 @@ watch(
       <li
         v-for="line in lines"
         :key="line.id"
-        :class="{ here: line.station === station, changed: line.id in was }"
+        :class="{
+          here: line.station === station,
+          changed: line.id in was,
+          second: lines.find((l) => l.station === line.station) !== line,
+        }"
       >
         <router-link
           :to="`/jobs/${jobId}/${line.station}`"
@@ -94,19 +98,19 @@ a:focus-visible {
   outline-color: #23211c;
 }
 .label {
-  font-size: 14px;
+  font-size: var(--size-note);
   color: var(--strip-soft);
 }
 .was {
   grid-row: 1;
   grid-column: 2;
-  font-size: 13px;
+  font-size: var(--size-small);
   color: var(--strip-soft);
   white-space: nowrap;
 }
 .value {
   grid-column: 1 / -1;
-  font-size: 20px;
+  font-size: 19px;
   font-weight: 650;
   white-space: nowrap;
 }
@@ -142,17 +146,47 @@ li.here.changed .value {
   background: #23211c;
   color: var(--yellow);
 }
-@media (max-width: 1000px) {
+@media (max-width: 960px) {
   ol {
     grid-template-columns: repeat(4, 1fr);
     padding: 0 8px;
   }
   a {
-    min-height: 52px;
-    padding: 5px 10px 6px;
+    min-height: 48px;
+    padding: 4px 10px 5px;
   }
   .value {
-    font-size: 17px;
+    font-size: var(--size-text);
+  }
+}
+/* Where there is little room it folds to one line: where one is, with its number, and the others by name. */
+@media (max-height: 560px), (max-width: 680px) {
+  .airmail {
+    height: 3px;
+  }
+  ol {
+    display: flex;
+    padding: 0;
+  }
+  li {
+    flex: 0 1 auto;
+    min-width: 0;
+  }
+  li.second,
+  li:not(.here) .value {
+    display: none;
+  }
+  a {
+    min-height: 32px;
+    padding: 2px 8px;
+  }
+  .was {
+    display: none;
+  }
+  .value {
+    grid-column: 2;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
 }
 </style>

@@ -9,7 +9,7 @@ import SizeLine from './SizeLine.vue'
 const props = defineProps<{ base: BasePlan; unit: 'in' | 'mm'; words: string }>()
 
 const row = 34 // pixels that a size below takes
-const column = 110 // pixels that a size at the right takes
+const column = 90 // pixels that a size at the right takes
 const narrow = 56 // pixels under which a panel has no room for its size
 
 const mm = (nm: number) => nm / 1e6
@@ -33,9 +33,8 @@ const folded = computed(() => panels.value.length > 1)
     :height="size.h"
     :unit="unit"
     :words="words"
-    :max-height="370"
     :right="base.across && folded ? 2 * column : column"
-    :below="2 * row + 10"
+    :below="(folded && !base.across ? 2 : 1) * row + 6"
   >
     <template #default="{ s }">
       <rect

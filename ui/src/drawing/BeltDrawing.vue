@@ -1,21 +1,22 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 
 import type { BeamPlan } from '../api/client'
-import { useWidth } from './useSize'
+import DrawingFrame from './DrawingFrame.vue'
 
 /** The piece bent round the drum, thicker drawn where it is stiffer, and the pull it needs against the pull it gets. */
 const props = defineProps<{ beam: BeamPlan }>()
 
 const box = ref<HTMLElement>()
-const wide = useWidth(box)
-const tall = 300
+const { width: wide, height: high } = useElementSize(box)
 const bar = 92 // pixels below for the pull
+const tall = computed(() => Math.max(60, high.value - bar))
 
 const scale = computed(() =>
-  Math.min((wide.value - 40) / (props.beam.length * 1.15), (tall - 20) / (props.beam.radius * 1.2)),
+  Math.min((wide.value - 40) / (props.beam.length * 1.15), (tall.value - 70) / (props.beam.radius * 1.2)),
 )
-const centre = computed(() => ({ x: wide.value / 2, y: 46 + props.beam.radius * scale.value }))
+const centre = computed(() => ({ x: wide.value / 2, y: 60 + props.beam.radius * scale.value }))
 
 /** A place along the piece, as an angle on the drum and a distance off it in pixels. */
 function place(mm: number, off: number) {
@@ -54,73 +55,70 @@ const marks = [
 </script>
 
 <template>
-  <figure ref="box" class="figure">
-    <svg
-      v-if="wide > 0"
-      :width="wide"
-      :height="tall + bar"
-      role="img"
-      :aria-label="beam.words"
-      data-test="belt"
-    >
-      <clipPath id="belt-clip"><rect x="0" y="0" :width="wide" :height="tall - 8" /></clipPath>
-      <g clip-path="url(#belt-clip)">
-        <circle class="drum" :cx="centre.x" :cy="centre.y" :r="beam.radius * scale" />
-        <text class="drawing-label" text-anchor="middle" :x="centre.x" :y="tall - 40">
-          drum, 11 in across
-        </text>
-        <path v-for="(p, i) in pieces" :key="i" class="piece" :d="p.d" :stroke-width="p.width" />
-        <path v-if="rigid" class="rigid" :d="rigid" data-part="rigid" />
-        <line
-          class="stiffest"
-          :x1="stiffest.from.x"
-          :y1="stiffest.from.y"
-          :x2="stiffest.to.x"
-          :y2="stiffest.to.y"
-          data-part="stiffest"
-        />
-        <text
-          class="drawing-label"
-          :x="stiffest.to.x"
-          :y="stiffest.to.y - 4"
-          :text-anchor="stiffest.to.x > wide * 0.7 ? 'end' : stiffest.to.x < wide * 0.3 ? 'start' : 'middle'"
-        >
-          stiffest
-        </text>
-      </g>
-      <g :transform="`translate(0 ${tall + 26})`" data-part="pull">
-        <line class="all" :x1="pull(0)" y1="14" :x2="pull(most)" y2="14" />
-        <line class="given" :x1="pull(0)" y1="14" :x2="pull(1)" y2="14" />
-        <rect
-          class="band"
-          :x="pull(beam.least)"
-          y="2"
-          :width="Math.max(3, pull(beam.most) - pull(beam.least))"
-          height="24"
-        />
-        <line class="need" :x1="pull(beam.share)" y1="-4" :x2="pull(beam.share)" y2="32" />
-        <text
-          class="drawing-text pull"
-          :x="pull(beam.share)"
-          y="-10"
-          :text-anchor="beam.share > 0.6 ? 'end' : 'start'"
-        >
-          about {{ beam.pull }}
-        </text>
-        <g v-for="m in marks" :key="m.text">
-          <line class="mark" :x1="pull(m.share)" y1="14" :x2="pull(m.share)" y2="38" />
-          <text class="drawing-label" :x="pull(m.share)" y="54" text-anchor="middle">{{ m.text }}</text>
+  <DrawingFrame :words="beam.words">
+    <div ref="box" class="box" data-test="drawing-box">
+      <svg v-if="wide > 0" :width="wide" :height="high" role="img" :aria-label="beam.words" data-test="belt">
+        <clipPath id="belt-clip"><rect x="0" y="0" :width="wide" :height="tall - 8" /></clipPath>
+        <g clip-path="url(#belt-clip)">
+          <circle class="drum" :cx="centre.x" :cy="centre.y" :r="beam.radius * scale" />
+          <text class="drawing-label" text-anchor="middle" :x="centre.x" :y="tall - 40">
+            drum, 11 in across
+          </text>
+          <path v-for="(p, i) in pieces" :key="i" class="piece" :d="p.d" :stroke-width="p.width" />
+          <path v-if="rigid" class="rigid" :d="rigid" data-part="rigid" />
+          <line
+            class="stiffest"
+            :x1="stiffest.from.x"
+            :y1="stiffest.from.y"
+            :x2="stiffest.to.x"
+            :y2="stiffest.to.y"
+            data-part="stiffest"
+          />
+          <text
+            class="drawing-label"
+            :x="stiffest.to.x"
+            :y="stiffest.to.y - 4"
+            :text-anchor="
+              stiffest.to.x > wide * 0.7 ? 'end' : stiffest.to.x < wide * 0.3 ? 'start' : 'middle'
+            "
+          >
+            stiffest
+          </text>
         </g>
-      </g>
-    </svg>
-    <figcaption class="soft">{{ beam.words }}</figcaption>
-  </figure>
+        <g :transform="`translate(0 ${tall + 26})`" data-part="pull">
+          <line class="all" :x1="pull(0)" y1="14" :x2="pull(most)" y2="14" />
+          <line class="given" :x1="pull(0)" y1="14" :x2="pull(1)" y2="14" />
+          <rect
+            class="band"
+            :x="pull(beam.least)"
+            y="2"
+            :width="Math.max(3, pull(beam.most) - pull(beam.least))"
+            height="24"
+          />
+          <line class="need" :x1="pull(beam.share)" y1="-4" :x2="pull(beam.share)" y2="32" />
+          <text
+            class="drawing-text pull"
+            :x="pull(beam.share)"
+            y="-10"
+            :text-anchor="beam.share > 0.6 ? 'end' : 'start'"
+          >
+            about {{ beam.pull }}
+          </text>
+          <g v-for="m in marks" :key="m.text">
+            <line class="mark" :x1="pull(m.share)" y1="14" :x2="pull(m.share)" y2="38" />
+            <text class="drawing-label" :x="pull(m.share)" y="54" text-anchor="middle">{{ m.text }}</text>
+          </g>
+        </g>
+      </svg>
+    </div>
+  </DrawingFrame>
 </template>
 
 <style scoped>
-.figure {
-  margin: 0;
-  min-width: 0;
+.box {
+  position: absolute;
+  inset: 0;
+  overflow: hidden;
 }
 svg {
   display: block;
@@ -168,9 +166,5 @@ svg {
 .pull {
   font-size: 22px;
   font-weight: 650;
-}
-figcaption {
-  font-size: 14px;
-  padding-top: 6px;
 }
 </style>

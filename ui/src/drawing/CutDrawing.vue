@@ -29,9 +29,7 @@ const cuts = computed(() =>
     :height="mm(stock.height)"
     :unit="unit"
     :words="layout.drawing"
-    :max-height="500"
-    :right="14"
-    :below="10"
+    :right="12"
   >
     <template #default="{ s }">
       <defs>

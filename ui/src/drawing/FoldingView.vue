@@ -1,23 +1,25 @@
 <script setup lang="ts">
+import { useElementSize, usePreferredReducedMotion } from '@vueuse/core'
 import { computed, onUnmounted, ref, watch } from 'vue'
 
 import type { FoldStep, Net } from '../api/client'
+import DrawingFrame from './DrawingFrame.vue'
 import { poses, type Vec } from './pose'
-import { useWidth } from './useSize'
 
 /** The blank folding flap by flap round the card, seen from above at a slant. */
 const props = defineProps<{
   net: Net
   folds: FoldStep[]
   card: { width: number; height: number; thickness: number }
+  words: string
 }>()
 
-const height = 400
 const tilt = 0.95 // radians from straight above
 const secondsAFold = 1.4
 
 const box = ref<HTMLElement>()
-const wide = useWidth(box)
+const { width: wide, height: high } = useElementSize(box)
+const motion = usePreferredReducedMotion()
 const stage = ref(0)
 const turn = ref(-0.45) // radians about the upright
 const playing = ref(false)
@@ -157,7 +159,7 @@ function extent(at: number) {
     Math.min(...down),
     Math.max(...down),
   ]
-  const scale = Math.min((wide.value - 20) / (right - left), (height - 30) / (low - top))
+  const scale = Math.min((wide.value - 20) / (right - left), (high.value - 20) / (low - top))
   return { scale, x: (left + right) / 2, y: (top + low) / 2 }
 }
 const flat = computed(() => extent(0).scale)
@@ -183,7 +185,7 @@ function play() {
     return
   }
   if (stage.value >= last.value) stage.value = 0
-  if (window.matchMedia('(prefers-reduced-motion: reduce)').matches) {
+  if (motion.value === 'reduce') {
     stage.value = Math.min(last.value, Math.floor(stage.value) + 1)
     return
   }
@@ -201,60 +203,79 @@ onUnmounted(() => window.cancelAnimationFrame(frame))
 </script>
 
 <template>
-  <figure ref="box" class="folding">
-    <svg
-      v-if="wide > 0"
-      :width="wide"
-      :height="height"
-      role="img"
-      :aria-label="`The blank, folded to step ${Math.ceil(stage)} of ${last}. ${step?.text ?? ''}`"
-      data-test="folding"
-    >
-      <g :transform="`translate(${wide / 2} ${height / 2})`">
-        <path
-          v-for="d in drawn"
-          :key="d.id"
-          class="drawn drawn-cut"
-          :class="[d.kind, { outside: !d.inside }]"
-          :d="path(d.points)"
-          :data-panel="d.id"
+  <DrawingFrame :words="words">
+    <template #key>
+      <div class="controls">
+        <v-btn variant="flat" color="secondary" size="small" data-test="fold-play" @click="play">
+          {{ playing ? 'Hold' : stage >= last ? 'Fold again' : 'Fold' }}
+        </v-btn>
+        <v-slider
+          v-model="stage"
+          :min="0"
+          :max="last"
+          :step="0.02"
+          density="compact"
+          hide-details
+          aria-label="How far it is folded"
+          data-test="fold-stage"
         />
-      </g>
-    </svg>
-    <div class="controls">
-      <v-btn variant="flat" color="secondary" data-test="fold-play" @click="play">
-        {{ playing ? 'Hold' : stage >= last ? 'Fold again' : 'Fold' }}
-      </v-btn>
-      <input
-        v-model.number="stage"
-        type="range"
-        min="0"
-        :max="last"
-        step="0.02"
-        aria-label="How far it is folded"
-        data-test="fold-stage"
-      />
-      <label
-        >turn
-        <input v-model.number="turn" type="range" min="-3.2" max="3.2" step="0.05" aria-label="Turn the view"
-      /></label>
+        <v-slider
+          v-model="turn"
+          :min="-3.2"
+          :max="3.2"
+          :step="0.05"
+          density="compact"
+          hide-details
+          label="turn"
+          aria-label="Turn the view"
+        />
+      </div>
+    </template>
+    <div class="folding">
+      <div ref="box" class="box" data-test="drawing-box">
+        <svg
+          v-if="wide > 0 && high > 0"
+          :width="wide"
+          :height="high"
+          role="img"
+          :aria-label="`The blank, folded to step ${Math.ceil(stage)} of ${last}. ${step?.text ?? ''}`"
+          data-test="folding"
+        >
+          <g :transform="`translate(${wide / 2} ${high / 2})`">
+            <path
+              v-for="d in drawn"
+              :key="d.id"
+              class="drawn drawn-cut"
+              :class="[d.kind, { outside: !d.inside }]"
+              :d="path(d.points)"
+              :data-panel="d.id"
+            />
+          </g>
+        </svg>
+      </div>
+      <p class="step" data-test="fold-step">
+        <template v-if="stage === 0"
+          >Lying flat, inside up, the card on the {{ net.panels[0]?.name }}.</template
+        >
+        <template v-else
+          ><strong>{{ Math.ceil(stage) }}.</strong> {{ step?.text }} {{ step?.glue }}
+          <span class="soft" data-test="fold-advice">{{ step?.advice }}</span></template
+        >
+      </p>
     </div>
-    <p class="step" data-test="fold-step">
-      <template v-if="stage === 0"
-        >Lying flat, inside up, the card on the {{ net.panels[0]?.name }}.</template
-      >
-      <template v-else
-        ><strong>{{ Math.ceil(stage) }}.</strong> {{ step?.text }} {{ step?.glue }}
-        <span class="soft" data-test="fold-advice">{{ step?.advice }}</span></template
-      >
-    </p>
-  </figure>
+  </DrawingFrame>
 </template>
 
 <style scoped>
 .folding {
-  margin: 0;
-  min-width: 0;
+  position: absolute;
+  inset: 0;
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+}
+.box {
+  min-height: 0;
+  overflow: hidden;
 }
 svg {
   display: block;
@@ -281,27 +302,13 @@ svg {
   stroke-width: 1;
 }
 .step {
-  font-size: 18px;
   min-height: 2.8em;
-  padding-top: 12px;
 }
 .controls {
+  flex: 1 1 260px;
   display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: 16px;
+  grid-template-columns: auto minmax(0, 3fr) minmax(0, 2fr);
+  gap: var(--gap);
   align-items: center;
-}
-input {
-  accent-color: var(--yellow);
-  width: 100%;
-}
-label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  color: var(--soft);
-}
-label input {
-  width: 110px;
 }
 </style>

@@ -6,8 +6,14 @@ import DragEdge from './DragEdge.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
 import SizeLine from './SizeLine.vue'
 
-const props = defineProps<{ layers: LayersPlan; unit: 'in' | 'mm'; tick: number }>()
-const emit = defineEmits<{ step: [part: number, ticks: number, on: boolean] }>()
+const props = defineProps<{
+  layers: LayersPlan
+  unit: 'in' | 'mm'
+  tick: number
+  /** The part in hand: its outline lights up. */
+  lit?: number
+}>()
+const emit = defineEmits<{ step: [part: number, ticks: number, on: boolean]; pick: [part: number] }>()
 
 const mm = (nm: number) => nm / 1e6
 const face = computed(() => {
@@ -27,7 +33,6 @@ const right = 100 // pixels for the sizes beside the card
     :height="face.h"
     :unit="unit"
     :words="layers.drawing"
-    :max-height="520"
     :right="right"
     :below="44"
   >
@@ -52,12 +57,14 @@ const right = 100 // pixels for the sizes beside the card
         v-for="(r, i) in layers.rows"
         :key="r.id"
         class="drawn drawn-cut paper"
+        :class="{ lit: r.part === lit }"
         :style="{ fill: fills[i % fills.length] }"
         :x="r.x * s"
         :y="r.y * s"
         :width="mm(r.width) * s"
         :height="mm(r.height) * s"
         :data-part="`layer-${r.id}`"
+        @click="emit('pick', r.part)"
       />
       <g v-for="i in layers.items.placed" :key="i.id">
         <rect
@@ -111,7 +118,12 @@ const right = 100 // pixels for the sizes beside the card
           :scale="s"
           :tick="tick"
           :factor="-1"
-          @step="(n, on) => emit('step', r.part, n, on)"
+          @step="
+            (n, on) => {
+              emit('pick', r.part)
+              emit('step', r.part, n, on)
+            }
+          "
         />
       </template>
       <template v-if="!layers.items.placed.length">
@@ -162,6 +174,10 @@ const right = 100 // pixels for the sizes beside the card
 .paper {
   stroke-width: 1.5;
 }
+.lit {
+  stroke: var(--air-blue);
+  stroke-width: 4;
+}
 .ground {
   fill: var(--kraft);
 }
@@ -191,7 +207,7 @@ const right = 100 // pixels for the sizes beside the card
   fill: var(--sheet);
 }
 .panel {
-  font-size: 20px;
+  font-size: var(--size-number);
   font-weight: 650;
 }
 </style>

@@ -48,7 +48,7 @@ const takes = computed(() => {
 const tooBig = computed(() => props.fit.verdict === 'does not fit')
 
 // The section is drawn higher than it is, or nothing could be told apart.
-const sectionHeight = 46 // pixels
+const sectionHeight = 40 // pixels
 const thickest = computed(() => Math.max(...props.room.section.map((p) => p.y + p.height)))
 const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
 </script>
@@ -59,7 +59,6 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
     :height="out.h"
     :unit="unit"
     :words="`${fit.drawing} ${room.text}`"
-    :max-height="470"
     :right="96"
     :below="sectionHeight + 66"
   >
@@ -202,11 +201,11 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
   stroke: var(--trouble);
 }
 .name {
-  font-size: 24px;
+  font-size: var(--size-number);
   font-weight: 650;
 }
 .ease {
-  font-size: 22px;
+  font-size: var(--size-number);
   font-weight: 650;
 }
 .part {

@@ -18,9 +18,8 @@ const props = withDefaults(
     holes?: Net['outline'][]
     unit: 'in' | 'mm'
     words: string
-    maxHeight?: number
   }>(),
-  { maxHeight: 540, liner: () => [], holes: () => [] },
+  { liner: () => [], holes: () => [] },
 )
 
 type Point = Net['outline'][number]
@@ -69,14 +68,7 @@ const flaps = computed(() =>
 </script>
 
 <template>
-  <ScaleDrawing
-    :width="box.w"
-    :height="box.h"
-    :unit="unit"
-    :words="words"
-    :max-height="maxHeight"
-    :right="beside ? 80 : 0"
-  >
+  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="words" :right="beside ? 80 : 0">
     <template #default="{ s }">
       <defs>
         <pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse">

@@ -25,15 +25,7 @@ const edgeAt = computed(() => box.value.w - Math.max(thick.value, 6) / 2 - thick
 </script>
 
 <template>
-  <ScaleDrawing
-    :width="box.w"
-    :height="box.h"
-    :unit="unit"
-    :words="mail.drawing"
-    :max-height="450"
-    :right="105"
-    :below="40"
-  >
+  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="mail.drawing" :right="94" :below="40">
     <template #default="{ s }">
       <rect
         v-if="mail.rectangle"

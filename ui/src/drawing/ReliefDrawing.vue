@@ -24,7 +24,6 @@ const box = computed(() => {
 const across = computed(() => props.relief.cuts.find((c) => c.id === 'across'))
 const down = computed(() => props.relief.cuts.find((c) => c.id === 'down'))
 const high = computed(() => props.relief.max.nm / 1e6)
-const room = computed(() => 44 + high.value * rise * 2)
 
 const tone = (level: number) =>
   `color-mix(in srgb, var(--relief-high) ${Math.round(12 + 78 * level)}%, var(--sheet))`
@@ -90,9 +89,10 @@ const hullDown = (points: { x: number; y: number }[], s: number) =>
     :height="box.h"
     :unit="unit"
     :words="relief.words"
-    :max-height="470"
-    :right="room"
-    :below="room"
+    :right="gap"
+    :below="gap + 20"
+    :more-right="high * rise"
+    :more-below="high * rise"
   >
     <template #default="{ s }">
       <g :transform="`translate(${-box.x0 * s} ${-box.y0 * s})`">
@@ -179,7 +179,7 @@ const hullDown = (points: { x: number; y: number }[], s: number) =>
       </g>
     </template>
     <template #legend>
-      <span>the stronger the colour, the higher; cuts are drawn {{ rise }} times as high as they are</span>
+      <span>darker is thicker; sections {{ rise }} times as high</span>
     </template>
   </ScaleDrawing>
 </template>

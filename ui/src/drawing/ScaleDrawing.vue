@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, useId } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
 
+import DrawingFrame from './DrawingFrame.vue'
 import RulerMarks from './RulerMarks.vue'
-import { useWidth } from './useSize'
 
+/** A drawing to one scale with rulers at its top and left, as large as there is room for. */
 const props = withDefaults(
   defineProps<{
     /** Size of what is drawn, in millimetres. */
@@ -11,90 +13,80 @@ const props = withDefaults(
     height: number
     unit: 'in' | 'mm'
     words: string
-    maxHeight?: number
     /** Pixels kept free right and below for sizes drawn outside. */
     right?: number
     below?: number
+    /** Millimetres drawn right and below of that, past the rulers. */
+    moreRight?: number
+    moreBelow?: number
   }>(),
-  { maxHeight: 520, right: 0, below: 0 },
+  { right: 0, below: 0, moreRight: 0, moreBelow: 0 },
 )
 
 const ruler = 30 // pixels that a ruler takes
-const margin = 12
+const margin = 6
 
 const box = ref<HTMLElement>()
-const wide = useWidth(box)
-const id = useId()
+const { width: wide, height: high } = useElementSize(box)
 
 const scale = computed(() => {
   const w = wide.value - ruler - 2 * margin - props.right
-  const h = props.maxHeight - ruler - 2 * margin - props.below
-  return Math.max(0.01, Math.min(w / props.width, h / props.height))
+  const h = high.value - ruler - 2 * margin - props.below
+  return Math.max(0.01, Math.min(w / (props.width + props.moreRight), h / (props.height + props.moreBelow)))
 })
-const size = computed(() => ({
-  w: Math.max(wide.value, 1),
-  h: props.height * scale.value + ruler + 2 * margin + props.below,
-}))
-const left = computed(
-  () => ruler + Math.max(margin, (wide.value - ruler - props.right - props.width * scale.value) / 2),
-)
-const top = ruler + margin
+const left = computed(() => {
+  const drawn = (props.width + props.moreRight) * scale.value
+  return ruler + Math.max(margin, (wide.value - ruler - props.right - drawn) / 2)
+})
+const top = computed(() => {
+  const drawn = (props.height + props.moreBelow) * scale.value
+  return ruler + Math.max(margin, (high.value - ruler - props.below - drawn) / 2)
+})
 </script>
 
 <template>
-  <figure ref="box" class="figure">
-    <svg
-      v-if="wide > 0"
-      :width="size.w"
-      :height="size.h"
-      role="img"
-      :aria-labelledby="id"
-      :data-scale="scale"
-      data-test="drawing"
-    >
-      <RulerMarks :length="width" :scale="scale" :unit="unit" :transform="`translate(${left} ${ruler})`" />
-      <RulerMarks
-        down
-        :length="height"
-        :scale="scale"
-        :unit="unit"
-        :transform="`translate(${left - margin} ${top})`"
-      />
-      <g :transform="`translate(${left} ${top})`">
-        <slot :s="scale" />
-      </g>
-    </svg>
-    <figcaption>
-      <slot name="legend" />
-      <details>
-        <summary>In words</summary>
-        <p :id="id" data-test="words">{{ words }}</p>
-      </details>
-    </figcaption>
-  </figure>
+  <DrawingFrame :words="words">
+    <template #key><slot name="legend" /></template>
+    <template #default="{ id }">
+      <div ref="box" class="box" data-test="drawing-box">
+        <svg
+          v-if="wide > 0 && high > 0"
+          :width="wide"
+          :height="high"
+          role="img"
+          :aria-labelledby="id"
+          :data-scale="scale"
+          data-test="drawing"
+        >
+          <RulerMarks
+            :length="width"
+            :scale="scale"
+            :unit="unit"
+            :transform="`translate(${left} ${top - margin})`"
+          />
+          <RulerMarks
+            down
+            :length="height"
+            :scale="scale"
+            :unit="unit"
+            :transform="`translate(${left - margin} ${top})`"
+          />
+          <g :transform="`translate(${left} ${top})`">
+            <slot :s="scale" />
+          </g>
+        </svg>
+      </div>
+    </template>
+  </DrawingFrame>
 </template>
 
 <style scoped>
-.figure {
-  margin: 0;
-  min-width: 0;
+.box {
+  position: absolute;
+  inset: 0;
+  overflow: hidden;
 }
 svg {
   display: block;
-  max-width: 100%;
-}
-figcaption {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 22px;
-  font-size: 14px;
-  color: var(--soft);
-  padding-left: 30px;
-}
-details {
-  max-width: 56em;
-}
-summary {
-  cursor: pointer;
 }
 </style>

@@ -1,45 +1,85 @@
 <script setup lang="ts">
 import { mdiAlertOctagonOutline, mdiAlertOutline, mdiInformationOutline } from '@mdi/js'
+import { computed, ref } from 'vue'
 
 import type { Note } from '../api/client'
 
-defineProps<{ notes: Note[] }>()
+const props = defineProps<{
+  notes: Note[]
+  /** At most three are shown, the worst; what is merely good to know waits. */
+  few?: boolean
+}>()
 
-const icons: Record<string, string> = {
-  fine: mdiInformationOutline,
-  care: mdiAlertOutline,
-  trouble: mdiAlertOctagonOutline,
+const most = 3
+const all = ref(false)
+const urgent = computed(() => props.notes.filter((n) => n.tone !== 'fine').slice(0, most))
+const shown = computed(() => (!props.few || all.value ? props.notes : urgent.value))
+const rest = computed(() => props.notes.length - urgent.value.length)
+
+const looks: Record<string, { icon: string; type: 'info' | 'warning' | 'error' }> = {
+  fine: { icon: mdiInformationOutline, type: 'info' },
+  care: { icon: mdiAlertOutline, type: 'warning' },
+  trouble: { icon: mdiAlertOctagonOutline, type: 'error' },
 }
+const look = (tone: string) => looks[tone] ?? looks.fine!
 </script>
 
 <template>
-  <ul v-if="notes.length" class="notes" data-test="notes">
-    <li v-for="note in notes" :key="note.text" :class="`is-${note.tone}`">
-      <v-icon :icon="icons[note.tone] ?? mdiInformationOutline" :class="`tone-${note.tone}`" size="20" />
-      <span>{{ note.text }}</span>
-    </li>
-  </ul>
+  <div v-if="notes.length" class="notes" data-test="notes">
+    <v-alert
+      v-for="note in shown"
+      :key="note.text"
+      variant="text"
+      density="compact"
+      :icon="look(note.tone).icon"
+      role="note"
+      class="note"
+      :class="`tone-${note.tone}`"
+    >
+      <span class="text" :class="`is-${note.tone}`">{{ note.text }}</span>
+    </v-alert>
+    <v-btn
+      v-if="few && rest > 0"
+      size="small"
+      class="more"
+      :aria-expanded="all"
+      data-test="more-notes"
+      @click="all = !all"
+      >{{ all ? 'Less' : shown.length ? `${rest} more` : `Good to know: ${rest}` }}</v-btn
+    >
+  </div>
 </template>
 
 <style scoped>
 .notes {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   display: grid;
-  gap: 8px;
+  gap: var(--near);
+  justify-items: start;
+  font-size: var(--size-note);
 }
-li {
-  display: grid;
-  grid-template-columns: 20px 1fr;
-  gap: 10px;
-  font-size: 15px;
+.note {
+  padding: 0;
+  font-size: var(--size-note);
   line-height: 1.35;
+}
+.note :deep(.v-alert__prepend) {
+  margin-inline-end: 8px;
+}
+.note :deep(.v-icon) {
+  font-size: 20px;
+}
+.text {
+  color: var(--ink);
 }
 .is-trouble {
   font-weight: 600;
 }
 .is-fine {
   color: var(--soft);
+}
+.more {
+  font-size: var(--size-note);
+  color: var(--soft);
+  padding: 0 4px;
 }
 </style>

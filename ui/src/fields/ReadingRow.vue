@@ -5,7 +5,7 @@ defineProps<{ reading: Reading }>()
 </script>
 
 <template>
-  <div class="row">
+  <div class="reading">
     <dd class="value" :data-test="`reading-${reading.id}`">{{ reading.value }}</dd>
     <dt>
       {{ reading.label }}
@@ -15,27 +15,21 @@ defineProps<{ reading: Reading }>()
 </template>
 
 <style scoped>
-.row {
-  display: grid;
-  grid-template-columns: var(--numbers, 150px) 1fr;
-  column-gap: 16px;
-  align-items: baseline;
+.reading {
+  display: flex;
+  flex-direction: column;
 }
 .value {
   margin: 0;
-  font-size: 24px;
+  font-size: var(--size-number);
   font-weight: 650;
-  text-align: right;
-  white-space: nowrap;
-  padding-right: 6px;
+  line-height: 1.2;
 }
 dt {
-  font-weight: 600;
+  font-size: var(--size-note);
+  line-height: 1.3;
 }
 small {
-  font-size: 14px;
-  margin-left: 6px;
-  font-weight: 400;
-  line-height: 1.3;
+  font-size: var(--size-note);
 }
 </style>

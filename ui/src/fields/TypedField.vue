@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 
 import { useShop } from '../job/useShop'
-import { markAll, textAt } from './events'
+import { markAll } from './events'
 import type { FieldsInHand } from './useFields'
 
 /**
@@ -13,8 +13,8 @@ const props = withDefaults(
   defineProps<{
     of: FieldsInHand
     path: string
-    /** A large number with its label, a line of a panel, or a cell of a table. */
-    as?: 'row' | 'line' | 'cell' | 'name'
+    /** A large number with its label, a cell of a table, or a name that can be written over. */
+    as?: 'row' | 'cell' | 'name'
     /** What it is called here, where the program's own word says too little or too much. */
     label?: string
     note?: string
@@ -33,12 +33,9 @@ const kind = computed(() => input.value?.kind ?? 'word')
 const called = computed(() => props.label ?? input.value?.label ?? '')
 const text = computed(() => props.of.textOf(props.path))
 const problem = computed(() => props.of.problemOf(props.path))
-const about = computed(
-  () =>
-    problem.value ||
-    (input.value?.exact ? `exactly ${input.value.exact}` : '') ||
-    (props.note ?? input.value?.note ?? ''),
-)
+const hint = computed(() => props.note ?? input.value?.note ?? '')
+// Only what the program itself wrote is in the shop's unit.
+const unit = computed(() => (text.value === input.value?.text ? (input.value.unit ?? '') : ''))
 const test = computed(() => props.name ?? `field-${props.path}`)
 const stepped = computed(() => ['length', 'weight', 'count'].includes(kind.value))
 
@@ -65,180 +62,122 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
     :model-value="text.split(',').filter(Boolean)"
     :items="items(input?.list ?? '')"
     multiple
+    :label="as === 'cell' ? undefined : called"
     :placeholder="placeholder"
     :aria-label="called"
     :data-test="test"
     @update:model-value="choose($event.join(','))"
   />
-  <div v-else-if="kind === 'choice' || kind === 'flag'" :class="{ pick: as !== 'cell' }">
-    <span v-if="as !== 'cell'" class="label" aria-hidden="true">{{ called }}</span>
-    <v-select
-      :model-value="text"
-      :items="items(input?.list ?? '')"
-      :aria-label="called"
-      :placeholder="placeholder"
-      :data-test="test"
-      @update:model-value="choose"
-    />
-    <small v-if="problem" class="tone-trouble" role="alert">{{ problem }}</small>
-  </div>
-  <input
-    v-else-if="as === 'name'"
-    class="name"
-    :value="text"
+  <v-select
+    v-else-if="kind === 'choice' || kind === 'flag'"
+    :model-value="text"
+    :items="items(input?.list ?? '')"
+    :label="as === 'cell' ? undefined : called"
     :aria-label="called"
-    :aria-invalid="problem !== ''"
-    :title="problem || called"
-    :data-test="test"
-    maxlength="120"
-    @input="of.type(path, textAt($event))"
-    @blur="of.leave(path)"
-  />
-  <input
-    v-else-if="as === 'cell'"
-    class="cell"
-    :class="kind"
-    :value="text"
     :placeholder="placeholder"
-    :aria-label="called"
-    :title="problem || (input?.exact ? `exactly ${input.exact}` : called)"
-    :aria-invalid="problem !== ''"
+    :error-messages="problem"
+    class="field chosen"
     :data-test="test"
-    maxlength="300"
-    @input="of.type(path, textAt($event))"
-    @change="of.leave(path)"
-    @keydown="press"
+    @update:model-value="choose"
   />
-  <div v-else :class="[as, { wrong: problem }]">
-    <input
-      :id="test"
-      class="number"
-      :value="text"
-      :placeholder="placeholder"
-      :aria-invalid="problem !== ''"
-      :aria-describedby="`about-${path}`"
-      :data-test="test"
-      autocomplete="off"
-      spellcheck="false"
-      maxlength="300"
-      @input="of.type(path, textAt($event))"
-      @blur="of.leave(path)"
-      @keydown="press"
-      @keydown.enter="of.leave(path)"
-      @focus="markAll"
-    />
-    <div class="beside">
-      <label :for="test">{{ called }}</label>
-      <p :id="`about-${path}`" :class="problem ? 'problem' : 'soft'" :role="problem ? 'alert' : undefined">
-        {{ about }}
-      </p>
-    </div>
-  </div>
+  <v-text-field
+    v-else
+    class="field"
+    :class="[as, kind]"
+    :model-value="text"
+    :label="as === 'row' ? called : undefined"
+    :single-line="as !== 'row'"
+    :persistent-placeholder="as === 'row'"
+    :aria-label="called"
+    :placeholder="placeholder"
+    :suffix="unit"
+    :error-messages="problem"
+    :aria-invalid="problem !== ''"
+    :messages="problem || !hint || as !== 'row' ? [] : [hint]"
+    :data-test="test"
+    autocomplete="off"
+    spellcheck="false"
+    :maxlength="as === 'name' ? 120 : 300"
+    @update:model-value="of.type(path, $event ?? '')"
+    @focus="as === 'row' && markAll($event)"
+    @blur="of.leave(path)"
+    @keydown="press"
+    @keydown.enter="of.leave(path)"
+  >
+    <template v-if="input?.exact" #append-inner>
+      <v-tooltip :text="`exactly ${input.exact}`" location="top" :open-on-click="true">
+        <template #activator="{ props: opens }">
+          <button v-bind="opens" type="button" class="exact">
+            <span aria-hidden="true">…</span><span class="sr">exactly {{ input.exact }}</span>
+          </button>
+        </template>
+      </v-tooltip>
+    </template>
+  </v-text-field>
 </template>
 
 <style scoped>
-.row {
-  display: grid;
-  grid-template-columns: var(--numbers, 150px) 1fr;
-  column-gap: 16px;
-  align-items: baseline;
+.field {
+  min-width: 0;
 }
-.line {
-  display: grid;
-  grid-template-columns: 1fr 90px;
-  gap: 2px 12px;
-  align-items: baseline;
-}
-.line .beside {
-  display: contents;
-}
-.line label {
-  grid-area: 1 / 1;
-}
-.line .number {
-  grid-area: 1 / 2;
-  font-size: 20px;
-}
-.line p {
-  grid-column: 1 / -1;
-}
-:where(input) {
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 2px solid var(--kraft-deep);
-}
-.number {
-  width: 100%;
-  font: 650 26px/1.2 var(--body);
+.field :deep(input) {
+  font: 650 var(--size-number) / 1.2 var(--body);
   font-variant-numeric: tabular-nums;
-  text-align: right;
-  padding: 2px 6px 2px 0;
 }
-/* Whatever holds the field may give it another size: so these count for little. */
-:where(.cell) {
-  font: 650 18px var(--body);
-  font-variant-numeric: tabular-nums;
-  width: 100px;
-  text-align: right;
-}
-:where(.cell.word) {
-  width: 100%;
-  text-align: left;
-}
-:where(.name) {
-  font: inherit;
-  width: 100%;
-  border-bottom-color: transparent;
-}
-.number::placeholder,
-.cell::placeholder {
+.field :deep(input::placeholder) {
   color: var(--soft);
   opacity: 1;
   font-weight: 500;
 }
-.cell::placeholder {
-  font-size: 14px;
-  font-weight: 400;
+.field :deep(.v-label) {
+  opacity: 1;
+  color: var(--soft);
 }
-input:hover {
-  background: var(--sheet);
+.field :deep(.v-messages) {
+  opacity: 1;
+  color: var(--soft);
+  font-size: var(--size-note);
 }
-.number:focus,
-.name:focus {
-  outline: none;
-  border-bottom-color: var(--ink);
-  box-shadow: 0 1px 0 var(--ink);
-  background: var(--sheet);
+.field :deep(.v-input__details) {
+  padding: 2px 0 0;
+  min-height: 0;
 }
-.wrong .number,
-.cell[aria-invalid='true'],
-.name[aria-invalid='true'] {
-  border-bottom: 2px dashed var(--trouble);
-}
-.cell[aria-invalid='true'] {
-  color: var(--trouble);
-}
-label,
-.label {
-  font-weight: 600;
-}
-p,
-small {
-  font-size: 14px;
-  line-height: 1.3;
-}
-.problem {
+.field.v-input--error :deep(.v-messages) {
   color: var(--trouble);
   font-weight: 600;
 }
-.pick {
-  display: grid;
-  grid-template-columns: 110px minmax(0, 1fr);
-  gap: 0 16px;
-  align-items: center;
+.field :deep(.v-text-field__suffix) {
+  opacity: 1;
+  color: var(--soft);
+  font-size: var(--size-note);
+  padding-inline: 2px 0;
 }
-.pick small {
-  grid-column: 2;
+.word :deep(input),
+.chosen :deep(.v-field__input),
+.lengths :deep(input) {
+  font-size: var(--size-text);
+  font-weight: 600;
+}
+.cell :deep(input),
+.name :deep(input) {
+  font-size: var(--size-text);
+  font-weight: 600;
+}
+.cell:not(.word) :deep(input) {
+  text-align: right;
+}
+.cell:not(.word) {
+  min-width: 84px;
+}
+.name :deep(.v-field__outline) {
+  --v-field-border-opacity: 0;
+}
+.exact {
+  border: 0;
+  background: none;
+  color: var(--soft);
+  font: 650 var(--size-text) var(--body);
+  min-width: 20px;
+  cursor: help;
 }
 </style>

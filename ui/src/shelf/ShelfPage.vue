@@ -89,7 +89,7 @@ const tools = computed(() => shop.value?.tools ?? [])
         <div class="tools">
           <div v-for="tool in tools" :key="tool.id" class="tool">
             <h3>{{ tool.name }}</h3>
-            <TypedField v-for="f in tool.fields" :key="f" :of="shelf" :path="f" as="line" />
+            <TypedField v-for="f in tool.fields" :key="f" :of="shelf" :path="f" />
           </div>
         </div>
         <RenumberedJobs />

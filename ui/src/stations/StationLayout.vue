@@ -1,14 +1,50 @@
 <script setup lang="ts">
-import { inject, type Ref } from 'vue'
+import { useStorage } from '@vueuse/core'
+import { computed, inject, watch, type Ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 
-import type { Sentence } from '../api/client'
+import type { Choice, Note, Sentence } from '../api/client'
 import HeadLine from '../counter/HeadLine.vue'
+import NoteList from '../fields/NoteList.vue'
+import { useShop } from '../job/useShop'
+import { offerViews } from './views'
 
-defineProps<{
-  sentence: Sentence
-  /** The drawing stays in sight while a long column of numbers is scrolled. */
-  follow?: boolean
-}>()
+/**
+ * One station on one screen: what to do in a sentence, the drawing, and beside it one drawer
+ * at a time, each with an address; under them what matters now.
+ */
+const props = withDefaults(
+  defineProps<{
+    station: string
+    sentence: Sentence
+    notes: Note[]
+    /** The ways to look at the drawing. */
+    views?: Choice[]
+    /** Drawers in which something is set that most cards leave alone. */
+    set?: string[]
+  }>(),
+  { views: () => [], set: () => [] },
+)
+const view = defineModel<string>('view', { default: '' })
+offerViews({ list: props.views, chosen: view })
+
+const { choices } = useShop()
+const route = useRoute()
+const router = useRouter()
+const drawers = computed(() => choices(`drawers.${props.station}`))
+
+// A station opens at the drawer that was open last, at its first one otherwise.
+const last = useStorage(`yellow-parcel-drawer-${props.station}`, '')
+const known = (id: string) => drawers.value.some((d) => d.id === id)
+const drawer = computed(() => {
+  const asked = String(route.params.drawer ?? '')
+  return known(asked) ? asked : known(last.value) ? last.value : (drawers.value[0]?.id ?? '')
+})
+watch(drawer, (now) => (last.value = now))
+const open = (id: unknown) => {
+  if (id !== drawer.value)
+    void router.replace(`/jobs/${String(route.params.id)}/${props.station}/${String(id)}`)
+}
 
 /** Whether something typed could not be used, so that what is drawn is not of it. */
 const behind = inject<Ref<boolean>>('behind')
@@ -18,66 +54,165 @@ const behind = inject<Ref<boolean>>('behind')
   <div class="station">
     <HeadLine :sentence="sentence" aria-live="polite" />
     <div class="sides">
-      <div class="picture" :class="{ follow, behind }">
-        <slot name="drawing" />
-        <div class="foot">
-          <p v-if="behind" class="note" role="status" data-test="behind">
-            Drawn as before: what you typed cannot be used yet.
-          </p>
-        </div>
+      <div class="picture" :class="{ behind }">
+        <slot name="drawing" :drawer="drawer" />
+        <p v-if="behind" class="note" role="status" data-test="behind">
+          Drawn as before: what you typed cannot be used yet.
+        </p>
       </div>
-      <div class="numbers"><slot /></div>
+      <div class="panel">
+        <v-tabs
+          :model-value="drawer"
+          density="compact"
+          :show-arrows="false"
+          class="drawers"
+          :aria-label="`Drawers of ${station}`"
+          @update:model-value="open"
+        >
+          <v-tab v-for="d in drawers" :key="d.id" :value="d.id" :data-test="`drawer-${d.id}`">
+            {{ d.name }}<span v-if="set.includes(d.id)" class="set"><span class="sr">, set</span></span>
+          </v-tab>
+        </v-tabs>
+        <section
+          :key="drawer"
+          class="drawer"
+          role="tabpanel"
+          tabindex="-1"
+          :aria-label="drawers.find((d) => d.id === drawer)?.name"
+          data-test="drawer"
+          :data-drawer="drawer"
+        >
+          <slot :name="drawer" />
+        </section>
+        <NoteList class="foot" :notes="notes" few />
+      </div>
     </div>
-    <slot name="below" />
   </div>
 </template>
 
 <style scoped>
 .station {
   display: grid;
-  gap: 14px;
+  grid-template-rows: auto minmax(0, 1fr);
+  gap: var(--near);
+  height: 100%;
+  min-height: 0;
 }
 .sides {
   display: grid;
-  grid-template-columns: minmax(0, 1.25fr) minmax(380px, 1fr);
-  gap: 20px 36px;
-  align-items: start;
+  grid-template-columns: minmax(0, 1fr) minmax(340px, 38%);
+  grid-template-rows: minmax(0, 1fr);
+  gap: var(--gap) var(--far);
+  min-height: 0;
 }
 .picture {
+  position: relative;
   min-width: 0;
-}
-/* It has a place of its own at the drawing's foot, and stays in sight there, so that
-   nothing moves when it comes and goes. */
-.foot {
-  position: sticky;
-  z-index: 2;
-  bottom: 104px;
-  height: 36px;
-  pointer-events: none;
+  min-height: 0;
 }
 .note {
-  width: fit-content;
-  margin-left: auto;
+  position: absolute;
+  right: 0;
+  bottom: 0;
+  z-index: 2;
   padding: 4px 10px;
   background: var(--sheet);
   border: 2px dashed var(--trouble);
   color: var(--trouble);
   font-weight: 600;
+  pointer-events: none;
 }
-@media (min-width: 1001px) {
-  .follow {
-    position: sticky;
-    top: 8px;
-  }
+.panel {
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
 }
-.numbers {
+.drawers {
+  flex: none;
+  height: auto;
+  border-bottom: 1px solid var(--line);
+}
+.drawers :deep(.v-slide-group__content) {
+  flex: 1 1 100%;
+  width: 100%;
+  white-space: normal;
+  flex-wrap: wrap;
+  gap: 0 var(--gap);
+  transform: none !important;
+}
+.drawers :deep(.v-slide-group__prev),
+.drawers :deep(.v-slide-group__next) {
+  display: none;
+}
+.drawers :deep(.v-tab) {
+  min-width: 0;
+  height: 36px;
+  padding: 0;
+  font: 500 var(--size-text) var(--body);
+  letter-spacing: 0;
+  color: var(--soft);
+}
+.drawers :deep(.v-tab--selected) {
+  color: var(--ink);
+  font-weight: 650;
+}
+.drawers :deep(.v-tab__slider) {
+  height: 3px;
+  color: var(--yellow);
+}
+.drawers :deep(.v-tab--selected .v-tab__slider) {
+  opacity: 1;
+}
+.set {
+  width: 7px;
+  height: 7px;
+  margin: 0 0 10px 3px;
+  border-radius: 50%;
+  background: var(--crease);
+}
+.drawer {
+  flex: 1 1 auto;
+  min-height: 0;
+  overflow: hidden auto;
+  padding: var(--gap) var(--near) var(--gap) 0;
   display: grid;
-  gap: 10px;
+  gap: var(--gap);
   align-content: start;
+  scrollbar-width: thin;
+  scrollbar-color: var(--kraft-deep) transparent;
 }
-@media (max-width: 1000px) {
+.drawer:focus {
+  outline: none;
+}
+.foot {
+  flex: none;
+  max-height: 40%;
+  overflow-y: auto;
+  border-top: 1px solid var(--line);
+  padding: var(--near) 0;
+}
+/* Standing screens: the drawing above, the drawer below. */
+@media (max-width: 960px) {
   .sides {
     grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(0, 60fr) minmax(0, 40fr);
+  }
+}
+/* Where there is too little room for that the page scrolls, and the drawing stays. */
+@media (max-height: 560px), (max-width: 680px) {
+  .station,
+  .sides {
+    height: auto;
+    grid-template-rows: auto;
+  }
+  .picture {
+    height: max(200px, 62vh);
+  }
+  .drawer,
+  .foot {
+    overflow: visible;
+    max-height: none;
   }
 }
 </style>

@@ -2,7 +2,6 @@
 import { computed, ref } from 'vue'
 
 import { api, sentenceOf, unreachable, type OutlinePlan } from '../../api/client'
-import { fileAt } from '../../fields/events'
 import type { JobInHand } from '../../job/useJob'
 
 const props = defineProps<{ job: JobInHand }>()
@@ -21,8 +20,8 @@ async function read(text: string) {
   problem.value = data ? '' : sentenceOf(error)
 }
 
-async function choose(event: Event) {
-  const file = fileAt(event)
+async function choose(chosen: File | File[] | null) {
+  const file = Array.isArray(chosen) ? chosen[0] : chosen
   if (!file) return
   if (file.size > mostBytes) {
     found.value = undefined
@@ -40,30 +39,33 @@ const path = (points: OutlinePlan['outline'], s: number) =>
 </script>
 
 <template>
-  <section class="odd" aria-label="The card is an odd shape" data-test="odd">
-    <h2>The card is an odd shape</h2>
+  <section class="odd" aria-label="Odd shape" data-test="odd">
+    <h3 class="part">Odd shape</h3>
     <p v-if="kept">
       The envelope is made for the rectangle round it.
       <v-btn variant="outlined" size="small" data-test="drop-outline" @click="job.remove('card.outline')"
-        >It is a rectangle after all</v-btn
+        >Back to a rectangle</v-btn
       >
     </p>
-    <p v-else class="soft">
-      Type its corners, one pair a line, across and down; or choose an SVG or DXF with its outline.
-    </p>
+    <v-textarea
+      v-model="typed"
+      rows="3"
+      label="Corners of the outline"
+      placeholder="0, 0&#10;3 1/2, 0&#10;1 3/4, 3"
+      persistent-placeholder
+      :messages="['One corner a line: from the left, from the top.']"
+      data-test="outline-text"
+    />
     <div class="input">
-      <textarea
-        v-model="typed"
-        rows="4"
-        aria-label="Corners of the outline"
-        placeholder="0, 0&#10;3 1/2, 0&#10;1 3/4, 3"
-        data-test="outline-text"
-      ></textarea>
-      <v-btn variant="outlined" data-test="read-outline" @click="read(typed)">Work it out</v-btn>
-      <label class="file"
-        >or a file
-        <input type="file" accept=".svg,.dxf,.txt" data-test="outline-file" @change="choose" />
-      </label>
+      <v-btn variant="outlined" data-test="read-outline" @click="read(typed)">Read the corners</v-btn>
+      <v-file-input
+        label="or an SVG or DXF"
+        accept=".svg,.dxf,.txt"
+        class="file"
+        :model-value="null"
+        data-test="outline-file"
+        @update:model-value="choose"
+      />
     </div>
     <p v-if="problem" class="tone-trouble" role="alert" data-test="outline-problem">{{ problem }}</p>
     <template v-if="found">
@@ -107,33 +109,27 @@ const path = (points: OutlinePlan['outline'], s: number) =>
 <style scoped>
 .odd {
   display: grid;
-  gap: 10px;
-  justify-items: start;
+  gap: var(--gap);
   border-top: 1px solid var(--line);
-  padding-top: 14px;
+  padding-top: var(--gap);
 }
 .input {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 20px;
-  align-items: center;
+  gap: var(--gap);
+  align-items: end;
 }
-textarea {
-  font: 16px var(--body);
-  color: inherit;
-  background: var(--sheet);
-  border: 1px solid var(--line);
-  padding: 6px 10px;
-  min-width: 260px;
+.file {
+  flex: 1 1 180px;
 }
 .covers {
   display: flex;
-  gap: 30px;
+  gap: var(--far);
 }
 figure {
   margin: 0;
   display: grid;
-  gap: 6px;
+  gap: var(--near);
   justify-items: center;
 }
 </style>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 
 import type { HaveRow } from '../../api/client'
+import OfferRow from '../../fields/OfferRow.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 
@@ -25,26 +26,18 @@ const key = (r: HaveRow) => r.id + r.each
 
 <template>
   <section class="start" aria-label="I have this paper" data-test="have">
-    <h2>I have this paper</h2>
-    <div class="which">
+    <div class="field-grid">
       <v-select
-        class="sheet"
         :model-value="have?.sheet ?? null"
         :items="items('sheets')"
-        placeholder="which sheet?"
-        aria-label="The sheet you have"
+        label="Sheet"
+        placeholder="Choose it"
+        persistent-placeholder
         clearable
         data-test="have-sheet"
         @update:model-value="job.set('paper.have', $event ?? '')"
       />
-      <v-select
-        v-if="have"
-        v-model="fold"
-        class="sheet"
-        :items="folds"
-        aria-label="Fold"
-        data-test="have-fold"
-      />
+      <v-select v-if="have" v-model="fold" :items="folds" label="Fold" data-test="have-fold" />
     </div>
     <template v-if="have">
       <p data-test="have-sentence">
@@ -53,63 +46,48 @@ const key = (r: HaveRow) => r.id + r.each
           <template v-else>{{ span.text }}</template>
         </template>
       </p>
-      <table class="numbers-table">
-        <thead>
-          <tr>
-            <th scope="col">Card</th>
-            <th scope="col" class="words">Fold</th>
-            <th scope="col">Cards a sheet</th>
-            <th scope="col">Waste</th>
-            <th scope="col">Flat</th>
-            <th scope="col" class="words">Envelope</th>
-            <th scope="col" class="words">Mail</th>
-            <th scope="col"><span class="sr">Take it</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="r in rows" :key="key(r)" :class="{ here: r.current }" data-test="have-row">
-            <th scope="row" class="number">{{ r.size }}</th>
-            <td class="words">
-              {{ r.fold
-              }}<template v-if="r.twin"
-                >, or
-                <v-btn
-                  variant="text"
-                  size="small"
-                  :aria-label="`Make the card ${r.twin}`"
-                  data-test="have-twin"
-                  @click="job.take('paper.have', r.twinId)"
-                  >{{ r.twin }}</v-btn
-                ></template
-              >
-            </td>
-            <td class="number">{{ r.each }}</td>
-            <td>{{ r.waste }}</td>
-            <td>{{ r.flat }}</td>
-            <td class="words">{{ r.envelope }}<strong v-if="r.owned">, on your shelf</strong></td>
-            <td class="words">{{ r.mail }}</td>
-            <td>
-              <span v-if="r.current" class="soft">this card</span>
+      <ul class="offers">
+        <OfferRow
+          v-for="r in rows"
+          :key="key(r)"
+          :name="r.size"
+          :chip="r.each === 1 ? 'the whole sheet' : `${r.each} a sheet`"
+          :chosen="r.current"
+          chosen-as="this card"
+          act="Make this"
+          :act-label="`Make the card ${r.size}, ${r.fold}`"
+          data-test="have-row"
+          @take="job.take('paper.have', r.id)"
+        >
+          <p>
+            {{ r.fold }}, flat {{ r.flat
+            }}<template v-if="r.twin"
+              >, or
               <v-btn
-                v-else
+                size="x-small"
                 variant="outlined"
-                size="small"
-                :aria-label="`Make the card ${r.size}, ${r.fold}`"
-                @click="job.take('paper.have', r.id)"
-                >Make it this</v-btn
-              >
-            </td>
-          </tr>
-        </tbody>
-      </table>
+                :aria-label="`Make the card ${r.twin}`"
+                data-test="have-twin"
+                @click="job.take('paper.have', r.twinId)"
+                >{{ r.twin }}</v-btn
+              ></template
+            >
+          </p>
+          <p class="soft">
+            {{ r.envelope }}<strong v-if="r.owned">, on your shelf</strong> · {{ r.mail }} · waste
+            {{ r.waste }}
+          </p>
+        </OfferRow>
+      </ul>
       <v-btn v-if="inFold.length > few" variant="outlined" @click="all = !all">
         {{ all ? 'Fewer' : `All ${inFold.length}` }}
       </v-btn>
-      <h3>The largest cards it gives</h3>
+      <h3 class="part">Largest cards</h3>
       <ul class="largest">
         <li v-for="r in have.largest" :key="key(r)">
           <v-btn
             variant="outlined"
+            size="small"
             :active="r.current"
             data-test="have-largest"
             @click="job.take('paper.have', r.id)"
@@ -120,33 +98,15 @@ const key = (r: HaveRow) => r.id + r.each
         </li>
       </ul>
     </template>
-    <p v-else class="soft">
-      Choose it: you get every card it gives, by how many a sheet and how much is left.
-    </p>
+    <p v-else class="soft">Choose the sheet that you have. You get every card that it gives.</p>
   </section>
 </template>
 
 <style scoped>
 .start {
   display: grid;
-  gap: 10px;
-  justify-items: start;
-  border-top: 1px solid var(--line);
-  padding-top: 14px;
-}
-.which {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 24px;
-}
-.sheet {
-  width: 280px;
-  max-width: 100%;
-}
-.number {
-  font-size: 18px;
-  font-weight: 650;
-  white-space: nowrap;
+  gap: var(--gap);
+  justify-items: stretch;
 }
 .largest {
   list-style: none;
@@ -154,6 +114,6 @@ const key = (r: HaveRow) => r.id + r.each
   padding: 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--near);
 }
 </style>

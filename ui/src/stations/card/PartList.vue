@@ -11,8 +11,7 @@ const things = computed(() => (props.job.plan.value?.card.parts ?? []).filter((p
 </script>
 
 <template>
-  <section aria-label="Made of" class="parts">
-    <h2>Made of</h2>
+  <section aria-label="Papers" class="parts">
     <ul>
       <li v-for="part in papers" :key="part.id" data-test="paper">
         <span class="what">
@@ -41,10 +40,6 @@ const things = computed(() => (props.job.plan.value?.card.parts ?? []).filter((p
 </template>
 
 <style scoped>
-.parts {
-  border-top: 1px solid var(--line);
-  padding-top: 10px;
-}
 ul {
   list-style: none;
   margin: 0;
@@ -53,20 +48,20 @@ ul {
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 16px;
+  gap: var(--gap);
   align-items: center;
   padding: 4px 0;
 }
 .things {
   padding-top: 4px;
-  font-size: 15px;
+  font-size: var(--size-note);
 }
 .what {
   font-weight: 600;
 }
 small {
   display: block;
-  font-size: 14px;
+  font-size: var(--size-note);
   font-weight: 400;
 }
 </style>

@@ -6,7 +6,7 @@ import SheetDrawing from '../../drawing/SheetDrawing.vue'
 
 const props = defineProps<{ sheets: SheetPlan[] }>()
 
-const tallest = 88 // pixels
+const tallest = 64 // pixels
 
 /** All sheets are drawn to one scale, so that they can be compared. */
 const scale = computed(() => tallest / Math.max(1, ...props.sheets.map((s) => s.height / 1e6)))
@@ -14,7 +14,7 @@ const scale = computed(() => tallest / Math.max(1, ...props.sheets.map((s) => s.
 
 <template>
   <section aria-label="From your sheets" class="sheets">
-    <h2>From your sheets</h2>
+    <h3 class="part">From your sheets</h3>
     <ul>
       <li v-for="s in sheets" :key="s.id" :class="{ none: s.each === 0 }" :data-test="`sheet-${s.id}`">
         <SheetDrawing :sheet="s" :scale="scale" />
@@ -27,21 +27,19 @@ const scale = computed(() => tallest / Math.max(1, ...props.sheets.map((s) => s.
 </template>
 
 <style scoped>
-.sheets {
-  margin-top: 10px;
-}
 ul {
   list-style: none;
-  margin: 8px 0 0;
+  margin: var(--near) 0 0;
   padding: 0;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
-  gap: 14px;
+  gap: var(--gap);
 }
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--gap);
   align-items: flex-start;
+  font-size: var(--size-note);
   line-height: 1.3;
 }
 li svg {

@@ -2,8 +2,15 @@
 import { computed, ref } from 'vue'
 
 import type { FitPlan, Sentence } from '../../api/client'
+import OfferRow from '../../fields/OfferRow.vue'
 
-const props = defineProps<{ sentence: Sentence; fits: FitPlan[]; misses: FitPlan[] }>()
+const props = defineProps<{
+  sentence: Sentence
+  fits: FitPlan[]
+  misses: FitPlan[]
+  /** The card over all that sticks out, in millimetres. */
+  card: { width: number; height: number }
+}>()
 const emit = defineEmits<{ choose: [id: string] }>()
 
 const few = 6
@@ -13,58 +20,65 @@ const shown = computed(() => [
   ...props.fits.filter((f, i) => all.value || i < few || f.chosen || f.verdict === 'too tight'),
   ...props.misses,
 ])
+
+const wide = 56 // pixels
+const tall = 44
+const mm = (nm: number) => nm / 1e6
+/** All are drawn to one scale, so that they can be compared. */
+const scale = computed(() =>
+  Math.min(...shown.value.map((f) => Math.min(wide / mm(f.outer.width), tall / mm(f.outer.height)))),
+)
 </script>
 
 <template>
-  <section class="bought" aria-label="Envelopes that are sold">
-    <h2>Bought envelopes</h2>
-    <p class="sum" data-test="fits-sentence">
+  <section class="bought" aria-label="Bought envelopes">
+    <h3 class="part">Bought envelopes</h3>
+    <p data-test="fits-sentence">
       <template v-for="(span, i) in sentence.spans" :key="i">
         <strong v-if="span.mark">{{ span.text }}</strong>
         <template v-else>{{ span.text }}</template>
       </template>
     </p>
-    <table v-if="shown.length" class="numbers-table">
-      <thead>
-        <tr>
-          <th scope="col">Envelope</th>
-          <th scope="col">Outside</th>
-          <th scope="col">Ease across</th>
-          <th scope="col">Ease down</th>
-          <th scope="col" class="words">Verdict</th>
-          <th scope="col"><span class="sr">Use it</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr
-          v-for="f in shown"
-          :key="f.id"
-          :data-test="`fit-${f.id}`"
-          :class="{ miss: f.verdict === 'does not fit', here: f.chosen }"
-        >
-          <th scope="row">{{ f.name }}</th>
-          <td>{{ f.size }}</td>
-          <td>{{ f.easeWidth.text }}</td>
-          <td>{{ f.easeHeight.text }}</td>
-          <td class="words">
-            <strong>{{ f.verdict }}</strong>: {{ f.why }}
-          </td>
-          <td>
-            <span v-if="f.chosen" class="soft">this one</span>
-            <v-btn
-              v-else
-              variant="outlined"
-              size="small"
-              :aria-label="`Use the envelope ${f.name}`"
-              :data-test="`use-${f.id}`"
-              @click="emit('choose', f.id)"
-              >Use this envelope</v-btn
+    <ul v-if="shown.length" class="offers">
+      <OfferRow
+        v-for="f in shown"
+        :key="f.id"
+        :name="f.name"
+        :chosen="f.chosen"
+        chosen-as="in use"
+        act="Use this"
+        :act-label="`Use the envelope ${f.name}`"
+        :act-test="`use-${f.id}`"
+        :data-test="`fit-${f.id}`"
+        @take="emit('choose', f.id)"
+      >
+        <template #picture>
+          <svg :width="wide + 2" :height="tall + 2" aria-hidden="true">
+            <g
+              :transform="`translate(${(wide - mm(f.outer.width) * scale) / 2 + 1} ${(tall - mm(f.outer.height) * scale) / 2 + 1})`"
             >
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <v-btn v-if="fits.length > few" variant="outlined" @click="all = !all">
+              <rect
+                class="drawn drawn-cut drawn-paper thin"
+                :width="mm(f.outer.width) * scale"
+                :height="mm(f.outer.height) * scale"
+              />
+              <rect
+                class="drawn drawn-card"
+                :x="((mm(f.outer.width) - card.width) / 2) * scale"
+                :y="((mm(f.outer.height) - card.height) / 2) * scale"
+                :width="card.width * scale"
+                :height="card.height * scale"
+              />
+            </g>
+          </svg>
+        </template>
+        <p>{{ f.size }} · ease {{ f.easeWidth.text }} in width, {{ f.easeHeight.text }} in height</p>
+        <p class="soft">
+          <strong>{{ f.verdict }}</strong>: {{ f.why }}
+        </p>
+      </OfferRow>
+    </ul>
+    <v-btn v-if="fits.length > few" variant="outlined" size="small" @click="all = !all">
       {{ all ? 'Fewer' : `All ${fits.length} that take it` }}
     </v-btn>
   </section>
@@ -73,15 +87,10 @@ const shown = computed(() => [
 <style scoped>
 .bought {
   display: grid;
-  gap: 10px;
-  justify-items: start;
-  border-top: 1px solid var(--line);
-  padding-top: 14px;
+  gap: var(--near);
+  justify-items: stretch;
 }
-.sum {
-  font-size: 18px;
-}
-.miss {
-  color: var(--soft);
+.thin {
+  stroke-width: 1.25;
 }
 </style>

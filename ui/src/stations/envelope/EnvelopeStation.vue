@@ -2,17 +2,15 @@
 import { computed, ref } from 'vue'
 
 import FoldingView from '../../drawing/FoldingView.vue'
+import NestDrawing from '../../drawing/NestDrawing.vue'
 import NetDrawing from '../../drawing/NetDrawing.vue'
-import ChoiceRow from '../../fields/ChoiceRow.vue'
-import NoteList from '../../fields/NoteList.vue'
 import ReadingRow from '../../fields/ReadingRow.vue'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 import StationLayout from '../StationLayout.vue'
-import BoughtList from './BoughtList.vue'
-import ComparisonStrip from './ComparisonStrip.vue'
-import RecipeCheck from './RecipeCheck.vue'
-import WaysOfScoring from './WaysOfScoring.vue'
+import ChooseDrawer from './ChooseDrawer.vue'
+import RecipeDrawer from './RecipeDrawer.vue'
+import ScoringDrawer from './ScoringDrawer.vue'
 
 const props = defineProps<{ job: JobInHand }>()
 
@@ -25,19 +23,60 @@ const card = computed(() => ({
   height: blank.value.lies.height / 1e6,
   thickness: plan.value.card.thickness.nm / 1e6,
 }))
+const outer = computed(() => ({
+  width: plan.value.card.room.outerSize.width / 1e6,
+  height: plan.value.card.room.outerSize.height / 1e6,
+}))
+const sizes = computed(() => envelope.value.comparison.rows.find((r) => r.chosen)?.sizes ?? [])
 
 const views = [
-  { id: 'flat', name: 'Lying flat' },
+  { id: 'flat', name: 'Flat' },
   { id: 'folding', name: 'Folding' },
+  { id: 'inside', name: 'Card inside' },
 ]
 const view = ref('flat')
+
+/** A recipe that is looked at is drawn instead of the job's own envelope. */
+const reading = ref(0)
+const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan.value.recipe?.readings[0])
 </script>
 
 <template>
-  <StationLayout :sentence="blank.sentence">
-    <template #drawing>
-      <ChoiceRow v-model="view" label="What is drawn" name="net-view" :choices="views" />
-      <FoldingView v-if="view === 'folding'" :net="blank.folding" :folds="blank.folds" :card="card" />
+  <StationLayout
+    v-model:view="view"
+    station="envelope"
+    :sentence="blank.sentence"
+    :notes="blank.notes"
+    :views="views"
+  >
+    <template #drawing="{ drawer }">
+      <NetDrawing
+        v-if="drawer === 'recipe' && recipe"
+        :net="recipe.net"
+        :dimensions="[]"
+        :card="card"
+        :unit="plan.unit"
+        :words="recipe.drawing"
+      />
+      <FoldingView
+        v-else-if="view === 'folding'"
+        :net="blank.folding"
+        :folds="blank.folds"
+        :card="card"
+        :words="blank.drawing"
+      />
+      <NestDrawing
+        v-else-if="view === 'inside'"
+        :fit="envelope.own"
+        :room="plan.card.room"
+        :width="wish.card.width"
+        :height="wish.card.height"
+        :size="plan.card.room.outer"
+        :unit="plan.unit"
+        :tick="plan.tick"
+        :outline="wish.card.outline"
+        @step="job.step"
+      />
       <NetDrawing
         v-else
         :net="blank.net"
@@ -49,58 +88,53 @@ const view = ref('flat')
         :words="blank.drawing"
       />
     </template>
-    <NoteList :notes="blank.notes" />
-    <dl class="readings">
-      <ReadingRow v-for="r in blank.readings" :key="r.id" :reading="r" />
-    </dl>
-    <div class="wishes">
-      <TypedField v-for="w in blank.wishes" :key="w" :of="job" :path="w" />
-    </div>
-    <div class="options">
-      <TypedField v-for="o in blank.options" :key="o" :of="job" :path="o" />
-    </div>
-    <template #below>
-      <WaysOfScoring
-        v-if="blank.ways[0]!.settings.length"
-        :ways="blank.ways"
-        :way="blank.way"
-        :where="blank.where"
-        @choose="job.set('envelope.way', $event)"
-      />
-      <ComparisonStrip
+    <template #choose>
+      <dl class="readings">
+        <ReadingRow v-for="r in blank.readings.slice(0, 3)" :key="r.id" :reading="r" />
+      </dl>
+      <ChooseDrawer
         :comparison="envelope.comparison"
         :mailable="!!wish.envelope.mailable"
+        :sentence="envelope.fitsSentence"
+        :fits="envelope.fits"
+        :misses="envelope.misses"
+        :card="outer"
         @choose="job.take('envelope', $event)"
         @match="job.take('match', $event)"
         @sort="job.set('envelope.sort', $event)"
         @mailable="job.set('envelope.mailable', $event ? 'yes' : 'no')"
       />
-      <RecipeCheck :job="job" :card="card" :unit="plan.unit" />
-      <BoughtList
-        :sentence="envelope.fitsSentence"
-        :fits="envelope.fits"
-        :misses="envelope.misses"
-        @choose="job.take('envelope', `bought:${$event}`)"
+    </template>
+    <template #sizes>
+      <dl class="readings">
+        <ReadingRow v-for="r in blank.readings" :key="r.id" :reading="r" />
+      </dl>
+      <div class="field-grid">
+        <TypedField v-for="w in blank.wishes" :key="w" :of="job" :path="w" />
+      </div>
+      <template v-if="sizes.length">
+        <h3 class="part">Smaller or roomier</h3>
+        <ul class="offers">
+          <li v-for="z in sizes" :key="z.name" data-test="size">
+            <strong>{{ z.name }}</strong> {{ z.sheet }}: ease {{ z.ease }}, seam {{ z.seam
+            }}{{ z.fits ? '' : ', no sheet gives it' }}
+          </li>
+        </ul>
+      </template>
+    </template>
+    <template #scoring>
+      <ScoringDrawer
+        :ways="blank.ways"
+        :way="blank.way"
+        :where="blank.where"
+        @choose="job.set('envelope.way', $event)"
       />
     </template>
+    <template #finish>
+      <div class="field-grid">
+        <TypedField v-for="o in blank.options" :key="o" :of="job" :path="o" />
+      </div>
+    </template>
+    <template #recipe><RecipeDrawer :job="job" @look="reading = $event" /></template>
   </StationLayout>
 </template>
-
-<style scoped>
-.readings {
-  margin: 0;
-  display: grid;
-  gap: 6px;
-  padding-bottom: 10px;
-  border-bottom: 1px solid var(--line);
-}
-.wishes,
-.options {
-  display: grid;
-  gap: 8px;
-}
-.readings,
-.wishes {
-  --numbers: 190px;
-}
-</style>

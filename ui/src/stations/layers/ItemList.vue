@@ -15,19 +15,12 @@ const full = computed(() => props.job.full('items'))
 </script>
 
 <template>
-  <section class="items" aria-label="On the panel">
-    <h2>On the panel</h2>
+  <section class="items" aria-label="Panel">
     <p v-if="items.sentence" data-test="items-sentence">{{ items.sentence }}</p>
     <p v-else class="soft">Type the sizes of stamps, greeting and ribbon: you see which paper takes them.</p>
     <ul v-if="list.length" class="list">
       <li v-for="(item, i) in list" :key="item.id" :data-test="`item-${i}`">
-        <TypedField
-          :of="job"
-          :path="`items.${i}.name`"
-          as="name"
-          class="called"
-          :label="`Name of ${item.name}`"
-        />
+        <TypedField :of="job" :path="`items.${i}.name`" as="name" :label="`Name of ${item.name}`" />
         <TypedField :of="job" :path="`items.${i}.width`" />
         <TypedField :of="job" :path="`items.${i}.height`" />
         <v-btn
@@ -63,9 +56,7 @@ const full = computed(() => props.job.full('items'))
 <style scoped>
 .items {
   display: grid;
-  gap: 8px;
-  border-top: 1px solid var(--line);
-  padding-top: 10px;
+  gap: var(--gap);
 }
 ul {
   list-style: none;
@@ -74,20 +65,16 @@ ul {
 }
 .list li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 180px 140px 32px;
-  gap: 12px;
-  align-items: baseline;
-  --numbers: 84px;
-}
-.called {
-  min-width: 0;
-  font: 600 16px var(--body);
+  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1fr) 32px;
+  gap: var(--gap);
+  align-items: center;
 }
 .rungs {
-  font-size: 15px;
+  font-size: var(--size-note);
 }
 .add {
   display: flex;
-  gap: 6px;
+  flex-wrap: wrap;
+  gap: var(--near);
 }
 </style>

@@ -8,7 +8,9 @@ import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 import RungSlider from './RungSlider.vue'
 
-const props = defineProps<{ job: JobInHand; at: number; row: LayerRow | undefined }>()
+/** One paper of the card in a line; its fields where it is the one in hand. */
+const props = defineProps<{ job: JobInHand; at: number; row: LayerRow | undefined; open: boolean }>()
+defineEmits<{ open: [] }>()
 
 const { choices, items } = useShop()
 const part = computed(() => props.job.job.value!.parts[props.at]!)
@@ -25,50 +27,67 @@ function size(how: string) {
 </script>
 
 <template>
-  <li class="layer" :data-test="`layer-${at}`">
-    <p class="share" data-test="share">{{ part.kind === 'liner' ? 'inside' : (row?.share ?? 'none') }}</p>
-    <div class="paper">
-      <div class="line">
-        <TypedField
-          :of="job"
-          :path="`${path}.name`"
-          as="name"
-          :label="`Name of ${part.name}`"
-          class="called"
+  <li class="layer" :class="{ open }" :data-test="`layer-${at}`" @focusin="$emit('open')">
+    <div class="line">
+      <button
+        type="button"
+        class="fold"
+        :aria-expanded="open"
+        :data-test="`open-layer-${at}`"
+        @click="$emit('open')"
+      >
+        <span class="share" data-test="share">{{
+          part.kind === 'liner' ? 'inside' : (row?.share ?? 'none')
+        }}</span>
+        <span class="what">
+          <strong>{{ part.name }}</strong>
+          <span class="soft"
+            ><span data-test="layer-size">{{ row?.size ?? 'nothing left' }}</span
+            >, {{ row?.mount }}</span
+          >
+        </span>
+      </button>
+      <template v-if="part.kind !== 'base'">
+        <v-btn
+          v-if="isLayer"
+          :icon="mdiArrowUp"
+          size="x-small"
+          :disabled="!row?.mayRise"
+          :aria-label="`${part.name} one up`"
+          @click="job.move(path, 1)"
         />
-        <template v-if="part.kind !== 'base'">
-          <v-btn
-            v-if="isLayer"
-            :icon="mdiArrowUp"
-            size="x-small"
-            :disabled="!row?.mayRise"
-            :aria-label="`${part.name} one up`"
-            @click="job.move(path, 1)"
-          />
-          <v-btn
-            v-if="isLayer"
-            :icon="mdiArrowDown"
-            size="x-small"
-            :disabled="!row?.maySink"
-            :aria-label="`${part.name} one down`"
-            @click="job.move(path, -1)"
-          />
-          <v-btn
-            :icon="mdiClose"
-            size="x-small"
-            :aria-label="`Remove ${part.name}`"
-            data-test="remove-layer"
-            @click="job.remove(path)"
-          />
-        </template>
+        <v-btn
+          v-if="isLayer"
+          :icon="mdiArrowDown"
+          size="x-small"
+          :disabled="!row?.maySink"
+          :aria-label="`${part.name} one down`"
+          @click="job.move(path, -1)"
+        />
+        <v-btn
+          :icon="mdiClose"
+          size="x-small"
+          :aria-label="`Remove ${part.name}`"
+          data-test="remove-layer"
+          @click="job.remove(path)"
+        />
+      </template>
+    </div>
+    <div v-if="open" class="fields">
+      <div class="field-grid">
+        <TypedField :of="job" :path="`${path}.name`" />
+        <TypedField :of="job" :path="`${path}.stock`" :label="`Paper of ${part.name}`" />
       </div>
-      <p class="soft">
-        <strong data-test="layer-size">{{ row?.size ?? 'nothing left' }}</strong>, {{ row?.mount }}
-      </p>
-      <TypedField :of="job" :path="`${path}.stock`" as="cell" :label="`Paper of ${part.name}`" />
       <RungSlider v-if="row && row.rungs.length > 1" :row="row" @take="job.take('layers.rungs', $event)" />
       <template v-if="part.kind !== 'base'">
-        <div class="fields">
+        <div class="field-grid">
+          <v-select
+            :model-value="sizing"
+            :items="items('sizings')"
+            label="Sized by"
+            :data-test="`sizing-${at}`"
+            @update:model-value="size"
+          />
           <TypedField v-for="p in edited" :key="p" :of="job" :path="p" />
         </div>
         <div v-if="sizing === ''" class="habits" role="group" aria-label="Usual borders">
@@ -84,13 +103,6 @@ function size(how: string) {
             {{ b.name }}
           </v-btn>
         </div>
-        <v-select
-          :model-value="sizing"
-          :items="items('sizings')"
-          :aria-label="`How ${part.name} is sized`"
-          :data-test="`sizing-${at}`"
-          @update:model-value="size"
-        />
         <TypedField
           v-if="row?.window"
           :of="job"
@@ -105,38 +117,51 @@ function size(how: string) {
 
 <style scoped>
 .layer {
-  display: grid;
-  grid-template-columns: 84px minmax(0, 1fr);
-  gap: 16px;
-  padding: 8px 0 12px;
   border-bottom: 1px solid var(--line);
 }
-.share {
-  font-size: 26px;
-  font-weight: 650;
-  text-align: right;
-  white-space: nowrap;
+.open {
+  background: color-mix(in srgb, var(--mark) 14%, transparent);
 }
 .line {
   display: flex;
   align-items: center;
 }
-.called {
+.fold {
   flex: 1;
   min-width: 0;
-  font: 600 17px var(--body);
+  display: grid;
+  grid-template-columns: 62px minmax(0, 1fr);
+  gap: var(--gap);
+  align-items: center;
+  padding: var(--near) 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.share {
+  font-size: var(--size-number);
+  font-weight: 650;
+  text-align: right;
+  white-space: nowrap;
+}
+.what {
+  display: grid;
+  line-height: 1.25;
+}
+.what .soft {
+  font-size: var(--size-note);
 }
 .fields {
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 2px 16px;
-  --numbers: 90px;
-  margin-top: 4px;
+  gap: var(--gap);
+  padding: var(--near) 0 var(--gap);
 }
 .habits {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
-  margin-top: 8px;
+  gap: var(--near);
 }
 </style>

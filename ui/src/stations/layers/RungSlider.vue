@@ -2,7 +2,6 @@
 import { computed } from 'vue'
 
 import type { LayerRow } from '../../api/client'
-import { textAt } from '../../fields/events'
 
 /** Shows more or less of a paper by moving the layer on it from rung to rung. */
 const props = defineProps<{ row: LayerRow }>()
@@ -10,44 +9,40 @@ const emit = defineEmits<{ take: [rung: string] }>()
 
 const rung = computed(() => props.row.rungs[props.row.rung]!)
 
-function move(e: Event) {
-  const to = props.row.rungs[Number(textAt(e))]
+function move(at: number) {
+  const to = props.row.rungs[at]
   if (to) emit('take', to.id)
 }
 </script>
 
 <template>
-  <label class="rungs">
-    <span>Show more of this paper</span>
-    <input
-      type="range"
-      min="0"
+  <div class="rungs">
+    <v-slider
+      :model-value="row.rung"
+      :min="0"
       :max="row.rungs.length - 1"
-      step="1"
-      :value="row.rung"
+      :step="1"
+      density="compact"
+      hide-details
+      label="Show more of it"
       :aria-valuetext="`border ${rung.border.text}, ${rung.share} of the face`"
       :data-test="`rungs-${row.part}`"
-      @input="move"
+      @update:model-value="move"
     />
-    <output>{{ row.onRung ? `${rung.border.text} shows ${rung.share}` : 'between two rungs' }}</output>
-  </label>
+    <output>{{ row.onRung ? `${rung.border.text} shows ${rung.share}` : 'between two steps' }}</output>
+  </div>
 </template>
 
 <style scoped>
 .rungs {
   display: grid;
-  grid-template-columns: auto minmax(80px, 1fr) auto;
-  gap: 12px;
+  grid-template-columns: minmax(80px, 1fr) auto;
+  gap: var(--gap);
   align-items: center;
-  font-size: 15px;
-  padding: 4px 0;
-}
-input {
-  accent-color: var(--yellow);
-  width: 100%;
+  font-size: var(--size-note);
 }
 output {
-  min-width: 130px;
+  min-width: 120px;
   font-weight: 600;
 }
 </style>

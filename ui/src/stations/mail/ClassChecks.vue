@@ -1,133 +1,148 @@
 <script setup lang="ts">
-import { mdiAlertOutline, mdiCheck, mdiChevronRight, mdiClose } from '@mdi/js'
-import { computed } from 'vue'
+import { mdiAlertOutline, mdiCheck, mdiClose } from '@mdi/js'
+import { computed, ref } from 'vue'
 
 import type { CheckPlan, ClassPlan } from '../../api/client'
 import LimitGauge from './LimitGauge.vue'
 
+/** What one class of mail asks for: what fails and what is narrow is open, the rest is one line. */
 const props = defineProps<{ result: ClassPlan; first?: boolean }>()
 
-// What is broken is read first, then what is close.
-const urgency = (c: CheckPlan) => (!c.ok ? 0 : c.close ? 1 : 2)
-const checks = computed(() => [...props.result.checks].sort((a, b) => urgency(a) - urgency(b)))
+const urgent = (c: CheckPlan) => !c.ok || c.close
+const all = ref(false)
+const open = ref<boolean>() // as the maker left it
+const isOpen = computed(() => open.value ?? props.first ?? false)
+const narrow = computed(() => props.result.checks.filter(urgent).sort((a, b) => Number(a.ok) - Number(b.ok)))
+const passing = computed(() => props.result.checks.filter((c) => !urgent(c)))
+const shown = computed(() => [...narrow.value, ...(all.value ? passing.value : [])])
 
 const outcomes: Record<string, string> = {
   goes: 'goes',
-  surcharged: 'goes, with a surcharge',
-  refused: 'not taken',
-  'not needed': 'not needed: a smaller class takes it',
+  surcharged: 'goes with a surcharge',
+  ask: 'ask first',
+  refused: 'does not go',
+  'not needed': 'a smaller class takes it',
 }
 
 function mark(c: CheckPlan) {
-  if (c.ok && !c.close) return { icon: mdiCheck, tone: 'tone-fine', word: 'kept' }
-  if (c.ok) return { icon: mdiAlertOutline, tone: 'tone-care', word: 'kept, but within measuring error' }
-  if (c.surcharge) return { icon: mdiAlertOutline, tone: 'tone-care', word: 'broken: surcharge' }
-  return { icon: mdiClose, tone: 'tone-trouble', word: 'broken' }
+  if (c.ok && !c.close) return { icon: mdiCheck, tone: 'tone-fine', word: 'passes' }
+  if (c.ok) return { icon: mdiAlertOutline, tone: 'tone-care', word: 'passes, within measuring error' }
+  if (c.surcharge) return { icon: mdiAlertOutline, tone: 'tone-care', word: 'fails: surcharge' }
+  return { icon: mdiClose, tone: 'tone-trouble', word: 'fails' }
 }
 </script>
 
 <template>
-  <details class="class" :open="first" :data-test="`class-${result.id}`">
-    <summary>
-      <v-icon :icon="mdiChevronRight" class="turn" />
-      <h2>{{ result.name }}</h2>
-      <span>{{ outcomes[result.outcome] }}</span>
-    </summary>
-    <table class="numbers-table">
-      <thead>
-        <tr>
-          <th scope="col" class="words">Measure</th>
-          <th scope="col">Measured</th>
-          <th scope="col">Limit</th>
-          <th scope="col">Margin</th>
-          <th scope="col" class="words gauge">In the range</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(c, i) in checks" :key="i" :data-test="`check-${c.measure}`">
-          <th scope="row" class="words">
-            <v-icon
-              :icon="mark(c).icon"
-              :class="mark(c).tone"
-              size="20"
-              :aria-label="mark(c).word"
-              role="img"
-            />
-            {{ c.label }} <small v-if="c.about" class="soft">{{ c.about }}</small>
-          </th>
-          <td class="number" data-test="measured">
-            {{ c.measured }}<small v-if="c.here" class="here soft">{{ c.here.measured }}</small>
-          </td>
-          <td data-test="limit">
-            {{ c.limit }}<small v-if="c.here" class="here soft">{{ c.here.limit }}</small>
-          </td>
-          <td :class="mark(c).tone" data-test="margin">
-            {{ c.margin || '–' }}
-            <small v-if="c.here" class="here soft">{{ c.here.margin }}</small>
-            <small v-if="c.worst !== c.margin" class="worst soft" data-test="worst"
-              >at worst {{ c.worst }}</small
+  <section class="class" :data-test="`class-${result.id}`">
+    <button type="button" class="name" :aria-expanded="isOpen" @click="open = !isOpen">
+      <strong>{{ result.name }}</strong> <span class="soft">{{ outcomes[result.outcome] }}</span>
+    </button>
+    <template v-if="isOpen">
+      <ul>
+        <li v-for="c in shown" :key="c.measure + c.about" :data-test="`check-${c.measure}`">
+          <v-icon
+            :icon="mark(c).icon"
+            :class="mark(c).tone"
+            size="20"
+            :aria-label="mark(c).word"
+            role="img"
+          />
+          <span class="what"
+            ><strong>{{ c.label }}</strong> <small v-if="c.about" class="soft">{{ c.about }}</small><small
+              class="soft numbers"
+              ><span data-test="measured"
+                >{{ c.measured }}<template v-if="c.here"> ({{ c.here.measured }})</template></span
+              >, allowed
+              <span data-test="limit"
+                >{{ c.limit }}<template v-if="c.here"> ({{ c.here.limit }})</template></span
+              ></small
+            ></span
+          >
+          <span class="margin" :class="mark(c).tone">
+            <LimitGauge v-if="c.margin" :gauge="c.gauge" :ok="c.ok" />
+            <span data-test="margin"
+              >{{ c.margin || '–' }}<template v-if="c.here"> ({{ c.here.margin }})</template></span
             >
-          </td>
-          <td class="gauge">
-            <LimitGauge v-if="c.margin" :gauge="c.gauge" :ok="c.ok" /><template v-else>yes or no</template>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-  </details>
+            <small v-if="c.worst !== c.margin" class="soft" data-test="worst">at worst {{ c.worst }}</small>
+          </span>
+        </li>
+      </ul>
+      <button
+        v-if="passing.length"
+        type="button"
+        class="rest tone-fine"
+        :aria-expanded="all"
+        data-test="passing"
+        @click="all = !all"
+      >
+        <v-icon :icon="mdiCheck" size="20" aria-hidden="true" />
+        {{ narrow.length ? `${passing.length} other checks pass` : `All ${passing.length} checks pass` }}
+      </button>
+    </template>
+  </section>
 </template>
 
 <style scoped>
-.here {
-  display: block;
-}
 .class {
   border-top: 1px solid var(--line);
-  padding-top: 10px;
+  padding-top: var(--near);
 }
-summary {
-  display: flex;
-  gap: 16px;
-  align-items: baseline;
+button {
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
   cursor: pointer;
-  padding: 4px 0;
+  padding: 3px 0;
+  min-height: 32px;
 }
-summary::-webkit-details-marker {
-  display: none;
-}
-.turn {
-  align-self: center;
-  margin-right: -8px;
-}
-[open] > summary .turn {
-  transform: rotate(90deg);
-}
-h2::first-letter {
+.name strong::first-letter {
   text-transform: uppercase;
 }
-td {
-  white-space: nowrap;
+.name strong {
+  display: inline-block;
+  margin-right: var(--near);
 }
-.numbers-table :is(th, td) {
-  padding: 6px 9px 6px 0;
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 20px minmax(0, 1fr) auto;
+  gap: var(--near);
+  align-items: start;
+  padding: 4px 0;
+  line-height: 1.3;
+}
+.what strong {
+  display: inline-block;
+}
+.what strong::first-letter {
+  text-transform: uppercase;
+}
+.numbers {
+  display: block;
+}
+.margin {
+  display: grid;
+  justify-items: end;
+  font-weight: 650;
+  font-size: var(--size-note);
+}
+.margin small {
+  font-weight: 400;
 }
 small {
-  font-size: 13px;
-  font-weight: 400;
-  white-space: nowrap;
+  font-size: var(--size-note);
 }
-th.words::first-letter {
-  text-transform: uppercase;
-}
-.number {
-  font-size: 19px;
-  font-weight: 650;
-}
-.worst {
-  display: block;
-  font-size: 12px;
-}
-.gauge {
-  width: 96px;
+.rest {
+  display: flex;
+  align-items: center;
+  gap: var(--near);
+  font-size: var(--size-note);
+  font-weight: 600;
 }
 </style>

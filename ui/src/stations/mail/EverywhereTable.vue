@@ -1,71 +1,40 @@
 <script setup lang="ts">
 import type { MailPlan } from '../../api/client'
+import OfferRow from '../../fields/OfferRow.vue'
 
-/** The verdict of every rulebook on the piece, side by side. */
+/** The verdict of every rulebook on the piece, under each other. */
 defineProps<{ places: MailPlan['everywhere'] }>()
 const emit = defineEmits<{ choose: [id: string] }>()
 </script>
 
 <template>
-  <section class="everywhere" aria-label="Anywhere else">
-    <div class="head">
-      <h2>Where it could go</h2>
-      <router-link to="/rules" data-test="to-rules">Read and edit the rules</router-link>
-    </div>
-    <table class="numbers-table">
-      <thead>
-        <tr>
-          <th scope="col" class="words">Mail</th>
-          <th scope="col" class="words">Goes as</th>
-          <th scope="col" class="words">Why, or what is left</th>
-          <th scope="col">Each</th>
-          <th scope="col"><span class="sr">Send it here</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="p in places" :key="p.id" :class="{ chosen: p.chosen }" :data-test="`place-${p.id}`">
-          <th scope="row" class="words">{{ p.name }}</th>
-          <td class="words" :class="`tone-${p.tone}`">
-            <strong>{{ p.short }}</strong>
-          </td>
-          <td class="words soft">{{ p.why || '–' }}</td>
-          <td>{{ p.price || '–' }}</td>
-          <td>
-            <span v-if="p.chosen" class="soft">here</span>
-            <v-btn
-              v-else
-              variant="outlined"
-              size="small"
-              :aria-label="`Send it: ${p.name}`"
-              @click="emit('choose', p.id)"
-              >Send here</v-btn
-            >
-          </td>
-        </tr>
-      </tbody>
-    </table>
+  <section aria-label="Compare destinations">
+    <ul class="offers">
+      <OfferRow
+        v-for="p in places"
+        :key="p.id"
+        :name="p.name"
+        :chip="p.price"
+        :chosen="p.chosen"
+        chosen-as="here"
+        act="Send here"
+        :act-label="`Send it: ${p.name}`"
+        :data-test="`place-${p.id}`"
+        @take="emit('choose', p.id)"
+      >
+        <p>
+          <strong :class="`tone-${p.tone}`">{{ p.short }}</strong><span v-if="p.why" class="soft">
+            · {{ p.why }}</span
+          >
+        </p>
+      </OfferRow>
+    </ul>
+    <p class="more"><router-link to="/rules">Read and edit the rules</router-link></p>
   </section>
 </template>
 
 <style scoped>
-.everywhere {
-  display: grid;
-  gap: 6px;
-  border-top: 1px solid var(--line);
-  padding-top: 14px;
-  overflow-x: auto;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 24px;
-  align-items: baseline;
-}
-.chosen {
-  background: color-mix(in srgb, var(--mark) 28%, transparent);
-}
-td,
-th {
-  padding: 5px 14px 5px 6px;
+.more {
+  padding-top: var(--gap);
 }
 </style>

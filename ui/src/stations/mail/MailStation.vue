@@ -4,10 +4,8 @@ import { computed, ref } from 'vue'
 import BeltDrawing from '../../drawing/BeltDrawing.vue'
 import PieceDrawing from '../../drawing/PieceDrawing.vue'
 import ReliefDrawing from '../../drawing/ReliefDrawing.vue'
-import ChoiceRow from '../../fields/ChoiceRow.vue'
-import NoteList from '../../fields/NoteList.vue'
-import PickRow from '../../fields/PickRow.vue'
 import ReadingRow from '../../fields/ReadingRow.vue'
+import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 import StationLayout from '../StationLayout.vue'
@@ -20,22 +18,14 @@ import ThingList from './ThingList.vue'
 
 const props = defineProps<{ job: JobInHand }>()
 
-const { choices } = useShop()
+const { items } = useShop()
 const plan = computed(() => props.job.plan.value!)
 const mail = computed(() => plan.value.mail)
-
-const views = [
-  { id: 'piece', name: 'Closed' },
-  { id: 'relief', name: 'Relief' },
-  { id: 'belt', name: 'Belt and drum' },
-]
-const view = ref('piece')
 const at = ref(-1) // the thing in hand, by its place among the parts
 
-// What the verdict rests on stands beside the drawing, the rest below.
-const first = computed(() => mail.value.classes.find((c) => c.chosen) ?? mail.value.classes[0])
-const others = computed(() => mail.value.classes.filter((c) => c !== first.value))
-
+// The class that it goes as is read first, then the others.
+const classes = computed(() => [...mail.value.classes].sort((a, b) => Number(b.chosen) - Number(a.chosen)))
+const notes = computed(() => [...mail.value.notes, ...mail.value.postage.notes])
 const send = (destination: string) => props.job.set('mail.destination', destination)
 
 function move(part: number, x: number, y: number, on: boolean) {
@@ -47,17 +37,13 @@ function move(part: number, x: number, y: number, on: boolean) {
     on,
   )
 }
-
-const rows = computed(() => (view.value === 'belt' ? mail.value.beam.rows : mail.value.relief.rows))
 </script>
 
 <template>
-  <StationLayout :sentence="mail.sentence">
-    <template #drawing>
-      <ChoiceRow v-model="view" label="What is drawn" name="mail-view" :choices="views" />
-      <PieceDrawing v-if="view === 'piece'" :mail="mail" :unit="plan.unit" />
+  <StationLayout station="mail" :sentence="mail.sentence" :notes="notes">
+    <template #drawing="{ drawer }">
       <ReliefDrawing
-        v-else-if="view === 'relief'"
+        v-if="drawer === 'things'"
         :relief="mail.relief"
         :unit="plan.unit"
         :tick="plan.tick"
@@ -65,91 +51,74 @@ const rows = computed(() => (view.value === 'belt' ? mail.value.beam.rows : mail
         @pick="at = $event"
         @move="move"
       />
-      <BeltDrawing v-else :beam="mail.beam" />
+      <BeltDrawing v-else-if="drawer === 'bending'" :beam="mail.beam" />
+      <PieceDrawing v-else :mail="mail" :unit="plan.unit" />
     </template>
-    <PickRow
-      label="Where it goes"
-      name="destination"
-      :choices="choices('destinations')"
-      :model-value="mail.destination"
-      @update:model-value="send"
-    />
-    <template v-if="view === 'piece'">
-      <ClassChecks v-if="first" :key="first.id" :result="first" first />
-      <dl v-else class="readings">
+    <template #checks>
+      <v-select
+        label="Destination"
+        :model-value="mail.destination"
+        :items="items('destinations')"
+        data-test="pick-destination"
+        @update:model-value="send"
+      />
+      <dl class="readings">
         <ReadingRow v-for="r in mail.readings" :key="r.id" :reading="r" />
       </dl>
-      <p v-if="mail.postage.each" class="postage" data-test="postage">
+      <p v-if="mail.postage.each" data-test="postage">
         Postage <strong>{{ mail.postage.each }}</strong> each, <strong>{{ mail.postage.total }}</strong> for
         all
       </p>
-      <NoteList :notes="[...mail.notes, ...mail.postage.notes]" />
+      <ClassChecks v-for="(c, i) in classes" :key="c.id" :result="c" :first="i === 0" />
+      <PieceOptions :job="job" :cautions="mail.cautions" :options="mail.options" />
+      <p v-if="mail.source" class="soft source">{{ mail.source }}</p>
     </template>
-    <template v-else>
-      <dl class="readings">
-        <ReadingRow v-for="r in rows" :key="r.id" :reading="r" />
-      </dl>
-      <p v-if="view === 'belt'" :class="`tone-${mail.beam.tone}`" class="verdict" data-test="belt-verdict">
-        {{ mail.beam.sentence }}
-      </p>
-      <ThingList v-else :job="job" :at="at" @pick="at = $event" />
-    </template>
-    <template #below>
+    <template #fixes>
       <RemedyList
         v-if="mail.remedies.length"
         :remedies="mail.remedies"
         @apply="job.take('mail.remedies', $event)"
       />
-      <EverywhereTable :places="mail.everywhere" @choose="send" />
-      <div class="two">
-        <MeasurePanel :job="job" :measured="mail.measured" :weights="mail.weights" />
-        <PieceOptions :job="job" :cautions="mail.cautions" :options="mail.options" />
-      </div>
-      <section v-if="mail.gauge" class="gauge" aria-label="Thickness gauge">
-        <h2>Thickness gauge for a {{ mail.gauge.class }}</h2>
+      <p v-else class="soft">Nothing needs fixing for this destination.</p>
+    </template>
+    <template #destinations><EverywhereTable :places="mail.everywhere" @choose="send" /></template>
+    <template #things>
+      <dl class="readings">
+        <ReadingRow v-for="r in mail.relief.rows" :key="r.id" :reading="r" />
+      </dl>
+      <ThingList :job="job" :at="at" @pick="at = $event" />
+    </template>
+    <template #bending>
+      <p :class="`tone-${mail.beam.tone}`" class="verdict" data-test="belt-verdict">
+        {{ mail.beam.sentence }}
+      </p>
+      <dl class="readings">
+        <ReadingRow v-for="r in mail.beam.rows" :key="r.id" :reading="r" />
+      </dl>
+    </template>
+    <template #measure>
+      <MeasurePanel :job="job" :measured="mail.measured" :weights="mail.weights" />
+    </template>
+    <template #gauge>
+      <template v-if="mail.gauge">
         <p :class="{ 'tone-care': !mail.gauge.ok }" data-test="gauge-text">{{ mail.gauge.text }}</p>
-        <router-link :to="`/jobs/${job.id}/gauge`" data-test="to-gauge">Draw it at its true size</router-link>
-      </section>
-      <ClassChecks v-for="c in others" :key="c.id" :result="c" />
-      <p v-if="mail.source" class="soft source">{{ mail.source }}</p>
+        <div class="field-grid">
+          <TypedField :of="job" path="mail.gaugeWidth" :placeholder="mail.gauge.width.text" />
+          <TypedField :of="job" path="mail.gaugeHeight" :placeholder="mail.gauge.height.text" />
+          <TypedField :of="job" path="mail.measured.through" />
+        </div>
+        <router-link :to="`/jobs/${job.id}/gauge`" data-test="to-gauge">Draw it at true size</router-link>
+      </template>
+      <p v-else class="soft">This destination has no thickness limit, so it needs no gauge.</p>
     </template>
   </StationLayout>
 </template>
 
 <style scoped>
-.readings {
-  margin: 0;
-  display: grid;
-  gap: 6px;
-  --numbers: 150px;
-}
-.postage {
-  font-size: 18px;
-}
 .verdict {
-  font-size: 18px;
   font-weight: 600;
 }
 .source {
-  font-size: 14px;
-}
-.two {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(380px, 1fr));
-  gap: 18px 48px;
-  border-top: 1px solid var(--line);
-  padding-top: 14px;
-}
-.gauge {
-  border-top: 1px solid var(--line);
-  padding-top: 14px;
-  display: grid;
-  gap: 6px;
-  max-width: 900px;
-}
-@media (max-width: 820px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr);
-  }
+  font-size: var(--size-note);
 }
 </style>

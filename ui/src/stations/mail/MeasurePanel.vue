@@ -48,11 +48,10 @@ const stiffness = ['overhang', 'droop', 'apart', 'load', 'sag']
 
 <template>
   <section class="measure" aria-label="Measure it">
-    <h2>Measure it</h2>
-    <table class="numbers-table">
+    <v-table density="compact" class="numbers">
       <thead>
         <tr>
-          <th scope="col" class="words">Of the piece</th>
+          <th scope="col">Closed piece</th>
           <th scope="col">Predicted</th>
           <th scope="col">Measured</th>
           <th scope="col">Off by</th>
@@ -60,7 +59,7 @@ const stiffness = ['overhang', 'droop', 'apart', 'load', 'sag']
       </thead>
       <tbody>
         <tr v-for="r in rows" :key="r.id" :data-test="`measured-${r.id}`">
-          <th scope="row" class="words">{{ r.label }}</th>
+          <th scope="row">{{ r.label }}</th>
           <td>{{ r.predicted }}</td>
           <td>
             <strong>{{ r.measured || '–' }}</strong>
@@ -68,18 +67,19 @@ const stiffness = ['overhang', 'droop', 'apart', 'load', 'sag']
           <td>{{ r.off || '–' }}</td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <div class="taking">
       <template v-for="d in devices" :key="d.id">
         <v-btn
           variant="flat"
           color="secondary"
+          size="small"
           :loading="busy === d.id"
           :data-test="`take-${d.id}`"
           @click="ask(d, 'read')"
-          >Take the {{ d.name }}</v-btn
+          >Read the {{ d.name }}</v-btn
         >
-        <v-btn v-if="d.tares" variant="outlined" data-test="tare" @click="ask(d, 'tare')"
+        <v-btn v-if="d.tares" variant="outlined" size="small" data-test="tare" @click="ask(d, 'tare')"
           >Set the {{ d.name }} to zero</v-btn
         >
       </template>
@@ -87,60 +87,61 @@ const stiffness = ['overhang', 'droop', 'apart', 'load', 'sag']
     <p v-if="said" role="alert" :class="reads ? 'soft' : 'tone-care'" data-test="device-said">
       {{ said }}
     </p>
-    <p class="soft small">
-      The devices that come with the program are simulated: they measure the piece as the sums have it, a
-      little off.
-    </p>
-    <div class="fields">
+    <div class="field-grid">
       <TypedField v-for="f in piece" :key="f" :of="job" :path="`mail.measured.${f}`" />
     </div>
-    <details>
-      <summary>Stiffness by a droop, or by a weight in the middle</summary>
-      <div class="fields">
-        <TypedField v-for="f in stiffness" :key="f" :of="job" :path="`mail.measured.${f}`" />
-      </div>
-    </details>
-    <details>
-      <summary>Weight part by part</summary>
-      <table class="numbers-table narrow">
-        <tbody>
-          <tr v-for="w in weights" :key="w.name" data-test="weight">
-            <th scope="row" class="words">{{ w.name }}</th>
-            <td>{{ w.grams }}</td>
-            <td class="soft">{{ w.share }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </details>
+    <v-expansion-panels variant="accordion" class="more" multiple>
+      <v-expansion-panel elevation="0" data-test="stiffness">
+        <v-expansion-panel-title>Stiffness, measured</v-expansion-panel-title>
+        <v-expansion-panel-text>
+          <div class="field-grid">
+            <TypedField v-for="f in stiffness" :key="f" :of="job" :path="`mail.measured.${f}`" />
+          </div>
+        </v-expansion-panel-text>
+      </v-expansion-panel>
+      <v-expansion-panel elevation="0" data-test="weights">
+        <v-expansion-panel-title>Weight by part</v-expansion-panel-title>
+        <v-expansion-panel-text>
+          <v-table density="compact" class="numbers">
+            <tbody>
+              <tr v-for="w in weights" :key="w.name" data-test="weight">
+                <th scope="row">{{ w.name }}</th>
+                <td>{{ w.grams }}</td>
+                <td class="soft">{{ w.share }}</td>
+              </tr>
+            </tbody>
+          </v-table>
+        </v-expansion-panel-text>
+      </v-expansion-panel>
+    </v-expansion-panels>
+    <p class="soft small">
+      The caliper and scale here are simulated. They read the predicted values, a little off.
+    </p>
   </section>
 </template>
 
 <style scoped>
 .measure {
   display: grid;
-  gap: 8px;
-  align-content: start;
-  --numbers: 130px;
+  gap: var(--gap);
 }
 .taking {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
-}
-.fields {
-  display: grid;
-  gap: 8px;
-  padding: 4px 0;
+  gap: var(--near);
 }
 .small {
-  font-size: 14px;
+  font-size: var(--size-note);
 }
-.narrow {
-  max-width: 460px;
+.more {
+  --v-theme-surface: var(--v-theme-background);
 }
-summary {
-  cursor: pointer;
-  min-height: 32px;
-  font-weight: 600;
+.more :deep(.v-expansion-panel-title) {
+  padding: 0;
+  min-height: 36px;
+  font: 600 var(--size-text) var(--body);
+}
+.more :deep(.v-expansion-panel-text__wrapper) {
+  padding: var(--near) 0 var(--gap);
 }
 </style>

@@ -27,8 +27,7 @@ const flags = computed(() => asked.value.filter(isFlag))
 </script>
 
 <template>
-  <section class="things" aria-label="On the face">
-    <h2>On the face and in the card</h2>
+  <section class="things" aria-label="Things">
     <ul v-if="list.length" class="list">
       <li v-for="t in list" :key="t.part.id" :class="{ chosen: t.i === at }">
         <button type="button" class="name" :data-test="`thing-${t.i}`" @click="emit('pick', t.i)">
@@ -46,7 +45,7 @@ const flags = computed(() => asked.value.filter(isFlag))
     </ul>
     <p v-else class="soft">Nothing but paper yet: add what is tied, glued or laid on, or put in.</p>
     <div v-for="o in overlaps" :key="o.path" class="overlap tone-care" data-test="overlap">
-      {{ o.text }}
+      <span>{{ o.text }}</span>
       <v-btn variant="outlined" size="small" data-test="overlap-glued" @click="job.set(o.path, 'yes')"
         >Yes, glued</v-btn
       >
@@ -58,21 +57,15 @@ const flags = computed(() => asked.value.filter(isFlag))
       :model-value="none"
       :items="items('things')"
       :disabled="job.full('parts')"
-      placeholder="Add a thing"
-      aria-label="Add a thing"
+      label="Add a thing"
       data-test="pick-thing"
-      class="add"
       @update:model-value="$event && job.add('parts', $event)"
     />
     <div v-if="picked?.part.thing" :key="picked.part.id" class="fields">
-      <TypedField
-        class="named"
-        :of="job"
-        :path="`parts.${picked.i}.name`"
-        as="name"
-        :label="`Name of ${picked.part.name}`"
-      />
-      <TypedField v-for="p in edited" :key="p" :of="job" :path="p" />
+      <div class="field-grid">
+        <TypedField :of="job" :path="`parts.${picked.i}.name`" />
+        <TypedField v-for="p in edited" :key="p" :of="job" :path="p" />
+      </div>
       <div class="ticks">
         <TypedField v-for="f in flags" :key="f" :of="job" :path="f" />
       </div>
@@ -81,11 +74,9 @@ const flags = computed(() => asked.value.filter(isFlag))
 </template>
 
 <style scoped>
-.things,
-.fields {
+.things {
   display: grid;
-  gap: 8px;
-  --numbers: 130px;
+  gap: var(--gap);
 }
 .list {
   list-style: none;
@@ -93,7 +84,7 @@ const flags = computed(() => asked.value.filter(isFlag))
   padding: 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 14px;
+  gap: var(--near) var(--gap);
 }
 .list li {
   display: flex;
@@ -112,24 +103,21 @@ const flags = computed(() => asked.value.filter(isFlag))
   min-height: 36px;
   cursor: pointer;
 }
-.add {
-  max-width: 320px;
-}
 .fields {
-  grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+  display: grid;
+  gap: var(--gap);
   border-left: 4px solid var(--air-blue);
-  padding-left: 14px;
-}
-.named,
-.ticks {
-  grid-column: 1 / -1;
+  padding-left: var(--gap);
 }
 .ticks {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 18px;
+  gap: 0 var(--gap);
 }
-.named {
-  font: 650 20px var(--body);
+.overlap {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--near);
+  align-items: center;
 }
 </style>

@@ -1,69 +1,48 @@
 <script setup lang="ts">
-import type { LayoutPlan, StockPlan } from '../../api/client'
+import type { StockPlan } from '../../api/client'
 
-defineProps<{ stock: StockPlan; layout: LayoutPlan }>()
+/** The cuts of one paper in order, each under the setting of the trimmer that it needs. */
+defineProps<{ stock: StockPlan }>()
 </script>
 
 <template>
-  <section aria-label="Cuts in order" class="cuts">
-    <ol class="steps" data-test="cut-steps">
-      <li v-for="(s, i) in stock.steps" :key="i">
-        <p class="setting"><span class="soft">set</span> {{ s.setting.text }}</p>
-        <ul>
-          <li v-for="c in s.cuts" :key="c">{{ c }}</li>
-        </ul>
-      </li>
-    </ol>
-    <template v-if="layout.offcuts.length">
-      <h3>Left of sheet {{ layout.name }}</h3>
-      <ul class="offcuts" data-test="offcuts">
-        <li v-for="(o, i) in layout.offcuts" :key="i">
-          <strong>{{ o.size }}</strong> <span class="soft">{{ o.makes }}</span>
-        </li>
+  <ol class="steps" aria-label="Cuts in order" data-test="cut-steps">
+    <li v-for="(s, i) in stock.steps" :key="i">
+      <p class="setting"><span class="soft">set</span> {{ s.setting.text }}</p>
+      <ul>
+        <li v-for="c in s.cuts" :key="c">{{ c }}</li>
       </ul>
-    </template>
-  </section>
+    </li>
+  </ol>
 </template>
 
 <style scoped>
-.cuts {
-  display: grid;
-  gap: 8px;
-}
 .steps,
-.steps ul,
-.offcuts {
+ul {
   list-style: none;
   margin: 0;
   padding: 0;
 }
 .steps > li {
   display: grid;
-  grid-template-columns: 120px minmax(0, 1fr);
-  gap: 14px;
+  grid-template-columns: 96px minmax(0, 1fr);
+  gap: var(--gap);
   align-items: baseline;
-  padding: 6px 0;
+  padding: var(--near) 0;
   border-bottom: 1px solid var(--line);
 }
 .setting {
-  font-size: 26px;
+  font-size: var(--size-number);
   font-weight: 650;
   text-align: right;
   white-space: nowrap;
 }
 .setting .soft {
-  font-size: 14px;
+  font-size: var(--size-note);
   font-weight: 400;
 }
-.steps ul li {
-  font-size: 15px;
+ul li {
+  font-size: var(--size-note);
   line-height: 1.35;
-}
-.offcuts {
-  display: grid;
-  gap: 2px;
-}
-h3 {
-  font-size: 17px;
 }
 </style>

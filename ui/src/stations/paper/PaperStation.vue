@@ -3,8 +3,7 @@ import { computed, onScopeDispose, ref, watch } from 'vue'
 
 import type { StockPlan } from '../../api/client'
 import CutDrawing from '../../drawing/CutDrawing.vue'
-import ChoiceRow from '../../fields/ChoiceRow.vue'
-import NoteList from '../../fields/NoteList.vue'
+import OfferRow from '../../fields/OfferRow.vue'
 import TypedField from '../../fields/TypedField.vue'
 import { useLongSearch } from '../../job/longSearch'
 import type { JobInHand } from '../../job/useJob'
@@ -26,8 +25,10 @@ const stock = computed(() => {
   return better.value && now && better.value.id === now.id ? better.value : now
 })
 const stocks = computed(() =>
-  paper.value.stocks.map((s) => ({ id: s.id, name: `${s.name}: ${s.sheets || 'none'}` })),
+  paper.value.stocks.map((s) => ({ value: s.id, title: `${s.name}: ${s.sheets || 'none'}` })),
 )
+const chosenStock = computed({ get: () => stock.value?.id ?? '', set: (id: string) => (chosen.value = id) })
+const notes = computed(() => [...paper.value.notes, ...(stock.value?.notes ?? [])])
 const sheets = computed(() =>
   (stock.value?.choices ?? []).map((c) => ({ value: c.id, title: `${c.name}: ${c.text}` })),
 )
@@ -54,86 +55,111 @@ async function longer() {
 </script>
 
 <template>
-  <StationLayout :sentence="paper.sentence">
+  <StationLayout station="paper" :sentence="paper.sentence" :notes="notes">
     <template #drawing>
-      <ChoiceRow
-        v-if="stocks.length > 1"
-        label="Paper"
-        name="cut-stock"
-        :choices="stocks"
-        :model-value="stock?.id ?? ''"
-        @update:model-value="chosen = $event"
-      />
-      <template v-if="stock && layout">
-        <div v-if="stock.layouts.length > 1" class="layouts" role="group" aria-label="Sheets">
+      <CutDrawing v-if="stock && layout" :stock="stock" :layout="layout" :unit="plan.unit" />
+      <p v-else class="soft">There is no sheet to draw: see what would make it possible.</p>
+    </template>
+    <template #cuts>
+      <div v-if="stocks.length > 1 || (stock?.layouts.length ?? 0) > 1" class="which">
+        <v-select
+          v-if="stocks.length > 1"
+          v-model="chosenStock"
+          label="Paper"
+          :items="stocks"
+          data-test="cut-stock"
+        />
+        <div v-if="stock && stock.layouts.length > 1" class="layouts" role="group" aria-label="Sheets">
           <v-btn
             v-for="(l, i) in stock.layouts"
             :key="l.name"
             variant="outlined"
             size="small"
-            :active="l.name === layout.name"
+            :active="l.name === layout?.name"
             :data-test="`layout-${l.name}`"
             @click="shown = i"
           >
             {{ l.name }}{{ l.times > 1 ? ` × ${l.times}` : '' }}
           </v-btn>
         </div>
-        <CutDrawing :stock="stock" :layout="layout" :unit="plan.unit" />
-      </template>
-      <p v-else class="soft">There is no sheet to draw: see what would make it possible.</p>
-    </template>
-    <NoteList :notes="plan.paper.notes" />
-    <template v-if="stock">
-      <h2 data-test="stock-name">{{ stock.name }}</h2>
-      <p class="take" data-test="stock-text">{{ stock.text || 'cannot be cut yet' }}</p>
-      <NoteList :notes="stock.notes" />
-      <v-select
-        :model-value="stock.sheet"
-        :items="sheets"
-        aria-label="Sheet it is cut from"
-        data-test="cut-sheet"
-        @update:model-value="takeSheet"
-      />
-      <div v-if="progress" class="search" data-test="progress">
-        <v-progress-linear
-          :model-value="(100 * progress.steps) / progress.of"
-          color="primary"
-          height="8"
-          aria-label="How far the search is"
-        />
-        <span>{{ progress.sheets || '…' }} sheets so far</span>
-        <v-btn variant="outlined" size="small" data-test="stop-search" @click="stop">Stop</v-btn>
       </div>
-      <v-btn
-        v-else-if="!stock.proven && stock.sheets > 0"
-        class="longer"
-        variant="outlined"
-        data-test="search-longer"
-        @click="longer"
-        >Search longer</v-btn
-      >
-      <p v-if="failure" class="tone-trouble" role="alert">{{ failure }}</p>
-      <CutSteps v-if="layout" :stock="stock" :layout="layout" />
+      <template v-if="stock">
+        <p data-test="stock-text">
+          <strong data-test="stock-name">{{ stock.name }}</strong>: {{ stock.text || 'cannot be cut yet' }}
+        </p>
+        <CutSteps :stock="stock" />
+      </template>
     </template>
-    <TypedField v-for="o in paper.options" :key="o" :of="job" :path="o" />
-    <template #below><FoldTable :sheets="paper.folds" :fold="job.job.value!.card.fold" /></template>
+    <template #sheets>
+      <template v-if="stock">
+        <div class="field-grid">
+          <v-select
+            v-if="stocks.length > 1"
+            v-model="chosenStock"
+            label="Paper"
+            :items="stocks"
+            data-test="sheet-stock"
+          />
+          <v-select
+            :model-value="stock.sheet"
+            :items="sheets"
+            label="Cut from"
+            data-test="cut-sheet"
+            @update:model-value="takeSheet"
+          />
+          <TypedField v-for="o in paper.options" :key="o" :of="job" :path="o" />
+        </div>
+        <div v-if="progress" class="search" data-test="progress">
+          <v-progress-linear
+            :model-value="(100 * progress.steps) / progress.of"
+            color="primary"
+            height="8"
+            aria-label="How far the search is"
+          />
+          <span>{{ progress.sheets || '…' }} sheets so far</span>
+          <v-btn variant="outlined" size="small" data-test="stop-search" @click="stop">Stop</v-btn>
+        </div>
+        <v-btn
+          v-else-if="!stock.proven && stock.sheets > 0"
+          class="longer"
+          variant="outlined"
+          size="small"
+          data-test="search-longer"
+          @click="longer"
+          >Search longer</v-btn
+        >
+        <p v-if="failure" class="tone-trouble" role="alert">{{ failure }}</p>
+      </template>
+      <FoldTable :sheets="paper.folds" :fold="job.job.value!.card.fold" />
+    </template>
+    <template #leftovers>
+      <template v-if="layout?.offcuts.length">
+        <p>Left of sheet {{ layout.name }} of {{ stock?.name }}:</p>
+        <ul class="offers" data-test="offcuts">
+          <OfferRow v-for="(o, i) in layout.offcuts" :key="i" :name="o.size">
+            <p class="soft">{{ o.makes }}</p>
+          </OfferRow>
+        </ul>
+      </template>
+      <p v-else class="soft">Nothing worth keeping is left of this sheet.</p>
+    </template>
   </StationLayout>
 </template>
 
 <style scoped>
+.which {
+  display: grid;
+  gap: var(--gap);
+}
 .layouts {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
-  margin-top: 8px;
-}
-.take {
-  font-size: 18px;
+  gap: var(--near);
 }
 .search {
   display: grid;
   grid-template-columns: 1fr auto auto;
-  gap: 12px;
+  gap: var(--gap);
   align-items: center;
 }
 .longer {

@@ -18,53 +18,47 @@ const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).s
 
 <template>
   <section class="ways" :aria-label="where">
-    <h2>{{ where }}</h2>
+    <p v-if="!chosen.settings.length" class="soft">There is nothing to score: use it as it is.</p>
     <ChoiceRow
       v-if="ways.length > 1"
-      label="Way of setting the scores"
+      label="Scoring"
       name="way"
       :choices="choices"
       :model-value="chosen.id"
       @update:model-value="emit('choose', $event)"
     />
-    <div class="set">
-      <ul class="settings">
-        <li v-for="s in chosen.settings" :key="s.label + s.from" data-test="score">
-          <span class="number" data-test="setting">{{ s.at.text }}</span>
-          <span>
-            {{ s.label }} <span v-if="s.from" class="soft">{{ s.from }}</span>
-            <small v-if="s.exact" class="soft">the sums say {{ s.exact }}</small>
-          </span>
-        </li>
-      </ul>
-      <ol class="steps">
-        <li v-for="step in chosen.steps" :key="step">{{ step }}</li>
-      </ol>
-      <div class="board">
-        <TypedField v-for="t in chosen.tools" :key="t" :of="shelf" :path="t" as="line" />
-        <RenumberedJobs v-if="chosen.tools.length" />
-      </div>
-    </div>
-    <table class="numbers-table">
+    <ul class="settings">
+      <li v-for="s in chosen.settings" :key="s.label + s.from" data-test="score">
+        <span class="number" data-test="setting">{{ s.at.text }}</span>
+        <span>
+          {{ s.label }} <span v-if="s.from" class="soft">{{ s.from }}</span>
+          <small v-if="s.exact" class="soft">exactly {{ s.exact }}</small>
+        </span>
+      </li>
+    </ul>
+    <ol class="steps">
+      <li v-for="step in chosen.steps" :key="step">{{ step }}</li>
+    </ol>
+    <v-table v-if="ways.length && chosen.settings.length" density="compact" class="numbers">
       <caption class="sr">
         What is left of ease and seam when cuts and scores are off by half a tick
       </caption>
       <thead>
         <tr>
-          <th scope="col">Way</th>
+          <th scope="col">Scoring</th>
           <th v-if="sheetsDiffer" scope="col">Sheet</th>
           <th scope="col">Ease</th>
-          <th scope="col">likely left</th>
+          <th scope="col">usually left</th>
           <th scope="col">at worst</th>
           <th scope="col">Seam</th>
-          <th scope="col">likely left</th>
+          <th scope="col">usually left</th>
           <th scope="col">at worst</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="w in ways" :key="w.id" :class="{ here: w.id === chosen.id }">
           <th scope="row">
-            {{ w.name }} <mark v-if="w.safer" class="safer" data-test="safer-way">the safer way</mark>
+            {{ w.name }} <mark v-if="w.safer" class="safer" data-test="safer-way">safer</mark>
           </th>
           <td v-if="sheetsDiffer">{{ w.sheet.text }}</td>
           <td>{{ w.ease.text }}</td>
@@ -75,63 +69,53 @@ const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).s
           <td>{{ w.seamWorst.text }}</td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
+    <div class="field-grid">
+      <TypedField v-for="t in chosen.tools" :key="t" :of="shelf" :path="t" />
+    </div>
+    <RenumberedJobs v-if="chosen.tools.length" />
   </section>
 </template>
 
 <style scoped>
 .ways {
   display: grid;
-  gap: 12px;
-  border-top: 1px solid var(--line);
-  padding-top: 14px;
-}
-.set {
-  display: grid;
-  grid-template-columns: minmax(260px, auto) minmax(280px, 1fr) minmax(0, 300px);
-  gap: 12px 36px;
-  align-items: start;
+  gap: var(--gap);
 }
 .settings {
   list-style: none;
   margin: 0;
   padding: 0;
   display: grid;
-  gap: 4px;
+  grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+  gap: var(--near) var(--gap);
 }
 .settings li {
   display: grid;
-  grid-template-columns: 110px 1fr;
-  gap: 14px;
+  grid-template-columns: 74px 1fr;
+  gap: var(--gap);
   align-items: baseline;
+  font-size: var(--size-note);
 }
 .number {
-  font-size: 28px;
+  font-size: var(--size-number);
   font-weight: 650;
   text-align: right;
   white-space: nowrap;
 }
 small {
   display: block;
-  font-size: 14px;
+  font-size: var(--size-note);
 }
 .steps {
-  margin: 6px 0 0;
+  margin: 0;
   padding-left: 1.3em;
   display: grid;
-  gap: 6px;
-  font-size: 17px;
+  gap: var(--near);
 }
 .safer {
-  margin-left: 8px;
   padding: 0 4px;
   background: var(--mark);
   color: inherit;
-  font-weight: 450;
-}
-@media (max-width: 1000px) {
-  .set {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -1,0 +1,128 @@
+package e2e
+
+import (
+	"strings"
+	"testing"
+
+	"yellowparcel/core/job"
+	"yellowparcel/demo"
+)
+
+// sights are the windows that every station is laid out for. The first two are looked at
+// with every demo job, the others with three.
+var sights = []struct {
+	name          string
+	width, height int
+	dark, metric  bool
+	jobs          int
+}{
+	{"1280 x 800", 1280, 800, false, false, len(demo.Jobs())},
+	{"820 wide", 820, 1180, false, false, len(demo.Jobs())},
+	{"1024 x 768", 1024, 768, false, false, 3},
+	{"dark", 1280, 800, true, false, 3},
+	{"millimetres", 1280, 800, false, true, 3},
+	{"200 %", 640, 400, false, false, 3},
+}
+
+// laidOut reports what is wrong with how a station lies on its screen, see the test.
+const laidOut = `(whole) => {
+  const bad = []
+  const box = (s) => document.querySelector(s).getBoundingClientRect()
+  const page = document.documentElement
+  const high = innerHeight
+  const ticket = box('.strip'), sentence = box('[data-test=headline]'), drawn = box('[data-test=drawing-box], main .none')
+  if (whole && page.scrollHeight > high) bad.push('the page is ' + (page.scrollHeight - high) + ' px too long')
+  if (page.scrollWidth > innerWidth) bad.push('it runs ' + (page.scrollWidth - innerWidth) + ' px off sideways')
+  if (!whole && ticket.height > high / 10) bad.push('the ticket is ' + ticket.height + ' px high')
+  const room = (ticket.top - sentence.bottom) * innerWidth
+  const seen = Math.max(0, Math.min(drawn.bottom, ticket.top) - Math.max(drawn.top, sentence.bottom)) * drawn.width
+  if (seen < room / 2) bad.push('the drawing has ' + Math.round((100 * seen) / room) + ' % of the room: ' + Math.round(drawn.width) + ' x ' + Math.round(drawn.height))
+  const svg = document.querySelector('[data-test=drawing-box] svg')
+  if (!svg) return bad.concat('nothing is drawn')
+  let l = 1e9, t = 1e9, r = -1e9, b = -1e9
+  for (const el of svg.querySelectorAll('path, rect, circle, ellipse, line, text')) {
+    if (el.closest('defs, clipPath, .reach')) continue
+    const e = el.getBoundingClientRect()
+    if (e.width + e.height === 0) continue
+    l = Math.min(l, e.left); t = Math.min(t, e.top); r = Math.max(r, e.right); b = Math.max(b, e.bottom)
+    if (el.tagName === 'text' && (e.left < drawn.left - 1 || e.right > drawn.right + 1 || e.top < drawn.top - 1 || e.bottom > drawn.bottom + 1)) bad.push('“' + el.textContent.trim() + '” is cut off in the drawing')
+  }
+  if (r - l < 0.92 * drawn.width && b - t < 0.92 * drawn.height) bad.push('the drawing fills ' + Math.round((100 * (r - l)) / drawn.width) + ' by ' + Math.round((100 * (b - t)) / drawn.height) + ' % of its box')
+  // Nothing is cut off: no text is wider than what it stands in.
+  for (const el of document.querySelectorAll('header *, .drawers *, .drawer *, .foot *, .strip *, h1')) {
+    if (el.closest('.sr, svg, .v-select, .v-slider') || !el.getClientRects().length) continue
+    const s = getComputedStyle(el)
+    if (el.scrollWidth > el.clientWidth + 1 && el.clientWidth > 0 && s.overflowX !== 'visible' && !el.matches('input, .v-field__field')) bad.push('cut off: ' + el.className + ' “' + el.textContent.trim().slice(0, 40) + '”')
+    if (el.matches('input') && el.scrollWidth > el.clientWidth + 2 && el.closest('.drawer')) bad.push('a field is too narrow for “' + el.value + '”')
+  }
+  // Nothing overlaps: what stands beside and under each other keeps apart.
+  const parts = [...document.querySelectorAll('header > *, .drawer > *, .drawer .offer > *, .drawer .field-grid > *, .foot > *')].filter((el) => el.getClientRects().length)
+  for (const el of parts) {
+    const next = el.nextElementSibling
+    if (!next || !next.getClientRects().length) continue
+    const a = el.getBoundingClientRect(), c = next.getBoundingClientRect()
+    const x = Math.min(a.right, c.right) - Math.max(a.left, c.left), y = Math.min(a.bottom, c.bottom) - Math.max(a.top, c.top)
+    if (x > 1 && y > 1) bad.push('overlap: “' + el.textContent.trim().slice(0, 30) + '” and “' + next.textContent.trim().slice(0, 30) + '”')
+  }
+  return bad
+}`
+
+// One station is one screen: in every drawer of every station of the demo jobs nothing
+// scrolls, runs off, is cut off or lies on something else, the drawing has half of the room
+// and fills it, and no label, value or box is empty.
+func TestOneScreenAStation(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	for _, s := range sights {
+		t.Run(s.name, func(t *testing.T) {
+			w := openIn(t, browser(t), p, "/", s.width, s.height)
+			w.see(test("job"), "Meteor-night")
+			w.MustEval(`(dark) => localStorage.setItem('yellow-parcel-light', dark ? 'lamp' : 'day')`, s.dark)
+			if s.metric {
+				w.MustEval(`() => fetch('/api/shop', {method: 'PATCH', headers: {'content-type': 'application/json'}, body: JSON.stringify({edits: [{act: 'set', path: 'style', text: 'mm 500000'}]})})`)
+			}
+			for _, j := range demo.Jobs()[:s.jobs] {
+				w.goTo("/")
+				at := strings.TrimSuffix(w.openJob(j.Name), "card")
+				for _, station := range job.Stations() {
+					w.goTo(at + station.ID)
+					w.see(test("headline"), "")
+					for _, drawer := range station.Drawers {
+						w.drawer(drawer.ID)
+						w.MustEval(`() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))`)
+						found := append(w.MustEval(laidOut, s.height > 600).Arr(), w.MustEval(empties).Arr()...)
+						for _, what := range found {
+							t.Errorf("%s, %s/%s: %s", j.Name, station.ID, drawer.ID, what.Str())
+						}
+					}
+				}
+			}
+			w.quiet()
+		})
+	}
+}
+
+// A drawer has an address and is remembered: with another job, at another station and after.
+func TestDrawersHaveAddresses(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := strings.TrimSuffix(w.openJob("Meteor-night invitation"), "card")
+	shown := func(drawer string) {
+		t.Helper()
+		w.await(test("drawer") + `[data-drawer="` + drawer + `"]`)
+	}
+	w.goTo(at + "envelope/scoring")
+	shown("scoring")
+	w.drawer("finish")
+	if here := w.MustInfo().URL; !strings.HasSuffix(here, "/envelope/finish") {
+		t.Errorf("its address is %s", here)
+	}
+	w.click(test("ticket-mail"))
+	shown("checks")
+	w.station("Dome rota, holiday card", "envelope")
+	shown("finish")
+	w.goTo(at + "envelope/nowhere")
+	shown("finish")
+	w.quiet()
+}
