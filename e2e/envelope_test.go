@@ -114,7 +114,7 @@ func TestPastedRecipes(t *testing.T) {
 	paste("Sheet 10 square, score 5 1/16 and 4 1/16 from each corner, for a 5 3/8 square card")
 	w.see(test("recipe")+" "+test("notes"), "Its board must read between 11/16 and 15/16 at the sheet's corner; 13/16 is taken here")
 	w.click(test("take-corner"))
-	w.see(test("recipe-sentence"), "It makes an envelope of ≈ 5 5/8 × 7 5/8")
+	w.see(test("recipe-sentence"), "It makes an envelope of 5 5/8 × 7 5/8")
 	away()
 
 	paste("Cut 7 1/2 by 10 3/4, wobble, score 1/2 from both sides, 1 3/4 from the top, 4 1/0 from the bottom")

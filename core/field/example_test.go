@@ -15,6 +15,6 @@ func Example() {
 	fmt.Println(f.Apply(field.Edit{Act: field.Type, Path: f.Path, Text: "14 cm"}, style), style.Show(width))
 	fmt.Println(f.Apply(field.Edit{Act: field.Type, Path: f.Path, Text: "1/2"}, style))
 	// Output:
-	// <nil> ≈ 5 1⁄2
+	// <nil> 5 1⁄2
 	// The card width of 1⁄2 in is too small to work with: type at least 1 in.
 }

@@ -16,5 +16,5 @@ func Example() {
 	// Output:
 	// 5 3⁄8 136.525 mm <nil>
 	// 2 11⁄16
-	// ≈ 5 1⁄2 in
+	// 5 1⁄2 in
 }

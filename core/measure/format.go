@@ -9,24 +9,19 @@ import (
 // draw a true fraction, and reads as "one over two" aloud.
 const fractionSlash = "\u2044"
 
-// about marks a value that is shown rounded.
-const about = "≈ "
-
 // Show returns the length as people read it in this style, without the unit:
-// reduced fractions of an inch at the tick, or decimal millimetres. A value
-// that had to be rounded to be shown is marked: "≈ 3 9⁄16".
+// reduced fractions of an inch at the tick, or decimal millimetres. What has to be
+// rounded to be shown is shown plainly; Rounds tells, and Other has it exactly.
 func (s Style) Show(l Length) string {
 	near := l.Abs().Near(s.Tick)
 	text := s.exactly(near)
 	switch {
 	case near != l.Abs() && near == 0:
-		// "≈ 0" would hide that there is something; say which side it is on.
+		// A plain 0 would hide that there is something; say which side it is on.
 		if l < 0 {
 			return "> −" + s.exactly(s.Tick)
 		}
 		return "< " + s.exactly(s.Tick)
-	case near != l.Abs():
-		return about + sign(l) + text
 	}
 	return sign(l) + text
 }

@@ -117,7 +117,7 @@ func (m cardStation) card() CardPlan {
 	j := m.Job()
 	c := CardPlan{Overlaps: m.overlaps(),
 		Width: m.shown(j.Card.Width), Height: m.shown(j.Card.Height),
-		Thickness: Shown{m.Thick().Used, m.fine().Show(m.Thick().Used)}, Predicted: Shown{m.Thick().Predicted, m.fine().Show(m.Thick().Predicted)},
+		Thickness: shownIn(m.fine(), m.Thick().Used), Predicted: shownIn(m.fine(), m.Thick().Predicted),
 		PredictedExact: m.exact(m.Thick().Predicted), Measured: m.Thick().Measured,
 		Notes: []say.Note{}, Sheets: []SheetPlan{}, Options: m.cardOptions(), More: cardMore, MoreSet: m.cardMoreSet(),
 	}

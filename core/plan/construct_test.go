@@ -84,7 +84,7 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 	}
 	j.Envelope.Construction = blank.CutDownID
 	// One seam of 3/4 and half of 1/4 and 0.85 mm.
-	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "Mark ≈ 7⁄8 beyond each of its sides") {
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "Mark 7⁄8 beyond each of its sides") {
 		t.Errorf("without sums: %s", n)
 	}
 	j.Envelope.Construction = "origami"
@@ -114,7 +114,7 @@ func TestPlainRectangle(t *testing.T) {
 		}
 	}
 	// 5 3/8 + 0.85 mm + 1/4.
-	if p.Mail.Short != "letter" || throat != "≈ 5 11⁄16" {
+	if p.Mail.Short != "letter" || throat != "5 11⁄16" {
 		t.Errorf("%s; between the strips %q", p.Mail.Short, throat)
 	}
 }

@@ -99,7 +99,7 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all []compare.C
 	}
 	p := MailPlan{
 		Destination: m.Job().Mail.Destination, Notes: []say.Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []say.Note{}},
-		Width: m.shown(e.Width), Height: m.shown(e.Height), Thickness: Shown{piece.Thickness, m.fine().Show(piece.Thickness)},
+		Width: m.shown(e.Width), Height: m.shown(e.Height), Thickness: shownIn(m.fine(), piece.Thickness),
 		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(), Options: m.mailOptions(),
 		Readings: []Reading{
 			{"closed", "Closed size", m.by(e.Width, e.Height), "lying flat"},

@@ -281,7 +281,7 @@ func TestShelfIsTyped(t *testing.T) {
 	if shop.Envelopes[0].Width != 6*in || shop.Sheets[0].Height != 11*in {
 		t.Error("ApplyToShop changed the shop it was given")
 	}
-	if f := got.Inputs(); f["envelopes.0.width"].Text != "≈ 6 1⁄8" || f["envelopes.0.width"].Exact != "155 mm" || f["stocks.0.caliper"].Text != "0.11 mm" || f["stocks.1.have"].Text != "" || f["stocks.0.have"].Text != "180" {
+	if f := got.Inputs(); f["envelopes.0.width"].Text != "6 1⁄8" || f["envelopes.0.width"].Exact != "155 mm" || f["stocks.0.caliper"].Text != "0.11 mm" || f["stocks.1.have"].Text != "" || f["stocks.0.have"].Text != "180" {
 		t.Errorf("%v", f["envelopes.0.width"])
 	}
 	for path, typed := range map[string]string{

@@ -3,7 +3,6 @@ package plan
 import (
 	"context"
 	"slices"
-	"strings"
 
 	"yellowparcel/core/compare"
 	"yellowparcel/core/cutting"
@@ -14,11 +13,12 @@ import (
 	"yellowparcel/core/say"
 )
 
-// Shown is a length with the text it is shown as, in the shop's unit and tick,
-// marked with ≈ when rounded.
+// Shown is a length with the text it is shown as, in the shop's unit and tick; Exact is
+// the same exactly, where that had to be rounded.
 type Shown struct {
-	Nm   measure.Length `json:"nm"`
-	Text string         `json:"text"`
+	Nm    measure.Length `json:"nm"`
+	Text  string         `json:"text"`
+	Exact string         `json:"exact,omitempty"`
 }
 
 // Reading is one number that a station shows: what it is, its value and a few
@@ -93,16 +93,20 @@ func (m maker) fine() measure.Style { return m.Style().Finest() }
 // exact names a length that is no tick of this shop in the unit that suits it.
 func (m maker) exact(l measure.Length) string { return m.Style().Other(l) }
 
-func (m maker) shown(l measure.Length) Shown { return Shown{l, m.Style().Show(l)} }
+func (m maker) shown(l measure.Length) Shown { return shownIn(m.Style(), l) }
 
-// by writes two lengths as a size: "5 3⁄8 × 7", with one mark in front when
-// either is rounded.
-func (m maker) by(w, h measure.Length) string {
-	a, b := m.Style().Show(w), m.Style().Show(h)
-	if plain, rounded := strings.CutPrefix(b, "≈ "); rounded && w >= 0 {
-		return "≈ " + strings.TrimPrefix(a, "≈ ") + " × " + plain
+// shownIn shows a length at the tick of a style.
+func shownIn(style measure.Style, l measure.Length) Shown {
+	s := Shown{Nm: l, Text: style.Show(l)}
+	if style.Rounds(l) {
+		s.Exact = style.Other(l)
 	}
-	return a + " × " + b
+	return s
+}
+
+// by writes two lengths as a size: "5 3⁄8 × 7".
+func (m maker) by(w, h measure.Length) string {
+	return m.Style().Show(w) + " × " + m.Style().Show(h)
 }
 
 // Make works out the plan. The job must pass Job.Check and the shop

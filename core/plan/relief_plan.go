@@ -60,7 +60,7 @@ func (m mailStation) reliefPlan() ReliefPlan {
 	r, fine := m.Relief(), m.fine()
 	p := ReliefPlan{
 		Width: m.Job().Card.Width.Millimetres(), Height: m.Job().Card.Height.Millimetres(), Parts: []ReliefPart{},
-		Max: Shown{measure.OfMillimetres(r.Max), fine.Show(measure.OfMillimetres(r.Max))}, Min: Shown{measure.OfMillimetres(r.Min), fine.Show(measure.OfMillimetres(r.Min))}, At: r.At, Words: reliefWords(r, m.maker),
+		Max: shownIn(m.fine(), measure.OfMillimetres(r.Max)), Min: shownIn(m.fine(), measure.OfMillimetres(r.Min)), At: r.At, Words: reliefWords(r, m.maker),
 	}
 	for i, q := range r.Parts {
 		part := m.Job().Parts[m.Laid()[i]]

@@ -37,10 +37,9 @@ type SectionPart struct {
 }
 
 func (m cardStation) roomPlan() RoomPlan {
-	fine := func(l measure.Length) Shown { return Shown{l, m.fine().Show(l)} }
 	heap, outer := m.Heap(), m.Outer()
 	r := RoomPlan{
-		Chosen: m.Room(), Block: fine(m.Thick().Used), HeapWidth: fine(heap.Width), HeapHeight: fine(heap.Height),
+		Chosen: m.Room(), Block: shownIn(m.fine(), m.Thick().Used), HeapWidth: shownIn(m.fine(), heap.Width), HeapHeight: shownIn(m.fine(), heap.Height),
 		Outer: m.by(outer.Width, outer.Height), OuterSize: outer, Section: m.section(),
 	}
 	r.Left, r.Above = m.Past()

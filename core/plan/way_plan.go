@@ -70,9 +70,11 @@ func (m envelopeStation) ways(c compare.Candidate, slots say.Slots) []WayPlan {
 
 func (m envelopeStation) way(c compare.Candidate, w blank.Way, slots say.Slots) WayPlan {
 	k, ease := c.Kind.Way(w.ID), w.Ease()
+	// Ways are told apart by less than a tick.
+	left := func(l measure.Length) Shown { return Shown{Nm: l, Text: m.decimal(l)} }
 	p := WayPlan{
-		ID: w.ID, Name: k.Name, Tools: []string{}, Sheet: m.shown(w.SheetWidth), Ease: m.shown(ease), EaseWorst: m.shown(w.EaseLeft().Worst), EaseRSS: m.shown(w.EaseLeft().Usual),
-		Seam: m.shown(w.Seam), SeamWorst: m.shown(w.SeamLeft().Worst), SeamRSS: m.shown(w.SeamLeft().Usual),
+		ID: w.ID, Name: k.Name, Tools: []string{}, Sheet: m.shown(w.SheetWidth), Ease: left(ease), EaseWorst: left(w.EaseLeft().Worst), EaseRSS: left(w.EaseLeft().Usual),
+		Seam: left(w.Seam), SeamWorst: left(w.SeamLeft().Worst), SeamRSS: left(w.SeamLeft().Usual),
 		Settings: []SettingPlan{}, Steps: append([]string{}, m.waySlots(c, w, slots).Lines(k.Steps...)...),
 	}
 	for _, name := range k.Asks {
@@ -93,7 +95,7 @@ func (m envelopeStation) way(c compare.Candidate, w blank.Way, slots say.Slots) 
 		if s.Exact != s.At {
 			exact = m.decimal(s.Exact)
 		}
-		p.Settings = append(p.Settings, SettingPlan{label, fromWords[s.From], Shown{s.At, m.setting(s)}, exact})
+		p.Settings = append(p.Settings, SettingPlan{label, fromWords[s.From], Shown{Nm: s.At, Text: m.setting(s)}, exact})
 	}
 	return p
 }

@@ -1500,6 +1500,7 @@ export interface components {
             version: number;
         };
         Shown: {
+            exact?: string;
             /** Format: int64 */
             nm: number;
             text: string;

@@ -1,9 +1,9 @@
 const wholeAndFraction = /(\d) (?=\d+\u2044)/g
-const markAndNumber = /([≈<]) (?=\d)/g
+const markAndNumber = /([<>]) (?=[−\d])/g
 
 /**
  * The same value with every number in its texts kept on one line: no line breaks
- * between a whole and its fraction, or between a mark such as ≈ and its number.
+ * between a whole and its fraction, or between a mark such as < and its number.
  */
 export function unbroken<T>(value: T): T {
   return JSON.parse(

@@ -1,0 +1,331 @@
+package e2e
+
+import (
+	"fmt"
+	"regexp"
+	"strings"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/go-rod/rod"
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+)
+
+// window is one browser window on the program.
+type window struct {
+	*rod.Page
+	t       *testing.T
+	asked   []string // every address it asked for
+	errors  []string // what its console complained of
+	mu      sync.Mutex
+	program *program
+}
+
+func open(t *testing.T, p *program, path string) *window {
+	t.Helper()
+	return openIn(t, browser(t), p, path, 1280, 800)
+}
+
+func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height int) *window {
+	t.Helper()
+	page, err := b.Page(proto.TargetCreateTarget{URL: "about:blank"})
+	if err != nil {
+		t.Fatal(err)
+	}
+	w := &window{Page: page.Timeout(3 * time.Minute).WithPanic(func(v any) { t.Fatal(v) }), t: t, program: p}
+	t.Cleanup(func() { _ = page.Close() })
+	if err := w.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: width, Height: height, DeviceScaleFactor: 1}); err != nil {
+		t.Fatal(err)
+	}
+	go w.EachEvent(func(e *proto.NetworkRequestWillBeSent) {
+		w.mu.Lock()
+		defer w.mu.Unlock()
+		w.asked = append(w.asked, e.Request.URL)
+	}, func(e *proto.RuntimeExceptionThrown) {
+		w.mu.Lock()
+		defer w.mu.Unlock()
+		w.errors = append(w.errors, e.ExceptionDetails.Text)
+	}, func(e *proto.LogEntryAdded) {
+		w.mu.Lock()
+		defer w.mu.Unlock()
+		if e.Entry.Level == proto.LogLogEntryLevelError {
+			w.errors = append(w.errors, e.Entry.Text)
+		}
+	})()
+	_ = proto.LogEnable{}.Call(page)
+	// A window behind another keeps painting, as on a desk with two of them.
+	_ = proto.EmulationSetFocusEmulationEnabled{Enabled: true}.Call(page)
+	w.goTo(path)
+	return w
+}
+
+func (w *window) goTo(path string) {
+	w.t.Helper()
+	if err := w.Navigate(w.program.url + path); err != nil {
+		w.t.Fatal(err)
+	}
+	if err := w.WaitLoad(); err != nil {
+		w.t.Fatal(err)
+	}
+	w.MustEval(`() => document.fonts.ready.then(() => true)`)
+}
+
+// openJob opens the job of that name from the list and returns its address.
+func (w *window) openJob(name string) string {
+	w.t.Helper()
+	w.clickOn("[data-test=job] a", regexp.QuoteMeta(name))
+	w.see("[data-test=headline]", "")
+	return w.MustInfo().URL[len(w.program.url):]
+}
+
+// test is the selector of an element by its test name.
+func test(name string) string { return `[data-test="` + name + `"]` }
+
+// text reads an element, with the typographic marks made plain.
+func (w *window) text(selector string) string {
+	w.t.Helper()
+	w.reach(selector)
+	el, err := w.Timeout(patience).Element(selector)
+	if err != nil {
+		w.t.Fatalf("%s is not on the page: %v", selector, err)
+	}
+	return plain(el.MustText())
+}
+
+func plain(s string) string {
+	return strings.TrimSpace(strings.NewReplacer("⁄", "/", "\u00a0", " ", "−", "-").Replace(s))
+}
+
+// see waits until an element's text contains the words.
+func (w *window) see(selector, words string) {
+	w.t.Helper()
+	w.reach(selector)
+	w.waitFor(fmt.Sprintf("%s to say %q", selector, words), func() (string, bool) {
+		list, err := w.Elements(selector)
+		if err != nil || len(list) == 0 {
+			return "nothing", false
+		}
+		all := ""
+		for _, el := range list {
+			text, err := el.Text()
+			if err != nil {
+				return "nothing", false
+			}
+			if strings.Contains(plain(text), words) {
+				return text, true
+			}
+			all += text + " | "
+		}
+		// What is merely good to know waits behind a button.
+		if strings.Contains(selector, "notes") {
+			if more, err := w.Elements(test("more-notes") + "[aria-expanded=false]"); err == nil && len(more) > 0 {
+				_ = more[0].Click(proto.InputMouseButtonLeft, 1)
+			}
+		}
+		return all, false
+	})
+}
+
+// waitFor asks again until it is so, for as long as patience lasts.
+func (w *window) waitFor(what string, so func() (string, bool)) {
+	w.t.Helper()
+	last := ""
+	for end := time.Now().Add(patience); time.Now().Before(end); {
+		var ok bool
+		if last, ok = so(); ok {
+			return
+		}
+		time.Sleep(15 * time.Millisecond)
+	}
+	w.t.Fatalf("waited for %s; last seen: %s", what, last)
+}
+
+// inputOf is the selector of what is typed into in a field of that name.
+func inputOf(field string) string {
+	return fmt.Sprintf(`:is(input, textarea)%[1]s, %[1]s input, %[1]s textarea`, test(field))
+}
+
+// drawer opens a drawer of the station that is open.
+func (w *window) drawer(name string) {
+	w.t.Helper()
+	w.click(test("drawer-" + name))
+	w.see(test("drawer")+`[data-drawer="`+name+`"]`, "")
+}
+
+// soon is how long something may take to be there before it is looked for elsewhere.
+const soon = 400 * time.Millisecond
+
+// reach looks for an element as a maker does: where it is not in sight, in the drawers of
+// the station, one after the other. It fails nothing: what is not there is waited for by
+// whoever needs it.
+func (w *window) reach(selector string) {
+	w.t.Helper()
+	there := func() bool {
+		has, _, err := w.Has(selector)
+		return err == nil && has
+	}
+	for end := time.Now().Add(soon); time.Now().Before(end); time.Sleep(15 * time.Millisecond) {
+		if there() {
+			return
+		}
+	}
+	tabs, _ := w.Elements(".drawers [role=tab]")
+	for _, tab := range tabs {
+		if there() || tab.Click(proto.InputMouseButtonLeft, 1) != nil {
+			return
+		}
+		for end := time.Now().Add(soon / 2); time.Now().Before(end) && !there(); {
+			time.Sleep(15 * time.Millisecond)
+		}
+	}
+}
+
+// await waits for an element where it is: what it comes of would be gone with its drawer.
+func (w *window) await(selector string) {
+	w.t.Helper()
+	w.waitFor(selector+" to be there", func() (string, bool) { return "nothing", w.MustHas(selector) })
+}
+
+// field is what is typed into in a field of that name.
+func (w *window) field(name string) *rod.Element {
+	w.t.Helper()
+	w.reach(inputOf(name))
+	return w.MustElement(inputOf(name))
+}
+
+// element is an element, looked for in the drawers too.
+func (w *window) element(selector string) *rod.Element {
+	w.t.Helper()
+	w.reach(selector)
+	return w.MustElement(selector)
+}
+
+// checks opens every class and every check that passes.
+func (w *window) checks() {
+	w.t.Helper()
+	w.reach(test("passing"))
+	w.MustEval(`async () => {
+		for (const what of ['.class > .name', '[data-test=passing]']) {
+			for (const b of document.querySelectorAll(what + '[aria-expanded=false]')) b.click()
+			await new Promise((done) => requestAnimationFrame(() => setTimeout(done)))
+		}
+	}`)
+}
+
+// fill types a text into a field, key by key, in place of what stands there.
+func (w *window) fill(field, text string) {
+	w.t.Helper()
+	w.reach(inputOf(field))
+	w.waitFor(field+" to be typed into", func() (string, bool) {
+		el, err := w.Timeout(patience / 10).Element(inputOf(field))
+		if err == nil {
+			err = el.Focus()
+		}
+		if err == nil {
+			err = el.SelectAllText()
+		}
+		if err == nil && text == "" {
+			err = w.Keyboard.Type(input.Backspace)
+		}
+		if err == nil {
+			err = el.Input(text)
+		}
+		if err != nil {
+			return err.Error(), false
+		}
+		return "", true
+	})
+}
+
+// value is what stands in a field.
+func (w *window) value(field string) string {
+	w.t.Helper()
+	return plain(w.field(field).MustProperty("value").Str())
+}
+
+// click clicks an element, brought to the middle first, clear of the ticket.
+func (w *window) click(selector string) {
+	w.t.Helper()
+	w.reach(selector)
+	w.press(selector, func(p *rod.Page) (*rod.Element, error) { return p.Element(selector) })
+}
+
+// clickOn clicks the element that says the words (a regular expression).
+func (w *window) clickOn(selector, words string) {
+	w.t.Helper()
+	w.press(selector+" "+words, func(p *rod.Page) (*rod.Element, error) { return p.ElementR(selector, words) })
+}
+
+// press clicks what find gives as soon as it can be clicked. Something that is
+// still fading in, or is drawn anew at this moment, is looked for again: a
+// person would not have seen it yet.
+func (w *window) press(what string, find func(*rod.Page) (*rod.Element, error)) {
+	w.t.Helper()
+	w.waitFor(what+" to be clicked", func() (string, bool) {
+		el, err := find(w.Timeout(patience / 10))
+		if err == nil {
+			_, err = el.Eval(`() => this.scrollIntoView({ block: 'center', behavior: 'instant' })`)
+		}
+		if err == nil {
+			// What still moves is waited for: a person would, too.
+			if moving, bad := el.Eval(`() => document.getAnimations().some((a) => a.playState === 'running' && a.effect?.target?.contains(this))`); bad == nil && moving.Value.Bool() {
+				return "it moves", false
+			}
+			err = el.Click(proto.InputMouseButtonLeft, 1)
+		}
+		if err != nil {
+			return err.Error(), false
+		}
+		return "", true
+	})
+}
+
+// slide sets a slider to a value, or as near as the pixels let it.
+func (w *window) slide(slider string, to float64) {
+	w.t.Helper()
+	w.reach(test(slider))
+	at := w.MustElement(test(slider) + " .v-slider__container").MustEval(`(to) => {
+		const r = this.getBoundingClientRect()
+		const of = (name) => Number(this.querySelector('[role=slider]').getAttribute('aria-value' + name))
+		return [r.left + 1 + (r.width - 2) * (to - of('min')) / (of('max') - of('min')), r.top + r.height / 2]
+	}`, to).Arr()
+	w.Mouse.MustMoveTo(at[0].Num(), at[1].Num()).MustClick(proto.InputMouseButtonLeft)
+}
+
+// pick clicks one of a row of choices.
+func (w *window) pick(choice string) {
+	w.t.Helper()
+	w.click("label:has(" + test(choice) + ")")
+}
+
+// saved waits until the page says that all is stored.
+func (w *window) saved() {
+	w.t.Helper()
+	w.waitFor("the job to be saved", func() (string, bool) {
+		s, err := w.MustElement(test("state")).Attribute("data-state")
+		if err != nil || s == nil {
+			return "nothing", false
+		}
+		return *s, *s == "saved"
+	})
+}
+
+// quiet fails the test when the page complained or asked another host.
+func (w *window) quiet() {
+	w.t.Helper()
+	w.mu.Lock()
+	defer w.mu.Unlock()
+	for _, e := range w.errors {
+		w.t.Errorf("the page complained: %s", e)
+	}
+	for _, url := range w.asked {
+		if !strings.HasPrefix(url, w.program.url+"/") && !strings.HasPrefix(url, "data:") && url != "about:blank" {
+			w.t.Errorf("the page asked for %s", url)
+		}
+	}
+	if len(w.asked) == 0 {
+		w.t.Error("no request was seen, so nothing was proved")
+	}
+}
