@@ -90,6 +90,7 @@ func TestOneScreenAStation(t *testing.T) {
 					for _, drawer := range station.Drawers {
 						w.drawer(drawer.ID)
 						w.MustEval(`() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))`)
+						w.MustEval(`() => window.scrollTo(0, 0)`)
 						found := append(w.MustEval(laidOut, s.height > 600).Arr(), w.MustEval(empties).Arr()...)
 						for _, what := range found {
 							t.Errorf("%s, %s/%s: %s", j.Name, station.ID, drawer.ID, what.Str())

@@ -14,7 +14,7 @@ func TestACardInABoughtA7(t *testing.T) {
 	w.click(test("new-job"))
 	w.choose("start-format", "A7")
 	w.see(test("start-sentence"), "A7, 7 1/4 × 5 1/4 in outside, takes these cards")
-	w.see(test("school-quarter"), "quarter inches")
+	w.see(test("school-quarter"), "in less")
 	w.see(test("ticket-sheet")+" .value", "A7")
 	w.saved()
 	at := w.MustEval("() => location.pathname").String()
@@ -35,7 +35,7 @@ func TestACardInABoughtA7(t *testing.T) {
 	w.choose("field-envelope.liner", "Kraft")
 	w.see(test("reading-liner"), "7 × 6 9/16")
 	w.goTo(at[:len(at)-len("card")] + "mail")
-	w.see(test("headline"), "it goes as a letter")
+	w.see(test("headline"), "Goes as a letter")
 	w.goTo(at[:len(at)-len("card")] + "paper")
 	w.see(test("notes"), "Take 1 envelope: A7, to buy.")
 	w.saved()
@@ -60,10 +60,10 @@ func TestAPocketThatOpensOnTheShortSide(t *testing.T) {
 	w.fill("field-envelope.seam", "1 1/4")
 	w.fill("field-envelope.flap", "1 3/4")
 	// Two tabs of 1 1/4 beside 6 5/16 are 8 13/16, more than 8 1/2; beside 5 5/16 7 13/16.
-	w.see(test("notes"), "It opens on the short side: opening on the long side it would be")
+	w.see(test("notes"), "It opens on the short side. On the long side it would be")
 	w.see(test("reading-opens"), "the short side")
 	w.choose("field-envelope.opens", "long side")
-	w.see(test("notes"), "opening it on the short side")
+	w.see(test("notes"), "Open it on the short side")
 	w.quiet()
 }
 
@@ -84,7 +84,7 @@ func TestTheSlitsOfABoxAreDrawn(t *testing.T) {
 	if got := w.measured("[data-part=slit]", "down", 25.4); math.Abs(got-5.0/8*25.4) > 0.4 {
 		t.Errorf("a slit measures %.2f mm, the walls %.2f", got, 5.0/8*25.4)
 	}
-	w.see("ol.steps", "slit each square 5/8 along one side, always turning the same way")
+	w.see("ol.steps", "Slit each square 5/8 along one side, always turning the same way")
 	w.pick("way-box-edges")
 	w.see(test("headline"), "Mark the edges")
 	w.quiet()
@@ -112,7 +112,7 @@ func TestPastedRecipes(t *testing.T) {
 	away()
 
 	paste("Sheet 10 square, score 5 1/16 and 4 1/16 from each corner, for a 5 3/8 square card")
-	w.see(test("recipe")+" "+test("notes"), "Its board must read between 11/16 and 15/16 at the sheet's corner; 13/16 is taken here")
+	w.see(test("recipe")+" "+test("notes"), "Its board must read between 11/16 and 15/16 at the sheet's corner, so 13/16 is taken")
 	w.click(test("take-corner"))
 	w.see(test("recipe-sentence"), "It makes an envelope of 5 5/8 × 7 5/8")
 	away()
@@ -147,7 +147,7 @@ func TestAMetricShopThroughAllStations(t *testing.T) {
 	w.see(test("reading-opens"), "the long side")
 	to("mail")
 	w.choose("pick-destination", "Germany")
-	w.see(test("headline"), "goes as a")
+	w.see(test("headline"), "Goes as a")
 	w.checks()
 	w.see(test("check-height")+" "+test("limit"), "70 mm to 250 mm")
 	w.choose("pick-destination", "United States, home post")

@@ -36,6 +36,6 @@ func TestFolds(t *testing.T) {
 	w.fill("field-card.own", "7, 7, 6 = 21")
 	w.see(test("field-card.own"), "The panels do not add up: together they are 20 in, not 21 in")
 	w.fill("field-card.own", "7, 7, 6 = 20")
-	w.see(test("headline"), "Cut 20 × 5. Outside up, score at 7 from the left; turn it over and score at 14 from the same edge")
+	w.see(test("headline"), "Cut 20 × 5. Outside up, score at 7 from the left. Turn it over and score at 14 from the same edge")
 	w.quiet()
 }

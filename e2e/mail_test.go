@@ -15,37 +15,37 @@ func TestPostOfPlainSquareAndLarge(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.station("Meteor-night invitation", "mail")
-	w.see(test("headline"), "By the published limits it goes as a letter.")
+	w.see(test("headline"), "Goes as a letter.")
 	w.checks()
 	w.see(test("class-letter")+" "+test("check-thickness")+" "+test("limit"), "0.007 in to 0.25 in")
 	w.see(test("postage"), "Postage $1.00 each, $40.00 for all")
-	w.see(test("notes"), "These prices are an example, made up")
+	w.see(test("notes"), "These prices are made up")
 	w.see(test("place-uk-inland"), "letter")
 	w.see(test("place-germany-home"), "large letter")
 	w.see(test("place-hand"), "by hand")
 
 	w.station("Meteor-night thanks, square", "mail")
-	w.see(test("headline"), "Square, so as a letter it pays the surcharge")
+	w.see(test("headline"), "Square: goes as a letter with a surcharge")
 	w.click(test("remedy-rectangle") + " button")
-	w.see(test("headline"), "By the published limits it goes as a letter.")
+	w.see(test("headline"), "Goes as a letter.")
 	w.saved()
 	w.click(test("undo"))
-	w.see(test("headline"), "Square, so as a letter it pays the surcharge")
+	w.see(test("headline"), "Square: goes as a letter with a surcharge")
 	w.click(test("place-uk-inland") + " button")
-	w.see(test("headline"), "By the published limits it goes as a letter.")
+	w.see(test("headline"), "Goes as a letter.")
 
 	w.station("Moon-watch invitation, brass and knot", "mail")
 	w.choose("pick-destination", "United Kingdom")
-	w.see(test("headline"), "it goes as a large letter: too thick by 2.26 mm (0.089 in) for a letter")
+	w.see(test("headline"), "Goes as a large letter: too thick by 2.26 mm (0.089 in) for a letter")
 	w.checks()
 	w.see(test("class-large-letter")+" "+test("check-thickness")+" "+test("limit"), "to 25 mm")
 	w.station("Meteor-night invitation", "mail")
 	w.click(test("options-closed") + " button")
 	w.choose("field-mail.addressShort", "along the short edge")
 	w.choose("pick-destination", "United States, home post")
-	w.see(test("headline"), "With the address along its short edge it pays the surcharge as a letter")
+	w.see(test("headline"), "Goes as a letter with a surcharge. Write the address")
 	w.click(test("remedy-address") + " button")
-	w.see(test("headline"), "By the published limits it goes as a letter.")
+	w.see(test("headline"), "Goes as a letter.")
 	w.quiet()
 }
 
@@ -56,13 +56,13 @@ func TestThickCardWithRemedies(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.station("Moon-watch invitation, brass and knot", "mail")
-	w.see(test("headline"), "it goes as a large envelope: too thick by 0.036 in for a letter")
+	w.see(test("headline"), "Goes as a large envelope: too thick by 0.036 in for a letter")
 	w.click(test("drawer-things"))
 	w.see(test("reading-max"), "17/64")
 	w.see("dl.readings", "“Ribbon” and “Ribbon knot” lie on each other")
 	w.see(test("remedy-leave:letter"), "Leave off “Ribbon knot”")
 	w.click(test("remedy-leave:letter") + " button")
-	w.see(test("headline"), "As a letter it may pay the surcharge: too lumpy by 0.041 in (guidance). Ask first.")
+	w.see(test("headline"), "Ask first: as a letter it may pay a surcharge. Too lumpy by 0.041 in (guidance).")
 	w.see(test("reading-max"), "3/16")
 	w.click(test("undo"))
 	w.see(test("headline"), "too thick by 0.036 in")
@@ -124,7 +124,7 @@ func TestCaliperReading(t *testing.T) {
 	w.fill("field-mail.measured.thickness", "5/16")
 	w.see(test("headline"), "large envelope")
 	w.fill("field-mail.measured.thickness", "")
-	w.see(test("headline"), "it goes as a letter")
+	w.see(test("headline"), "Goes as a letter")
 	w.quiet()
 
 	bad := start(t, t.TempDir(), "127.0.0.1:0", "--devices", "rubbish")
@@ -145,7 +145,7 @@ func TestRulesAndGauge(t *testing.T) {
 	w := open(t, p, "/")
 	at := w.station("Meteor-night invitation", "mail")
 	w.click(test("to-gauge"))
-	w.see(test("gauge-text"), "From stiff card of 8 5/16 × 3 cut a slot of 6 5/16 × 1/4: along from 1 to 7 5/16, across from 1 3/8 to 1 5/8.")
+	w.see(test("gauge-text"), "From stiff card of 8 5/16 × 3 cut a slot of 6 5/16 × 1/4. Its length runs from 1 to 7 5/16, its width from 1 3/8 to 1 5/8.")
 	const pixel = 25.4 / 96
 	for selector, want := range map[string]float64{"[data-part=slot]": 6.3125 * 25.4, test("check-bar") + " path": 100} {
 		if got := w.MustElement(selector).MustEval(`() => this.getBBox().width * this.getScreenCTM().a`).Num() * pixel; got < want-.1 || got > want+.1 {
@@ -192,7 +192,7 @@ func TestRulesAndGauge(t *testing.T) {
 	w.quietBut("422")
 	w.goTo(at + "mail")
 	w.choose("pick-destination", "United States, home post, my copy")
-	w.see(test("headline"), "it goes as a large envelope: too long by")
+	w.see(test("headline"), "Goes as a large envelope: too long by")
 	w.saved()
 }
 
@@ -253,7 +253,7 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 	w.goTo(at + "mail")
 	w.click(test("options-closed") + " button")
 	w.click(test("field-mail.bare") + " input")
-	w.see(test("headline"), "it goes as a postcard")
+	w.see(test("headline"), "Goes as a postcard")
 	w.checks()
 	w.see(test("class-postcard"), "Without an envelope")
 
@@ -262,7 +262,7 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 	heap := w.text(test("reading-girth-across"))
 	w.station("Moon-watch invitation, brass and knot", "card")
 	w.see("[data-test=ticket-card]", "7 × 5")
-	if text := plain(w.element(test("room")).MustEval(`() => this.textContent`).Str()); !strings.Contains(text, heap+" across") {
+	if text := plain(w.element(test("room")).MustEval(`() => this.textContent`).Str()); !strings.Contains(text, heap+" in width") {
 		t.Errorf("the Card station says %s, the relief %s", text, heap)
 	}
 	w.quiet()

@@ -49,7 +49,7 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 	// Creases 5.5 + 1/16 + 1/4 = 5.8125 and 4.5625 apart: S = 10.375/√2 + 3/4 =
 	// 8.086 up to 8 1/8; D = 11.490. Sides: near (11.490 - 5.8125)/2 = 2.839.
 	w.see(test("headline"), "Cut 8 1/8 square.")
-	w.see(test("headline"), "at 2 13/16 and 8 5/8; turn a quarter and score at 3 7/16 and 8")
+	w.see(test("headline"), "at 2 13/16 and 8 5/8. Turn a quarter and score at 3 7/16 and 8")
 	if got := w.text(test("reading-closed")); got != "5 13/16 × 4 9/16" {
 		t.Errorf("closed size %s", got)
 	}
@@ -68,14 +68,14 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 	}
 	w.fill("field-tools.cornerAt", "-1/2")
 	w.Keyboard.MustType(input.Enter)
-	w.see(test("headline"), "at 2 5/16 and 8 1/8; turn a quarter and score at 2 15/16 and 7 1/2")
+	w.see(test("headline"), "at 2 5/16 and 8 1/8. Turn a quarter and score at 2 15/16 and 7 1/2")
 	w.fill("field-tools.cornerAt", "0")
 	w.Keyboard.MustType(input.Enter)
 	w.see(test("headline"), "at 2 13/16 and 8 5/8")
 
 	w.goTo(strings.TrimSuffix(at, "card") + "mail")
 	// 5 13/16 over 4 9/16 is 1.27: nearly square.
-	w.see(test("headline"), "Nearly square, so as a letter it pays the surcharge; in a ")
+	w.see(test("headline"), "Nearly square: goes as a letter with a surcharge. In a ")
 	w.see(test("check-addressAspect")+" "+test("measured"), "1.27")
 	w.see(test("check-addressAspect")+" "+test("limit"), "1.30 to 2.50")
 	w.see(test("check-addressAspect")+" "+test("margin"), "-0.03")

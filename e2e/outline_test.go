@@ -49,7 +49,7 @@ func TestOddShapes(t *testing.T) {
 	// A rectangle 2.828 x 4.808 turned by 45 degrees, up to sixteenths.
 	w.fill("outline-text", "0, 2\n2, 0\n5.4, 3.4\n3.4, 5.4")
 	w.click(test("read-outline"))
-	w.see(test("outline-sentence"), "Upright it fills 5 7/16 × 5 7/16; turned by 45.0 degrees")
+	w.see(test("outline-sentence"), "Upright it fills 5 7/16 × 5 7/16. Turned by 45.0 degrees")
 	w.see(test("outline-sentence"), "2 7/8 × 4 13/16 in")
 	w.click(test("take-smallest"))
 	w.see(test("ticket-card"), "2 7/8 × 4 13/16")
@@ -60,7 +60,7 @@ func TestOddShapes(t *testing.T) {
 	}
 	w.saved()
 	w.goTo(strings.TrimSuffix(at, "card") + "envelope")
-	w.see(test("notes"), "cut its rectangle of 2 7/8 × 4 13/16 from scrap")
+	w.see(test("notes"), "Cut its rectangle of 2 7/8 × 4 13/16 from scrap")
 	w.quietBut("422")
 }
 

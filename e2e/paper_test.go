@@ -26,9 +26,9 @@ func TestCutPlan(t *testing.T) {
 	w := open(t, p, "/")
 	at := w.station("Meteor-night thanks, square", "paper")
 	w.see(test("headline"), "Take 6 sheets of Cover 100 lb, 270 gsm; 3 of Patterned, light 130 gsm; 12 of Copy 80 gsm, for 12 cards.")
-	w.see(test("stock-text"), "6 sheets of 12 × 12 of your 20, 2 settings of the guide")
+	w.see(test("stock-text"), "6 sheets of 12 × 12 of your 20. Set the guide 2 times.")
 	w.see(test("cut-steps"), "10 3/4")
-	w.see(test("cut-steps"), "1: sheet A on all 6, down through 12 × 12: strip 10 3/4 × 12 stays, offcut 1 1/4 × 12 falls off")
+	w.see(test("cut-steps"), "1: sheet A on all 6, down through 12 × 12. Keep strip 10 3/4 × 12. Offcut 1 1/4 × 12 falls off")
 	w.see(test("offcuts"), "10 3/4 × 1 1/4")
 	const in = 25.4
 	for _, tt := range []struct {
@@ -63,7 +63,7 @@ func TestCutPlan(t *testing.T) {
 	w.see(test("headline"), "Not everything can be cut from what is on your shelf")
 	w.see(test("folds-letter"), "no: needs 18 one way, the sheet has 11; a card of")
 	w.choose("cut-stock", "Cover 100")
-	w.see(test("notes"), "is larger than every sheet it may be cut from")
+	w.see(test("notes"), "is larger than every sheet for it")
 	w.quiet()
 }
 
@@ -121,7 +121,7 @@ func TestShelf(t *testing.T) {
 	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/shelf")
-	w.see("h1", "What is on your shelf?")
+	w.see("h1", "Your shelf")
 	w.click(test("add-envelopes"))
 	w.see(test("shelf-envelopes-2"), "")
 	for field, text := range map[string]string{"width": "145 mm", "height": "145 mm", "have": "9"} {
@@ -158,9 +158,9 @@ func TestShelf(t *testing.T) {
 	w.choose("start-format", "Envelopes of mine")
 	w.see(test("start-sentence"), "Envelopes of mine")
 	w.goTo("/shelf")
-	w.clickOn(test("shelf-envelopes-2")+" button", "Take off")
+	w.clickOn(test("shelf-envelopes-2")+" button", "Remove")
 	w.click(test("show-off") + " input")
-	w.see(test("shelf-envelopes-2"), "Put back")
+	w.see(test("shelf-envelopes-2"), "Restore")
 	w.goTo(at + "card")
 	w.see(test("start-sentence"), "Envelopes of mine") // an old job still knows it
 	w.quietBut("422")
@@ -232,9 +232,9 @@ func TestRoomOfARaisedCard(t *testing.T) {
 	at := w.station("Lens fund thank-you", "envelope")
 	w.see(test("fit-a2"), "without the foam it fits")
 	w.goTo(at + "card")
-	w.see(test("room"), "3/16 of the envelope both ways counted as a block")
+	w.see(test("room"), "Thick all over, it takes 3/16 of the envelope both ways")
 	w.choose("field-card.room", "Thick in places")
-	w.see(test("room"), "the sums go by how it lies")
+	w.see(test("room"), "Counted: how it lies")
 	w.fill("field-card.overWidth", "1/2")
 	w.pick("view-inside")
 	w.seeDrawn("6 × 4 1/4")

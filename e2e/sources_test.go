@@ -141,3 +141,61 @@ func TestScreenOnlyEdits(t *testing.T) {
 		}
 	}
 }
+
+// written are the texts that a person reads: in a template between tags and in what names
+// and describes, in a script what begins as a sentence does.
+var (
+	written = regexp.MustCompile(`>([^<>{}]*[A-Za-z][^<>{}]*)<|(?:label|placeholder|title|text|note)="([^"{}]+)"`)
+	quoted  = regexp.MustCompile(`'([A-Z][^'\n]* [^'\n]*)'`)
+)
+
+// texts of a source of the screen.
+func texts(source string) (list []string) {
+	template, script := "", source
+	if at := strings.Index(source, "<template>"); at >= 0 {
+		script, template = source[:at], source[at:]
+		template, _, _ = strings.Cut(template, "<style")
+	}
+	for _, m := range written.FindAllStringSubmatch(template, -1) {
+		list = append(list, m[1]+m[2])
+	}
+	for _, m := range quoted.FindAllStringSubmatch(template+script, -1) {
+		list = append(list, m[1])
+	}
+	return list
+}
+
+// What the screen says follows the voice of the program: short sentences, and none of the
+// phrases of docs/phrases.txt.
+func TestScreenFollowsTheVoice(t *testing.T) {
+	raw, err := os.ReadFile("../docs/phrases.txt")
+	if err != nil {
+		t.Fatal(err)
+	}
+	var never []*regexp.Regexp
+	for line := range strings.Lines(string(raw)) {
+		if phrase, in, ok := strings.Cut(line, " | "); ok && strings.Contains(in, "screen") {
+			never = append(never, regexp.MustCompile(`(?i)\b`+regexp.QuoteMeta(phrase)+`\b`))
+		}
+	}
+	found := 0
+	for name, source := range sources(t) {
+		for _, said := range texts(source) {
+			said = strings.Join(strings.Fields(said), " ")
+			found++
+			for _, re := range never {
+				if re.MatchString(said) {
+					t.Errorf("%s says %q, which has “%s”", name, said, re)
+				}
+			}
+			for _, s := range regexp.MustCompile(`[.!?]\s`).Split(said, -1) {
+				if n := len(strings.Fields(s)); n > 20 {
+					t.Errorf("%s: %d words: %s", name, n, s)
+				}
+			}
+		}
+	}
+	if found < 200 || len(never) < 10 {
+		t.Errorf("only %d texts found, %d phrases", found, len(never))
+	}
+}

@@ -17,10 +17,10 @@ func TestWaysOfScoring(t *testing.T) {
 	w.see(test("safer-way"), "safer")
 	w.fill("field-envelope.seam", "3/4")
 	w.shopFill("tools.groove", "1/8")
-	w.see(test("notes"), "every score falls in a groove of your board, every 1/8")
+	w.see(test("notes"), "Every score falls in a groove of your board, every 1/8")
 	// 5.6585 wanted, 5 5/8 is in whole eighths; D 12.463 leaves flaps of 3.375 and
 	// 3.463 and so a seam of 0.733, nearer to 3/4 than any other square gives.
-	w.see(test("headline"), "Cut 8 13/16 square. Score twice from one corner, at 3 3/8 and 9;")
+	w.see(test("headline"), "Cut 8 13/16 square. Score twice from one corner, at 3 3/8 and 9.")
 	w.shopFill("tools.groove", "3")
 	w.see(test("field-tools.groove"), "from 1 mm to 1 in apart")
 	w.shopFill("tools.groove", "0")
@@ -30,7 +30,7 @@ func TestWaysOfScoring(t *testing.T) {
 	w.see(test("headline"), "Cut 8 13/16 square. Lay scrap of 5 11/16 × 5 11/16 in its middle")
 	w.pick("view-folding")
 	w.slide("fold-stage", 3)
-	w.see(test("fold-advice"), "seal it along both edges")
+	w.see(test("fold-advice"), "seal both edges")
 	w.saved()
 
 	// A box: double walls, and the least square.
@@ -53,6 +53,6 @@ func TestWaysOfScoring(t *testing.T) {
 	w.fill("field-envelope.flap", "0")
 	w.saved()
 	w.goTo(at + "envelope")
-	w.see(test("field-envelope.box"), "The least square that closes")
+	w.see(test("field-envelope.box"), "The least square")
 	w.quietBut("422")
 }

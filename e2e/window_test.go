@@ -219,7 +219,7 @@ func (w *window) fill(field, text string) {
 	w.t.Helper()
 	w.reach(inputOf(field))
 	w.waitFor(field+" to be typed into", func() (string, bool) {
-		el, err := w.Timeout(patience / 10).Element(inputOf(field))
+		el, err := w.Timeout(patience).Element(inputOf(field)) // a window behind another is slow to paint
 		if err == nil {
 			err = el.Focus()
 		}
@@ -286,12 +286,15 @@ func (w *window) press(what string, find func(*rod.Page) (*rod.Element, error)) 
 func (w *window) slide(slider string, to float64) {
 	w.t.Helper()
 	w.reach(test(slider))
-	at := w.MustElement(test(slider) + " .v-slider__container").MustEval(`(to) => {
+	at := w.MustElement(test(slider)+" .v-slider__container").MustEval(`(to) => {
 		const r = this.getBoundingClientRect()
 		const of = (name) => Number(this.querySelector('[role=slider]').getAttribute('aria-value' + name))
 		return [r.left + 1 + (r.width - 2) * (to - of('min')) / (of('max') - of('min')), r.top + r.height / 2]
 	}`, to).Arr()
 	w.Mouse.MustMoveTo(at[0].Num(), at[1].Num()).MustClick(proto.InputMouseButtonLeft)
+	if most := w.MustElement(test(slider) + " [role=slider]").MustAttribute("aria-valuemax"); fmt.Sprint(to) == *most {
+		w.Keyboard.MustType(input.End)
+	}
 }
 
 // pick clicks one of a row of choices.

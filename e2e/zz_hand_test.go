@@ -9,7 +9,7 @@ import (
 	"github.com/go-rod/rod/lib/proto"
 )
 
-// shots: SHOTS="job|station/drawer|view|w|h|dark;..." 
+// shots: SHOTS="job|station/drawer|view|w|h|dark;..."
 func TestZZ(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	b := browser(t)

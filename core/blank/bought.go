@@ -12,7 +12,7 @@ var bought = Construction{
 	ID: BoughtID, Bought: true, Whole: true,
 	Words: Words{
 		Name: "Bought envelope", Sentence: []say.Clause{say.Always("Take [{from}]: nothing is cut.")}, Drawing: closedWithFlap, Overlap: flapOverlap,
-		Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+		Seal: "To mail it, seal both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for the usual",
 		Not: "No envelope that is sold or on your shelf takes this card.",
 	},
 	Wishes:  always(),

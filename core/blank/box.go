@@ -12,19 +12,19 @@ var box = Construction{
 	Words: Words{
 		Name: "Box from a square", Sentence: []say.Clause{say.Always("Cut [{sheet}] square.")}, Drawing: lyingFlat, Overlap: flapOverlap,
 		Roles: map[Role]string{
-			SidesWall: "sides, wall", SidesFloor: "sides, floor", EndsWall: "top and bottom, wall", EndsFloor: "top and bottom, floor",
-			cornersCheck: "the two other corners read",
-			farSidesWall: "sides, wall", farSidesFloor: "sides, floor", farEndsWall: "top and bottom, wall", farEndsFloor: "top and bottom, floor",
+			SidesWall: "sides, wall", SidesFloor: "sides, floor", EndsWall: "top & bottom, wall", EndsFloor: "top & bottom, floor",
+			cornersCheck: "other corners read",
+			farSidesWall: "sides, wall", farSidesFloor: "sides, floor", farEndsWall: "top & bottom, wall", farEndsFloor: "top & bottom, floor",
 		},
-		First: "Cut away what is drawn dotted. Then slit each corner square along one side, from the rim's crease to the floor's corner, always turning the same way.",
-		Seal:  "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+		First: "Cut away what is drawn dotted. Then slit each corner square along one side, as drawn, always turning the same way.",
+		Seal:  "To mail it, seal both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for the usual",
 	},
 	Wishes:  always(easeWish, seamWish, gapWish, flapWish, depthWish),
 	Options: []string{"box", opensOption, stockOption, adhesiveOption, shapeOption, cornerOption, linerOption, patternOption},
 	Ways: []WayKind{
 		{
 			ID: boxCorners, Name: "each corner", Tool: ScoreBoard, Asks: []string{"cornerAt", "groove"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,
-			Sentence: []say.Clause{say.Always(" From every corner of the sides score at [{sides wall}] and [{sides floor}], of top and bottom at [{ends wall}] and [{ends floor}].")},
+			Sentence: []say.Clause{say.Always(" From every corner of the sides score at [{sides wall}] and [{sides floor}]. From top and bottom score at [{ends wall}] and [{ends floor}].")},
 			Steps: []say.Clause{
 				say.Always("Left and right corner on the diagonal guide in turn: score at {sides wall} and {sides floor}."),
 				say.Always("Top and bottom corner in turn: score at {ends wall} and {ends floor}."),
@@ -33,7 +33,7 @@ var box = Construction{
 		},
 		{
 			ID: boxPair, Name: "one corner a pair", Tool: ScoreBoard, Asks: []string{"cornerAt"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,
-			Sentence: []say.Clause{say.Always(" From one corner score at [{sides wall}], [{sides floor}], [{far sides floor}] and [{far sides wall}]; turn a quarter and score at [{ends wall}], [{ends floor}], [{far ends floor}] and [{far ends wall}].")},
+			Sentence: []say.Clause{say.Always(" From one corner score at [{sides wall}], [{sides floor}], [{far sides floor}] and [{far sides wall}]. Turn a quarter and score at [{ends wall}], [{ends floor}], [{far ends floor}] and [{far ends wall}].")},
 			Steps: []say.Clause{
 				say.Always("Left corner on the diagonal guide: score at {sides wall}, {sides floor}, {far sides floor} and {far sides wall}."),
 				say.Always("Turn a quarter: score at {ends wall}, {ends floor}, {far ends floor} and {far ends wall}."),
@@ -53,7 +53,7 @@ var box = Construction{
 		},
 		{
 			ID: boxEdges, Name: "edge marks",
-			Sentence: []say.Clause{say.Always(" Mark the edges [{sides wall}] and [{sides floor}] from the side corners, [{ends wall}] and [{ends floor}] from top and bottom, and join the marks.")},
+			Sentence: []say.Clause{say.Always(" Mark the edges [{sides wall}] and [{sides floor}] from the side corners, [{ends wall}] and [{ends floor}] from the others. Join the marks.")},
 			Steps: []say.Clause{
 				say.Always("From the left and from the right corner, mark both edges at {sides wall} and {sides floor}."),
 				say.Always("From the top and from the bottom corner, mark both edges at {ends wall} and {ends floor}."),
@@ -66,7 +66,7 @@ var box = Construction{
 }
 
 // boxSlits says what is cut when the scores are made.
-var boxSlits = say.Always("Cut away the corners outside the four corner squares, and slit each square {depth} along one side, always turning the same way.")
+var boxSlits = say.Always("Cut away the corners outside the four corner squares. Slit each square {depth} along one side, always turning the same way.")
 
 // The ways of setting the scores of a box from a square, as those of a diamond.
 const (

@@ -125,7 +125,7 @@ func (c *Construction) FoldsTips() bool { return slices.Contains(c.Options, tips
 
 // lyingFlat is what the drawing shows of whatever is folded in the order of its
 // numbers.
-var lyingFlat = []say.Clause{say.Always("{name}, {sheet size} {unit}, lying flat with its inside up: {parts}. The folds are made in the order of their numbers.")}
+var lyingFlat = []say.Clause{say.Always("{name}, {sheet size} {unit}, flat, inside up. It has {parts}. Fold in the order of the numbers.")}
 
 // sealsOnSides is a closing flap that does not reach the bottom one.
 var sealsOnSides = say.When("short", "short of the bottom flap: it seals on the sides")

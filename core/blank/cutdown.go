@@ -14,8 +14,8 @@ var cutDown = Construction{
 			say.When("cut left", "Take {from}, cut [{cut left}] off either side, and glue both sides with a seam of [{seam}]."),
 		},
 		Roles: map[Role]string{cutLeft: "cut", cutRight: "cut"},
-		Seal:  "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
-		Hint: []say.Clause{say.Always("Without sums: lay the card in the middle. Mark {beyond} beyond each of its sides: one seam, and half of ease and thickness. Cut on the marks.")},
+		Seal:  "To mail it, seal both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for the usual",
+		Hint: []say.Clause{say.Always("By hand: lay the card in the middle and mark {beyond} beyond each side. Cut on the marks.")},
 		Not:  "No envelope that is sold or on your shelf can be cut down to this card.",
 	},
 	Wishes:  always(easeWish, seamWish),
@@ -23,7 +23,7 @@ var cutDown = Construction{
 	Ways: []WayKind{{
 		ID: NextEdge, Name: "cut, and glued again",
 		Steps: []say.Clause{
-			say.When("cut left", "Cut {cut left} off the left side and {cut right} off the right, through both layers: the cuts are {kept} apart."),
+			say.When("cut left", "Cut {cut left} off the left side and {cut right} off the right, through both layers. The cuts are {kept} apart."),
 			say.Unless("cut left", "Cut {cut right} off the right side, through both layers: {kept} is left."),
 			say.Always("Glue what was cut with a seam of {seam}, and leave the throat open."),
 		},

@@ -31,21 +31,21 @@ const (
 
 // What both ways of the score board say where it has grooves, or does not reach.
 var (
-	inGrooves   = []say.Clause{say.Always("Square and scores are chosen so that every score falls in a groove of your board, every {groove}. Ease: {ease} for {ease wanted}. Seam: {seam} for {seam wanted}.")}
-	noGrooves   = []say.Clause{say.Always("No grooves {groove} apart keep ease and seam in range here: the nearest leave an ease of {ease} and a seam of {seam}. Edge marks need no board.")}
-	beyondBoard = []say.Clause{say.Always("The score at {at} lies further out than your board reaches, {reach}: set each from its own corner, or mark the edges and join the marks with a ruler.")}
+	inGrooves   = []say.Clause{say.Always("Every score falls in a groove of your board, every {groove}. So ease is {ease} for {ease wanted}, seam {seam} for {seam wanted}.")}
+	noGrooves   = []say.Clause{say.Always("Grooves {groove} apart leave an ease of {ease} and a seam of {seam}, which is out of range. Edge marks need no board.")}
+	beyondBoard = []say.Clause{say.Always("The score at {at} is past your board's reach, {reach}. Set each from its own corner, or mark the edges and use a ruler.")}
 )
 
 var pairWay = WayKind{
 	ID: PairWay, Name: "one corner", Tool: ScoreBoard, Asks: []string{"cornerAt", "groove"}, InGrooves: inGrooves, NoGrooves: noGrooves, Beyond: beyondBoard,
 	Sentence: []say.Clause{
-		say.Unless("twice", " Score twice from one corner, at [{sides near}] and [{sides far}]; turn a quarter and "),
-		say.When("twice", " Score from one corner, at [{sides near}] and [{sides far}]; turn a quarter and "),
+		say.Unless("twice", " Score twice from one corner, at [{sides near}] and [{sides far}]. Turn a quarter and "),
+		say.When("twice", " Score from one corner, at [{sides near}] and [{sides far}]. Turn a quarter and "),
 		{Text: "score the same two again.", If: "even", Unless: "twice"}, say.When("even,twice", "score the same again."),
 		say.Unless("even", "score at [{ends near}] and [{ends far}]."),
 	},
 	Steps: []say.Clause{
-		say.Always("Set one corner on the diagonal guide: the corners to its left and right must both read {corners check}."),
+		say.Always("Set one corner on the diagonal guide. The corners to its left and right must both read {corners check}."),
 		say.Always("Score at {sides near} and at {sides far}."),
 		say.When("even", "Turn the sheet a quarter and score the same two again."),
 		say.Unless("even", "Turn the sheet a quarter and score at {ends near} and {ends far}."),
@@ -79,7 +79,7 @@ var centreWay = WayKind{
 
 var edgeWay = WayKind{
 	ID: EdgeWay, Name: "edge marks",
-	Sentence: []say.Clause{say.Always(" Mark the edges [{sides each}] from the side corners and [{ends each}] from top and bottom, and join the marks.")},
+	Sentence: []say.Clause{say.Always(" Mark the edges [{sides each}] from the side corners and [{ends each}] from top and bottom. Join the marks.")},
 	Steps: []say.Clause{
 		say.Always("From the left and from the right corner, mark both edges at {sides each}."),
 		say.Always("From the top and from the bottom corner, mark both edges at {ends each}."),
@@ -92,24 +92,24 @@ var roundWay = WayKind{
 	Sentence: []say.Clause{say.Always(" Lay scrap of [{sides scrap} × {ends scrap}] in its middle and fold the flaps over it.")},
 	Steps: []say.Clause{
 		say.Unless("thick", "Cut a piece of scrap of {sides scrap} × {ends scrap}: the card, its thickness and the ease."),
-		say.When("thick", "Cut a piece of board as thick as the card of {sides scrap} × {ends scrap}: the card, its thickness and the ease."),
-		say.When("even", "Lay it in the middle, its edges square to the points: all four stand out by {sides check}."),
-		say.Unless("even", "Lay it in the middle, its edges square to the points: those at the sides stand out by {sides check}, those at top and bottom by {ends check}."),
+		say.When("thick", "Cut board as thick as the card to {sides scrap} × {ends scrap}: the card, its thickness and the ease."),
+		say.When("even", "Lay it in the middle, its edges square to the points. All four points stand out by {sides check}."),
+		say.Unless("even", "Lay it in the middle, its edges square to the points. The side points stand out by {sides check}, the others by {ends check}."),
 		say.Always("Fold the flaps over it, sides first, and burnish; then the card takes its place."),
 	},
 }
 
 var notchWay = WayKind{
 	ID: NotchWay, Name: "punch board", Tool: PunchBoard, Asks: []string{"notchDepth"},
-	Beyond: []say.Clause{say.Always("A square of {sheet} is larger than your punch board takes, {reach}: choose an exact seam, and mark its edges.")},
+	Beyond: []say.Clause{say.Always("A square of {sheet} is larger than your punch board takes, {reach}. Choose an exact seam, and mark its edges.")},
 	Sentence: []say.Clause{
 		say.Unless("even", " Punch in turn at [{sides punch}] and [{ends punch}], turning a quarter each time."),
-		say.When("even", " Punch the first edge at [{sides punch}] and score; lay each score at the board's mark to punch the next."),
+		say.When("even", " Punch the first edge at [{sides punch}] and score. Lay each score at the board's mark to punch the next."),
 	},
 	Steps: []say.Clause{
 		say.Always("Punch the first edge at {sides punch} and score along the board's rib."),
 		say.Unless("even", "Turn a quarter, punch at {ends punch} and score; turn and punch at {sides punch}, then at {ends punch}."),
-		say.When("even", "Turn a quarter, lay the score that you made last at the board's mark, punch and score; twice more."),
+		say.When("even", "Turn a quarter. Lay the last score at the board's mark, punch and score. Do it twice more."),
 		say.Always("The punch repeats its error, so measure the first one twice."),
 	},
 }

@@ -10,7 +10,7 @@ var gusset = Construction{
 		Name:     "Pocket with walls",
 		Sentence: []say.Clause{say.Always("Cut [{sheet size}].")},
 		Drawing:  lyingFlat, Overlap: flapOverlap, Roles: pocketRoles,
-		First: "Cut off the corner pieces, drawn dotted, before the first fold.", Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+		First: "Cut off the corner pieces, drawn dotted, before the first fold.", Seal: "To mail it, seal both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for the usual",
 	},
 	Wishes:  func(s Spec) []string { return append(s.pocketWishes(), depthWish, sliverWish) },
 	Options: []string{"pocket", opensOption, stockOption, adhesiveOption, shapeOption, cornerOption, "notch", linerOption, patternOption},

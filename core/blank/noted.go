@@ -16,20 +16,20 @@ var noted = Construction{
 		Roles: map[Role]string{
 			LeftTab: "left tab", RightTab: "right tab", FlapScore: "flap", BackScore: "back",
 			leftCorner: "left corner", rightCorner: "right corner", topCorner: "top corner", bottomCorner: "bottom corner",
-			SidesNear: "sides, near", SidesFar: "sides, far", EndsNear: "top and bottom, near", EndsFar: "top and bottom, far",
-			SidesWall: "sides, wall", SidesFloor: "sides, floor", EndsWall: "top and bottom, wall", EndsFloor: "top and bottom, floor",
+			SidesNear: "sides, near", SidesFar: "sides, far", EndsNear: "top & bottom, near", EndsFar: "top & bottom, far",
+			SidesWall: "sides, wall", SidesFloor: "sides, floor", EndsWall: "top & bottom, wall", EndsFloor: "top & bottom, floor",
 		},
-		Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+		Seal: "To mail it, seal both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for the usual",
 	},
 	Wishes:  always(),
 	Options: []string{stockOption, adhesiveOption, linerOption, patternOption},
 	Ways: []WayKind{{
 		ID: AsNoted, Name: "as the recipe says", Tool: ScoreBoard, Asks: []string{"cornerAt"}, Beyond: edgesBeyond,
 		Sentence: []say.Clause{
-			say.Always(" Score from the left corner at [{left corner}] and the right at [{right corner}], from the top at [{top corner}] and the bottom at [{bottom corner}]."),
-			say.Always(" From one corner score at [{sides near}] and [{sides far}]; turn a quarter and score at [{ends near}] and [{ends far}]."),
+			say.Always(" Score from the left corner at [{left corner}], right [{right corner}], top [{top corner}] and bottom [{bottom corner}]."),
+			say.Always(" From one corner score at [{sides near}] and [{sides far}]. Turn a quarter and score at [{ends near}] and [{ends far}]."),
 			say.Always(" Score [{left tab}] and [{right tab}] from the sides, [{flap}] from the flap's end and [{back}] from the other."),
-			say.Always(" From every corner of the sides score at [{sides wall}] and [{sides floor}], of top and bottom at [{ends wall}] and [{ends floor}]."),
+			say.Always(" From every corner of the sides score at [{sides wall}] and [{sides floor}]. From top and bottom score at [{ends wall}] and [{ends floor}]."),
 		},
 		Steps: []say.Clause{
 			say.Always("From the left corner score at {left corner}, from the right one at {right corner}."),

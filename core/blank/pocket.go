@@ -9,7 +9,7 @@ var pocket = Construction{
 	ID: PocketID, HasTop: true,
 	Words: Words{
 		Name: "Tabbed pocket", Sentence: []say.Clause{say.Always("Cut [{sheet size}].")}, Drawing: lyingFlat, Overlap: flapOverlap, Roles: pocketRoles,
-		First: "Cut off the corner pieces, drawn dotted, before the first fold.", Seal: "For the post seal it along both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for what the sums ask for",
+		First: "Cut off the corner pieces, drawn dotted, before the first fold.", Seal: "To mail it, seal both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for the usual",
 	},
 	Wishes:  func(s Spec) []string { return append(s.pocketWishes(), sliverWish) },
 	Options: []string{"pocket", opensOption, stockOption, adhesiveOption, shapeOption, cornerOption, "notch", "tabsOnBack", doubleOption, linerOption, patternOption},
@@ -38,14 +38,14 @@ const (
 )
 
 var nextEdgeWay = WayKind{
-	ID: NextEdge, Name: "each from the edge next to it", Tool: ScoreBoard, Asks: []string{"groove"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,
+	ID: NextEdge, Name: "each from its edge", Tool: ScoreBoard, Asks: []string{"groove"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,
 	Sentence: []say.Clause{
 		say.Always(" Score [{left tab}] from both sides, [{flap}] from the flap's end and [{back}] from the other"),
-		say.When("depth", ", and each again [{depth}] further in."), say.Unless("depth", "."),
+		say.When("depth", ". Score each again [{depth}] further in."), say.Unless("depth", "."),
 	},
 	Steps: []say.Clause{
-		say.Always("With the left edge at the fence score at {left tab}; turn the sheet half round and score at {right tab}."),
-		say.Always("With the flap's end at the fence score at {flap}; turn it half round and score at {back}."),
+		say.Always("With the left edge at the fence score at {left tab}. Turn the sheet half round and score at {right tab}."),
+		say.Always("With the flap's end at the fence score at {flap}. Turn it half round and score at {back}."),
 		say.When("depth", "Score each again {depth} further in."),
 	},
 }
@@ -54,18 +54,18 @@ var oneEdgeWay = WayKind{
 	ID: OneEdge, Name: "all from one edge", Tool: ScoreBoard, Asks: []string{"groove"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,
 	Sentence: []say.Clause{
 		say.Always(" Score from the left at [{left tab}] and [{right tab}], from the flap's end at [{flap}] and [{back}]"),
-		say.When("depth", ", and each again [{depth}] further in."), say.Unless("depth", "."),
+		say.When("depth", ". Score each again [{depth}] further in."), say.Unless("depth", "."),
 	},
 	Steps: []say.Clause{
 		say.Always("With the left edge at the fence score at {left tab} and {right tab}."),
 		say.Always("With the flap's end at the fence score at {flap} and {back}."),
-		say.When("depth", "Score each again {depth} further in: from the left at {left wall} and {right wall}, from the flap's end at {throat wall} and {bottom wall}."),
+		say.When("depth", "Score each again {depth} further in: {left wall} and {right wall} from the left, {throat wall} and {bottom wall} from the flap."),
 	},
 }
 
 var (
-	edgesInGrooves = []say.Clause{say.Always("Its sizes are chosen so that every score falls in a groove of your board, every {groove}.")}
-	edgesBeyond    = []say.Clause{say.Always("The score of the {role}, at {at}, lies further out than your board reaches, {reach}: measure it from the other edge, or mark both ends and score along a ruler.")}
+	edgesInGrooves = []say.Clause{say.Always("Every score falls in a groove of your board, every {groove}.")}
+	edgesBeyond    = []say.Clause{say.Always("The {role}, at {at}, is past your board's reach, {reach}. Measure it from the other edge, or score along a ruler.")}
 )
 
 // pocketWishes are the lengths that count for a pocket; what its school sets by

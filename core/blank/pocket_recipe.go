@@ -3,7 +3,7 @@ package blank
 import "yellowparcel/core/measure"
 
 // PocketRecipe is a tabbed pocket as somebody's note gives it: a sheet, and its
-// scores each from the edge next to it.
+// scores each from its edge.
 type PocketRecipe struct {
 	Width, Length             measure.Length // of the sheet; the flap is at one end of the length
 	Left, Right, Flap, Bottom measure.Length

@@ -15,8 +15,8 @@ var tuck = Construction{
 			leftWall: "left wall", rightWall: "right wall", frontWall: "front wall", floorScore: "floor, lower wall", lidScore: "lid", tuckScore: "tuck",
 			leftHem: "left hem", rightHem: "right hem",
 		},
-		First: "Cut away what lies beside the tabs, drawn dotted, before the first fold.", Seal: "For the post glue or tape the lid shut.", Thick: "or take a construction with walls", Flap: "Tuck", FlapNote: "as far as the walls are high; 0 for half an inch",
-		Tabs: []say.Clause{say.Always("The glue tabs are as high as the walls, {a}, and narrower than the {adhesive}, {b}. Make the walls deeper, or choose a narrower adhesive.")},
+		First: "Cut away what lies beside the tabs, drawn dotted, before the first fold.", Seal: "To mail it, glue or tape the lid shut.", Thick: "or take a construction with walls", Flap: "Tuck", FlapNote: "as far as the walls are high; 0 for half an inch",
+		Tabs: []say.Clause{say.Always("The glue tabs, {a}, are narrower than the {adhesive}, {b}. Make the walls deeper, or choose a narrower adhesive.")},
 	},
 	Wishes:  always(easeWish, depthWish, flapWish),
 	Options: []string{"walls", opensOption, stockOption, adhesiveOption, cornerOption, linerOption, patternOption},
@@ -24,10 +24,10 @@ var tuck = Construction{
 		ID: NextEdge, Name: "sides, then all from the bottom", Tool: ScoreBoard, Asks: []string{"groove"}, InGrooves: edgesInGrooves, Beyond: edgesBeyond,
 		Sentence: []say.Clause{
 			say.Always(" Score [{left wall}] from both sides"), say.Always(" and [{right hem}] for the hems"),
-			say.Always(", then from the bottom at [{front wall}], [{floor}] and [{lid}]"), say.Always(", and at [{tuck}] for the tuck"), say.Always("."),
+			say.Always(". From the bottom score [{front wall}], [{floor}] and [{lid}]"), say.Always(", and [{tuck}] for the tuck"), say.Always("."),
 		},
 		Steps: []say.Clause{
-			say.Always("With the left edge at the fence score at {left wall}; turn the sheet half round and score at {right wall}."),
+			say.Always("With the left edge at the fence score at {left wall}. Turn the sheet half round and score at {right wall}."),
 			say.Always("Score both sides again at {right hem}, for the hems."),
 			say.Always("With the bottom at the fence score at {front wall}, {floor} and {lid}."),
 			say.Always("Go on to {tuck}, for the tuck."),

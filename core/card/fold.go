@@ -97,9 +97,9 @@ func Register(k *Kind) (remove func()) {
 
 // scored says how a base with scores is cut and scored.
 var scored = []say.Clause{
-	say.Unless("inside,towards", "Cut [{size}]. Outside up, score at [{outside}] from the {edge}, and fold away from the groove: {opens}."),
-	{Text: "Cut [{size}]. Inside up, score at [{mirrored}] from the {edge}, and fold towards the groove: {opens}.", If: "towards", Unless: "inside"},
-	say.Always("Cut [{size}]. Outside up, score at [{outside}] from the {edge}; turn it over and score at [{inside}] from the same edge."),
+	say.Unless("inside,towards", "Cut [{size}]. Outside up, score at [{outside}] from the {edge}. Fold away from the groove: {opens}."),
+	{Text: "Cut [{size}]. Inside up, score at [{mirrored}] from the {edge}. Fold towards the groove: {opens}.", If: "towards", Unless: "inside"},
+	say.Always("Cut [{size}]. Outside up, score at [{outside}] from the {edge}. Turn it over and score at [{inside}] from the same edge."),
 }
 
 // panelled is what the drawing of a base with scores shows.

@@ -66,17 +66,17 @@ func (j *Job) cardFields(shop Shop) []field.Field {
 		{Path: "card.fold", Label: "Fold", Value: &field.One[card.Fold]{At: &c.Fold, List: field.ListOf("folds", card.Folds())}},
 		{Path: "card.panels", Label: "Panels", Value: &field.Count{At: &c.Panels, Least: card.LeastPanels, Most: card.MostPanels, Things: "panels", Or: UsualPanels}},
 		{
-			Path: "card.own", Label: "Panels one by one", Note: "where they differ: 5, 5, 4 1/2; with their sum if the note gives it: = 14 1/2",
+			Path: "card.own", Label: "Panel widths", Note: "where they differ: 5, 5, 4 1/2; with their sum if the note gives it: = 14 1/2",
 			Value: &field.Lengths{At: &c.Own, Fits: func(list []measure.Length) error { return c.PanelsFit(list, shop.Style()) }},
 		},
 		length("card.spine", "Spine width", "0 for one score; as thick as what the card closes round", &c.Spine, 4*measure.Inch),
 		length("card.overWidth", "Overhang, width", "a bow or a tag, both edges together", &c.OverWidth, MostCard/2),
 		length("card.overHeight", "Overhang, height", "", &c.OverHeight, MostCard/2),
 		{Path: "card.room", Label: "Thickness counts", Value: &field.One[Room]{At: &c.Room, List: field.ListOf("rooms", []Room{AsBlock, AsHeap}), Or: AsBlock, Told: "“%s” is no way to count thickness: choose block or heap."}},
-		{Path: "card.towards", Label: "Fold towards the groove, scored with the inside up", Value: &field.Flag{At: &c.Towards}},
-		{Path: "paper.have", Label: "The sheet you have", Value: &field.One[string]{At: &j.Paper.Have, List: sheetList(shop), None: true, Gone: true}},
-		{Path: "paper.alongGrain", Label: "Keep folds along the grain", Value: &field.Flag{At: &j.Paper.AlongGrain}},
-		{Path: "paper.noBlanks", Label: "Leave the envelopes out", Value: &field.Flag{At: &j.Paper.NoBlanks}},
+		{Path: "card.towards", Label: "Score inside up", Value: &field.Flag{At: &c.Towards}},
+		{Path: "paper.have", Label: "Your sheet", Value: &field.One[string]{At: &j.Paper.Have, List: sheetList(shop), None: true, Gone: true}},
+		{Path: "paper.alongGrain", Label: "Fold along grain", Value: &field.Flag{At: &j.Paper.AlongGrain}},
+		{Path: "paper.noBlanks", Label: "Leave envelopes out", Value: &field.Flag{At: &j.Paper.NoBlanks}},
 	}
 	list = append(list, askedFields("card.", c.Fold.Kind().Asked, &c.Asked)...)
 	return append(list, j.sheetFields(shop)...)
@@ -111,7 +111,7 @@ func (j *Job) sheetFields(shop Shop) (list []field.Field) {
 		}
 		sheet := j.Paper.Sheets[id]
 		list = append(list, field.Field{
-			Path: "paper.sheets." + id, Label: "Sheet it is cut from",
+			Path: "paper.sheets." + id, Label: "Cut from",
 			Value: &field.One[string]{At: &sheet, List: sheetList(shop), None: true, Gone: true},
 			Then: func() {
 				j.Paper.Sheets = maps.Clone(j.Paper.Sheets)
@@ -155,15 +155,15 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 		pick("foldTips", "Long tips are", &field.Flag{At: &e.FoldTips, List: "tips"}),
 		pick("low", "It lies", &field.Flag{At: &e.Low, List: "places"}),
 		pick("patternInside", "Pattern shows", &field.Flag{At: &e.PatternInside, List: "sides"}),
-		pick("tabsOnBack", "Tabs on the back, glued inside the front", &field.Flag{At: &e.TabsOnBack}),
-		pick("double", "Two creases in place of each, as far apart as the card is thick", &field.Flag{At: &e.Double}),
-		pick("oneSide", "Cut one side only, and keep the other seam", &field.Flag{At: &e.OneSide}),
-		pick("mailable", "A plain rectangle, the card held by strips", &field.Flag{At: &e.Mailable}),
+		pick("tabsOnBack", "Tabs on back", &field.Flag{At: &e.TabsOnBack}),
+		pick("double", "Double creases", &field.Flag{At: &e.Double}),
+		pick("oneSide", "Cut one side", &field.Flag{At: &e.OneSide}),
+		pick("mailable", "Plain rectangle", &field.Flag{At: &e.Mailable}),
 		length("envelope.ease", "Ease wanted", "room round the card, both sides together", &e.Ease, 2*measure.Inch),
 		{Path: "envelope.seam", Label: "Seam wanted", Note: "overlap to be glued", Value: &field.Length{At: &e.Seam, Least: measure.Millimetre, Most: 4 * measure.Inch}},
 		length("envelope.thumbGap", "Finger gap", "back stays below the throat", &e.ThumbGap, 4*measure.Inch),
 		length("envelope.flap", k.Words.Flap, k.Words.FlapNote, &e.Flap, 12*measure.Inch),
-		length("envelope.depth", "Depth of the walls", "at least; the card asks for its thickness and "+shop.Style().ShowUnit(blank.WallOver), &e.Depth, 8*measure.Inch),
+		length("envelope.depth", "Wall depth", "at least; the card asks for its thickness and "+shop.Style().ShowUnit(blank.WallOver), &e.Depth, 8*measure.Inch),
 		length("envelope.corner", "Round corners", "radius, of flaps and back; 0 for none", &e.Corner, 3*measure.Inch),
 		length("envelope.notch", "Finger notch", "radius, in the back; 0 for none", &e.Notch, 2*measure.Inch),
 		{Path: "envelope.sliver", Label: "Taper", Note: "of tabs, back and flap at the free edge, so that nothing peeks out", Value: &field.Length{At: &e.Sliver, Least: measure.Inch / 128, Most: measure.Inch / 8, Fine: true, Or: UsualSliver}},
@@ -218,22 +218,22 @@ func (j *Job) mailFields(shop Shop) []field.Field {
 	m := &p.Measured
 	return []field.Field{
 		{Path: "mail.destination", Label: "Destination", Value: &field.One[string]{At: &p.Destination, List: destinationList(shop), Gone: true}, Then: func() { p.Class = "" }},
-		{Path: "mail.class", Label: "To go at least as", Value: &field.One[string]{At: &p.Class, List: leastList(shop, p.Destination), None: true, Gone: true}},
+		{Path: "mail.class", Label: "At least as", Value: &field.One[string]{At: &p.Class, List: leastList(shop, p.Destination), None: true, Gone: true}},
 		{Path: "mail.addressShort", Label: "Address runs", Value: &field.Flag{At: &p.AddressShort, List: "addressSides"}},
 		{Path: "mail.closure", Label: "Closure", Value: &field.One[string]{At: &p.Closure, List: closureList(), Or: usualClosure, Told: "There is no closure “%s”: choose one of the list."}},
-		{Path: "mail.bare", Label: "Sent bare, without an envelope", Value: &field.Flag{At: &p.Bare}},
+		{Path: "mail.bare", Label: "Without envelope", Value: &field.Flag{At: &p.Bare}},
 		{Path: "mail.radius", Label: "Round corners", Note: "radius", Name: "radius of the corners", Value: &field.Length{At: &p.Radius, Most: 3 * measure.Inch}},
-		{Path: "mail.handCancel", Label: "To be cancelled by hand", Value: &field.Flag{At: &p.HandCancel}},
-		{Path: "mail.contents", Label: "Is any of this in it?", Name: "caution", Value: &field.Some[paper.Caution]{At: &p.Contents, List: field.ListOf("contents", paper.Cautions())}},
+		{Path: "mail.handCancel", Label: "Cancel by hand", Value: &field.Flag{At: &p.HandCancel}},
+		{Path: "mail.contents", Label: "Contents", Name: "caution", Value: &field.Some[paper.Caution]{At: &p.Contents, List: field.ListOf("contents", paper.Cautions())}},
 		measured("thickness", "Thickness, closed", "empty for the sums", &m.Thickness, &m.ThicknessOf, 4*measure.Inch),
 		{Path: "mail.measured.grams", Label: "Weight, closed", Note: "empty for the sums", Value: &field.Weight{At: &m.Grams, Most: mostGrams, Empty: true, Ounces: true}, Then: func() { m.GramsOf = 0 }},
-		measured("overhang", "Stands out over the table", "hold the rest down flat", &m.Overhang, nil, MostCard),
+		measured("overhang", "Over the edge", "hold the rest down flat", &m.Overhang, nil, MostCard),
 		measured("droop", "Its end hangs", "1 mm to a quarter of what stands out", &m.Droop, nil, MostCard),
 		measured("apart", "Supports apart", "two rulers on edge", &m.Apart, nil, MostCard),
-		{Path: "mail.measured.load", Label: "Weight in the middle", Note: "a few coins, weighed", Value: &field.Weight{At: &m.Load, Most: mostGrams, Empty: true}, Then: func() { m.Stiffer = 0 }},
+		{Path: "mail.measured.load", Label: "Middle weight", Note: "a few coins, weighed", Value: &field.Weight{At: &m.Load, Most: mostGrams, Empty: true}, Then: func() { m.Stiffer = 0 }},
 		measured("sag", "Its middle sinks", "", &m.Sag, nil, MostCard),
 		{Path: "mail.measured.through", Label: "Through the gauge", Value: &field.One[Through]{At: &m.Through, List: field.ListOf("throughs", Throughs()), None: true}, Then: func() { m.GaugeOf = 0 }},
-		{Path: "card.made", Label: "The card is made already", Value: &field.Flag{At: &j.Card.Made}},
+		{Path: "card.made", Label: "Card is made", Value: &field.Flag{At: &j.Card.Made}},
 		{Path: "mail.gaugeWidth", Label: "Gauge card, length", Value: &field.Length{At: &p.GaugeWidth, Most: MostCard, Empty: true}},
 		{Path: "mail.gaugeHeight", Label: "Gauge card, width", Value: &field.Length{At: &p.GaugeHeight, Most: MostCard, Empty: true}},
 	}
@@ -245,7 +245,7 @@ func (j *Job) startFields(shop Shop) []field.Field {
 	}
 	s := j.Start
 	list := []field.Field{{
-		Path: "start.format", Label: "The envelope you have", Value: &field.One[string]{At: &s.Format, List: formatList(shop), Gone: true},
+		Path: "start.format", Label: "Your envelope", Value: &field.One[string]{At: &s.Format, List: formatList(shop), Gone: true},
 		Then: func() {
 			s.MeasureAs(j.Card)
 			if j.Construction() == blank.BoughtID {
@@ -285,7 +285,7 @@ func (j *Job) recipeFields() []field.Field {
 		typed("claimHeight", "by", squareToo, &r.ClaimHeight, MostCard),
 		field.Field{Path: "recipe.claimOf", Label: "Which is", Value: &field.One[Claim]{At: &r.ClaimOf, List: field.ListOf("claims", Claims()), Or: ForCard}},
 		quoted,
-		field.Field{Path: "recipe.quotedOf", Label: "Which is a limit of", Value: &field.One[mail.Measure]{At: &r.QuotedOf, List: field.ListOf("limits", quotable()), Or: mail.Height, Told: "A note's limit is one of length, height or thickness, not of “%s”: choose one."}},
+		field.Field{Path: "recipe.quotedOf", Label: "Limit of", Value: &field.One[mail.Measure]{At: &r.QuotedOf, List: field.ListOf("limits", quotable()), Or: mail.Height, Told: "A note's limit is one of length, height or thickness, not of “%s”: choose one."}},
 		field.Field{Path: "recipe.form", Label: "The recipe gives", Value: &field.One[RecipeForm]{At: &r.Form, List: field.ListOf("recipes", RecipeForms()), Or: PairRecipe}},
 	)
 }

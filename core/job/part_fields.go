@@ -58,7 +58,7 @@ func (j *Job) paperFields(p *Part, path string, shop Shop) []field.Field {
 		border,
 		{Path: path + "foam", Label: "Foam", Value: &field.Length{At: &p.Foam, Most: 2 * measure.Inch, Fine: true}},
 		{Path: path + "ready", Label: "Cut already", Value: &field.Count{At: &p.Ready, Most: MostCount, Things: "ready-cut pieces"}},
-		{Path: path + "window", Label: "Cut the middle out", Value: &field.Flag{At: &p.Window}},
+		{Path: path + "window", Label: "Cut middle out", Value: &field.Flag{At: &p.Window}},
 	}
 	if e := p.Edges; e != nil {
 		list = append(list,
@@ -97,11 +97,11 @@ func (t *Thing) fields(path string) []field.Field {
 	return append(list,
 		field.Field{Path: path + "caliper", Label: "Thickness", Value: &field.Length{At: &t.Caliper, Least: 10 * measure.Micrometre, Most: 100 * measure.Millimetre, Fine: true}},
 		field.Field{Path: path + "grams", Label: "Weight", Note: "g or oz", Value: &field.Weight{At: &t.Grams, Most: mostGrams}},
-		flag("draping", "Follows what lies under it", &t.Draping),
-		flag("crushable", "Is crushed by pressure", &t.Crushable),
-		flag("inside", "Lies loose in the card", &t.Inside),
-		flag("stacked", "Glued on what lies under it", &t.Stacked),
-		flag("keep", "Is not to be left off", &t.Keep),
+		flag("draping", "Follows below", &t.Draping),
+		flag("crushable", "Crushable", &t.Crushable),
+		flag("inside", "Loose inside", &t.Inside),
+		flag("stacked", "Glued below", &t.Stacked),
+		flag("keep", "Must stay", &t.Keep),
 	)
 }
 

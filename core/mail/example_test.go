@@ -22,5 +22,5 @@ func Example() {
 	}
 	// Output:
 	// letter surcharged
-	// length ÷ height along the address too square
+	// length ÷ height too square
 }

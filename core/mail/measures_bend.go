@@ -6,18 +6,18 @@ import "math"
 // edge of a table.
 
 var pull = MeasureKind{
-	ID: Pull, Words: MeasureWords{"pull round the drum", "too limp", "too stiff"}, Counted: Forces, Lighter: true, ByHand: true,
+	ID: Pull, Words: MeasureWords{"stiffness", "too limp", "too stiff"}, Counted: Forces, Lighter: true, ByHand: true,
 	Of:    one(func(p Piece) float64 { return p.Pull }),
 	Error: func(p Piece) float64 { return math.Max(0, p.PullAtMost-p.Pull) },
 }
 
 var strain = MeasureKind{
-	ID: Strain, Words: MeasureWords{"strain on the drum", "too limp", "too thick to bend"}, Counted: Percents, Lighter: true,
+	ID: Strain, Words: MeasureWords{"bending strain", "too limp", "too thick to bend"}, Counted: Percents, Lighter: true,
 	Of: one(func(p Piece) float64 { return p.Strain }),
 }
 
 // tableBend is the test of whether a large envelope is flexible.
 var tableBend = MeasureKind{
-	ID: TableBend, Words: MeasureWords{"strain over a table's edge", "too limp", "too rigid"}, Counted: Percents, Lighter: true,
+	ID: TableBend, Words: MeasureWords{"edge strain", "too limp", "too rigid"}, Counted: Percents, Lighter: true,
 	Of: one(func(p Piece) float64 { return p.TableStrain }),
 }

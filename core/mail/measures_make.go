@@ -3,12 +3,12 @@ package mail
 // The measures of how a piece is made: each a yes or no.
 
 var clasp = MeasureKind{
-	ID: Clasp, Words: MeasureWords{"clasp, string or button", "not closed by a clasp", "closed by clasp, string or button"}, Counted: Flags, ByHand: true,
+	ID: Clasp, Words: MeasureWords{"clasp or string", "not closed by a clasp", "closed by clasp, string or button"}, Counted: Flags, ByHand: true,
 	Of: flag(func(p Piece) bool { return p.Clasp }),
 }
 
 var plastic = MeasureKind{
-	ID: Plastic, Words: MeasureWords{"outside not of paper", "of paper outside", "not of paper outside"}, Counted: Flags,
+	ID: Plastic, Words: MeasureWords{"outside not paper", "of paper outside", "not of paper outside"}, Counted: Flags,
 	Of: flag(func(p Piece) bool { return p.Plastic }),
 }
 

@@ -35,7 +35,7 @@ func (p Piece) ratios(over, under float64) (flat, filled float64) {
 
 // addressAspect takes the edge along the address for the length.
 var addressAspect = MeasureKind{
-	ID: AddressAspect, Words: MeasureWords{"length ÷ height along the address", "too square", "too slim"}, Counted: Ratios, Shape: true, Both: true, Rectangle: true,
+	ID: AddressAspect, Words: MeasureWords{"length ÷ height", "too square", "too slim"}, Counted: Ratios, Shape: true, Both: true, Rectangle: true,
 	Of: func(p Piece) (flat, filled float64) {
 		return p.ratios(p.alongAddress())
 	},

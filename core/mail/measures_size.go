@@ -30,7 +30,7 @@ var sum = MeasureKind{
 }
 
 var radius = MeasureKind{
-	ID: Radius, Words: MeasureWords{"radius of the corners", "too sharp-cornered", "too round-cornered"}, Fine: true,
+	ID: Radius, Words: MeasureWords{"corner radius", "too sharp-cornered", "too round-cornered"}, Fine: true,
 	Of: one(func(p Piece) float64 {
 		if p.Bare {
 			return float64(p.Radius)
@@ -45,7 +45,7 @@ var thickness = MeasureKind{
 }
 
 var lump = MeasureKind{
-	ID: Lump, Words: MeasureWords{"rise within an inch", "too even", "too lumpy"}, Fine: true, ByHand: true, Shield: true,
+	ID: Lump, Words: MeasureWords{"rise per inch", "too even", "too lumpy"}, Fine: true, ByHand: true, Shield: true,
 	Of: one(func(p Piece) float64 { return float64(p.Lump) }), Error: thickError,
 }
 

@@ -21,7 +21,7 @@ func TestRefusedIsSaid(t *testing.T) {
 	}
 	all[0].Refused = &blank.Doubt{ID: blank.WidthOff, Got: 150, Want: 160}
 	p := envelopeStation{m}.envelope(all[0], all)
-	if n := p.Blank.Notes[0]; n.Tone != say.Trouble || !strings.HasPrefix(n.Text, "Do not cut this one: folded from its drawing it is not what the sums say (the closed width is 150.000 mm") {
+	if n := p.Blank.Notes[0]; n.Tone != say.Trouble || !strings.HasPrefix(n.Text, "Do not cut this one: folded, it does not come out right (the closed width is 150.000 mm") {
 		t.Errorf("it says %v", n)
 	}
 	for _, r := range p.Comparison.Rows {

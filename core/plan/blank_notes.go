@@ -37,7 +37,7 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate
 	if left := way.SeamLeft(); made.Seam >= a.Width && !c.Kind.Whole {
 		switch {
 		case left.Usual < a.Width:
-			add(say.Trouble, "The seam is usually %s when cuts and scores are a little off, less than the %s, %s: widen it.", m.readable(left.Usual), say.Lower(a.Name), show(a.Width))
+			add(say.Trouble, "With small errors the seam is usually %s, less than the %s, %s. Widen it.", m.readable(left.Usual), say.Lower(a.Name), show(a.Width))
 		case left.Worst < a.Width:
 			add(say.Care, "The seam may be as narrow as %s at worst, less than the %s, %s.", m.readable(left.Worst), say.Lower(a.Name), show(a.Width))
 		}
@@ -49,14 +49,14 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate
 		}
 	}
 	if flap := made.Flap; 0 < made.Shortest && made.Shortest < flap && flap < made.Shortest+a.Width {
-		add(say.Care, "The closing flap of %s is long enough to cover, but leaves less than %s for the adhesive.", show(flap), show(a.Width))
+		add(say.Care, "The closing flap of %s covers, but leaves less than %s for the adhesive.", show(flap), show(a.Width))
 	}
 	if made.Depth == 0 && m.Thick().Used > measure.Inch/8 && !c.Has(blank.SingleCrease) {
 		add(say.Care, "At %s thick, score every crease twice, that far apart, %s.", show(m.Thick().Used), c.Kind.Words.Thick)
 	}
 	if stock, _ := m.Shop().Stock(m.Job().Envelope.Stock); !c.Kind.Bought {
 		if stock.GSM > mostEnvelope && !c.Kind.Walled {
-			add(say.Care, "%s is heavy for an envelope: it folds badly round a card. 80 to 170 gsm folds well.", stock.Name)
+			add(say.Care, "%s is heavy for an envelope. Paper of 80 to 170 gsm folds well round a card.", stock.Name)
 		}
 		notes = append(notes, m.stockNotes(stock, c.Kind)...)
 	}
@@ -67,7 +67,7 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate
 	}
 	if c.Kind.Bought && !c.Kind.Whole {
 		if whole := m.Judge(m.Whole(c)); whole.Rank < c.Mail.Rank {
-			add(say.Trouble, "Whole it would go as %s; cut down it goes as %s: check the post before cutting.", shortly(whole), shortly(c.Mail))
+			add(say.Trouble, "Whole it would go as %s, cut down as %s. Check before cutting.", shortly(whole), shortly(c.Mail))
 		}
 	}
 	return append(notes, m.whatWould(c, all)...)
@@ -79,14 +79,14 @@ func (m envelopeStation) easeNotes(c compare.Candidate) []say.Note {
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	left, other := c.Made.Way().EaseLeft(), ""
 	if best, ok := blank.Safer(c.Made.Ways, a.Width); ok && best != c.Made.Chosen {
-		other = fmt.Sprintf(", or score by “%s”, the safer way", c.Kind.Way(c.Made.Ways[best].ID).Name)
+		other = fmt.Sprintf(", or score by “%s”, which is safer", c.Kind.Way(c.Made.Ways[best].ID).Name)
 	}
 	off := m.fine().ShowUnit(m.Style().Tick / 2)
 	switch {
 	case left.Usual < 0:
-		return []say.Note{say.Trouble.Says(fmt.Sprintf("If cuts and scores are %s off, the card often does not go in: give it more ease%s.", off, other))}
+		return []say.Note{say.Trouble.Says(fmt.Sprintf("If cuts and scores are %s off, the card often does not go in. Give it more ease%s.", off, other))}
 	case left.Worst < 0:
-		return []say.Note{say.Care.Says(fmt.Sprintf("If every cut and score is %s off the wrong way, the card does not go in: give it more ease%s.", off, other))}
+		return []say.Note{say.Care.Says(fmt.Sprintf("If every cut and score is %s off, the card does not go in. Give it more ease%s.", off, other))}
 	}
 	return nil
 }
@@ -124,7 +124,7 @@ func notAccepted(c compare.Candidate) []say.Note {
 	}
 	mm := func(v float64) string { return fmt.Sprintf("%.3f", v) }
 	why := say.Slots{"got": mm(d.Got), "want": mm(d.Want), "panel": d.Panel, "onto": d.Onto}.Text(foldDoubts[d.ID])
-	return []say.Note{say.Trouble.Says(fmt.Sprintf("Do not cut this one: folded from its drawing it is not what the sums say (%s). Choose other sizes.", why))}
+	return []say.Note{say.Trouble.Says(fmt.Sprintf("Do not cut this one: folded, it does not come out right (%s). Choose other sizes.", why))}
 }
 
 // stripNotes says how a card is held in an envelope that is wider than it.
@@ -133,9 +133,9 @@ func (m envelopeStation) stripNotes(c compare.Candidate) []say.Note {
 	case !m.Job().Envelope.Mailable:
 		return nil
 	case !c.Strip:
-		return []say.Note{say.Care.Says("There is no room beside the card for holding strips: it needs none, or a wider envelope.")}
+		return []say.Note{say.Care.Says("There is no room beside the card for holding strips. Leave them out, or take a wider envelope.")}
 	case c.Made.Depth > 0:
-		return []say.Note{say.Fine.Says(fmt.Sprintf("Front and back do not touch here: in place of glue strips, fold two rails from scrap, %s high, and glue them down beside the card.", m.Style().Show(c.Made.Depth)))}
+		return []say.Note{say.Fine.Says(fmt.Sprintf("Front and back do not touch here. Fold two rails from scrap, %s high, and glue them down beside the card.", m.Style().Show(c.Made.Depth)))}
 	}
 	return []say.Note{say.Fine.Says("Press the holding strips together before the card goes in, and let it slide down between them.")}
 }
@@ -143,7 +143,7 @@ func (m envelopeStation) stripNotes(c compare.Candidate) []say.Note {
 // stockNotes says what a stock asks for when an envelope is made of it.
 func (m envelopeStation) stockNotes(stock paper.Stock, k *blank.Construction) (notes []say.Note) {
 	if len(m.Job().Card.Outline) > 0 {
-		notes = append(notes, say.Fine.Says(fmt.Sprintf("The card is an odd shape: cut its rectangle of %s from scrap, and fold the envelope round both together.", m.by(m.Job().Card.Width, m.Job().Card.Height))))
+		notes = append(notes, say.Fine.Says(fmt.Sprintf("The card is an odd shape. Cut its rectangle of %s from scrap, and fold the envelope round both.", m.by(m.Job().Card.Width, m.Job().Card.Height))))
 	}
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	if !a.Sticks(stock.Surface) {
@@ -160,15 +160,15 @@ func (m envelopeStation) stockNotes(stock paper.Stock, k *blank.Construction) (n
 		return notes
 	}
 	if m.Job().Envelope.PatternInside {
-		notes = append(notes, say.Fine.Says("The patterned side shows inside: lay it up when you score, and write the address on the plain outside."))
+		notes = append(notes, say.Fine.Says("The pattern shows inside. Lay it up when you score, and write the address on the plain outside."))
 	} else {
 		notes = append(notes, say.Fine.Says("The patterned side shows outside: lay it down when you score. A dark or busy outside wants a plain label for the address."))
 	}
 	if stock.Pattern != paper.Unknown {
 		if k.HasTop {
-			notes = append(notes, say.Fine.Says("Its pattern has a top: the closing flap is the top, so the blank lies on the sheet one way only."))
+			notes = append(notes, say.Fine.Says("Its pattern has a top. The closing flap is the top, so the blank lies on the sheet one way only."))
 		} else {
-			notes = append(notes, say.Care.Says("Its pattern has a top, and on a square that stands on its point it runs slantwise over the face: for an upright one take a pocket. Pencil TOP on the throat's corner."))
+			notes = append(notes, say.Care.Says("Its pattern runs slantwise over the face: for an upright one take a pocket. Pencil TOP on the throat's corner."))
 		}
 	}
 	return notes

@@ -13,7 +13,7 @@ import (
 func TestABlockIsNoCard(t *testing.T) {
 	j, shop := sample()
 	same, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "card.thickness", Text: "6"}})
-	if len(problems) != 1 || problems[0].Path != "card.thickness" || !strings.Contains(problems[0].Message, "thicker (6 in) than it is wide or high (5 3⁄8 in): check the unit") {
+	if len(problems) != 1 || problems[0].Path != "card.thickness" || !strings.Contains(problems[0].Message, "thicker (6 in) than it is wide or high (5 3⁄8 in). Check the unit") {
 		t.Errorf("%+v", problems)
 	}
 	if same.Card.Thickness != nil {

@@ -128,13 +128,13 @@ func TestOpensOnTheShortSide(t *testing.T) {
 	if got := reading(t, b, "opens"); got.Value != "the short side" || b.Sheet.Nm > legal.Height || b.Lies.Width != 5*in {
 		t.Errorf("%+v, cut %v wide, the card %v across the throat", got, b.Sheet, b.Lies.Width)
 	}
-	if n := notes(b.Notes); !strings.Contains(n, "It opens on the short side: opening on the long side it would be 5⁄16 too large for Legal.") || strings.Contains(n, "What would do") {
+	if n := notes(b.Notes); !strings.Contains(n, "It opens on the short side. On the long side it would be 5⁄16 too large for Legal.") || strings.Contains(n, "It is 5⁄16") {
 		t.Errorf("why: %s", n)
 	}
 	// The post sees the same envelope, whichever side opens.
 	j.Envelope.Opens = envelope.LongSide
 	long := plan.Make(j, shop)
-	if n := notes(long.Envelope.Blank.Notes); !strings.Contains(n, "What would do: opening it on the short side") {
+	if n := notes(long.Envelope.Blank.Notes); !strings.Contains(n, "too large for Legal. Open it on the short side.") {
 		t.Errorf("asked for the long side: %s", n)
 	}
 	if long.Mail.Short != p.Mail.Short || long.Envelope.Own.Size != p.Envelope.Own.Size {
@@ -181,7 +181,7 @@ func TestABoughtEnvelopeIsOfItsOwnPaper(t *testing.T) {
 		}
 		return false
 	}
-	if p := plan.Make(j, shop); !stronger(p) || !strings.Contains(notes(p.Mail.Notes), "Hard points come through paper as thin as") {
+	if p := plan.Make(j, shop); !stronger(p) || !strings.Contains(notes(p.Mail.Notes), "Hard points come through") {
 		t.Fatal("nothing is said of a thin envelope that is made")
 	}
 	j = took(t, j, shop, field.Edit{Act: field.Take, Path: "envelope", Text: "bought:a8"})

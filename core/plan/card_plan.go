@@ -146,7 +146,7 @@ func (m cardStation) card() CardPlan {
 		c.Sheets = append(c.Sheets, p)
 	}
 	if none {
-		c.Notes = append(c.Notes, say.Trouble.Says(fmt.Sprintf("No sheet on your shelf is large enough: the base needs one of at least %s %s. Try another fold, or a flat card.", m.by(base.Width, base.Height), m.Style().Unit)))
+		c.Notes = append(c.Notes, say.Trouble.Says(fmt.Sprintf("No sheet on your shelf is large enough: the base needs %s %s. Try another fold, or a flat card.", m.by(base.Width, base.Height), m.Style().Unit)))
 	}
 	if m.Thick().Measured && (m.Thick().Used-m.Thick().Predicted).Abs() > max(m.Thick().Predicted/4, measure.Millimetre/2) {
 		c.Notes = append(c.Notes, say.Care.Says(fmt.Sprintf("You typed a thickness of %s; the parts listed add up to %s. The sums use what you typed.", m.fine().ShowUnit(m.Thick().Used), m.fine().ShowUnit(m.Thick().Predicted))))
@@ -260,12 +260,16 @@ func (m cardStation) baseGrooves(b card.Base) []say.Note {
 		if strip < thinStrip {
 			strip += groove
 		}
-		list = append(list, fmt.Sprintf("for %s lay a strip %s wide between fence and sheet and score at %s", m.Style().Show(s.At), m.fine().Show(strip), m.fine().Show(s.At+strip)))
+		list = append(list, fmt.Sprintf("For %s lay a strip of %s at the fence and score at %s.", m.Style().Show(s.At), m.fine().Show(strip), m.fine().Show(s.At+strip)))
 	}
 	if list == nil {
 		return nil
 	}
-	return []say.Note{say.Care.Says(fmt.Sprintf("Your board's grooves, every %s, miss what is to be scored: %s.", m.fine().Show(groove), strings.Join(list, "; ")))}
+	notes := []say.Note{say.Care.Says(fmt.Sprintf("Your board's grooves, every %s, miss %s. %s", m.fine().Show(groove), say.Plural(len(list), "score"), list[0]))}
+	for _, more := range list[1:] {
+		notes = append(notes, say.Care.Says(more))
+	}
+	return notes
 }
 
 // foldNotes says what the trade knows of a fold.

@@ -18,11 +18,11 @@ type CautionPlan struct {
 
 var cautionTexts = map[paper.Caution]string{
 	paper.Coin:    "Button batteries are dangerous when swallowed: screw or glue them in. Posts limit batteries, and some refuse them abroad: ask first.",
-	paper.Magnet:  "Strong magnets hurt when swallowed and are limited in air mail: ask first, and keep them glued in.",
-	paper.Sharp:   "A point that comes through the envelope hurts a sorter's hand: turn it down, cap it, or lay a shield over it.",
-	paper.Seeds:   "Seeds and plants need papers at many borders, or may not cross them at all: ask first.",
+	paper.Magnet:  "Strong magnets hurt when swallowed and are limited in air mail. Ask first, and keep them glued in.",
+	paper.Sharp:   "A point that comes through the envelope hurts hands. Turn it down, cap it, or lay a shield over it.",
+	paper.Seeds:   "Seeds and plants need papers at many borders, or may not cross them. Ask first.",
 	paper.Glitter: "Loose glitter gets into machines and eyes: seal it in.",
-	paper.Liquid:  "Liquid must not leak when the piece is pressed: seal it twice, and ask whether it may be posted.",
+	paper.Liquid:  "Liquid must not leak when the piece is pressed. Seal it twice, and ask whether it may be mailed.",
 }
 
 func (m mailStation) cautions() []CautionPlan {

@@ -92,7 +92,7 @@ func (m envelopeStation) comparison(list []compare.Candidate) ComparisonPlan {
 	}
 	p.Sentence = m.reason(sorted)
 	if r, ok := m.PlainRectangle(); ok && !m.Job().Envelope.Mailable && m.Choose(list).Mail.Shape {
-		p.Rectangle = fmt.Sprintf("In a plain rectangle of %s %s, held by two strips, it would not pay the surcharge.", m.by(r.Width, r.Height), m.Style().Unit)
+		p.Rectangle = fmt.Sprintf("A rectangle of %s %s, with two holding strips, would not pay the surcharge.", m.by(r.Width, r.Height), m.Style().Unit)
 	}
 	return p
 }
@@ -101,29 +101,29 @@ func (m envelopeStation) comparison(list []compare.Candidate) ComparisonPlan {
 func (m envelopeStation) reason(sorted []compare.Candidate) string {
 	best := sorted[0]
 	if !m.Sound(best) {
-		return "None of them serves this card as it is: see what each lacks."
+		return "None of them serves this card as it is. See what each lacks."
 	}
 	sound := m.Serving(sorted)
-	name, among := m.candidateName(best), fmt.Sprintf("of the %d that serve", sound)
+	name, of := m.candidateName(best), func(most string) string { return fmt.Sprintf("the %s of %d that fit", most, sound) }
 	if sound == 1 {
-		among = "and the only one that serves"
+		of = func(string) string { return "the only one that fits" }
 	}
-	seam := fmt.Sprintf("its seam is %s", m.Style().Show(best.Made.Seam))
+	seam := fmt.Sprintf("Its seam is %s.", m.Style().Show(best.Made.Seam))
 	if best.Kind.Whole {
-		seam = fmt.Sprintf("the ease is %s", m.by(best.Made.EaseWidth, best.Made.EaseHeight))
+		seam = fmt.Sprintf("The ease is %s.", m.by(best.Made.EaseWidth, best.Made.EaseHeight))
 	}
 	switch m.Sort() {
 	case job.Quickest:
-		return fmt.Sprintf("%s: %d cuts and folds, the fewest %s, and %s.", name, best.Work(), among, seam)
+		return fmt.Sprintf("%s: %d cuts and folds, %s. %s", name, best.Work(), of("fewest"), seam)
 	case job.Neatest:
-		return fmt.Sprintf("%s: %s that something is to be said against, the fewest %s, and %s.", name, say.Plural(len(best.Made.Faults), "point"), among, seam)
+		return fmt.Sprintf("%s: %s, %s. %s", name, say.Plural(len(best.Made.Faults), "weak point"), of("fewest"), seam)
 	case job.Cheapest:
-		return fmt.Sprintf("%s: it goes as %s, %s thick, the cheapest %s, and %s.", name, shortly(best.Mail), m.fine().Show(m.Closed(best).Thickness), among, seam)
+		return fmt.Sprintf("%s: %s, %s thick, %s. %s", name, shortly(best.Mail), m.fine().Show(m.Closed(best).Thickness), of("cheapest"), seam)
 	}
 	if best.PaperUsed() == 0 {
-		return fmt.Sprintf("%s: %s, %s, and %s.", name, verdicts[best.Fit.Verdict].good, m.stockedWords(best), seam)
+		return fmt.Sprintf("%s: %s, %s. %s", name, verdicts[best.Fit.Verdict].good, m.stockedWords(best), seam)
 	}
-	return fmt.Sprintf("%s: %.0f square inches of paper, the least %s, and %s.", name, best.PaperUsed(), among, seam)
+	return fmt.Sprintf("%s: %.0f square inches of paper, %s. %s", name, best.PaperUsed(), of("least"), seam)
 }
 
 func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {

@@ -28,7 +28,7 @@ func TestConstructionsSideBySide(t *testing.T) {
 	shop.Envelopes = shop.Envelopes[1:]    // or one of the shelf would be taken
 	p := plan.Make(j, shop)
 	c := p.Envelope.Comparison
-	if len(c.Rows) < len(blank.IDs()) || !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "square inches of paper") || !strings.Contains(c.Sentence, "its seam is") {
+	if len(c.Rows) < len(blank.IDs()) || !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "square inches of paper") || !strings.Contains(c.Sentence, "Its seam is") {
 		t.Fatalf("%s, %d rows", c.Sentence, len(c.Rows))
 	}
 	pocket := rowOf(t, p, blank.PocketID)
@@ -54,7 +54,7 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 	}{
 		{blank.DiamondID, "Cut 8 13⁄16 square. Score twice", "8 13⁄16 square"},
 		{blank.PocketID, "Cut 7 3⁄16 × ", "7 3⁄16 × "},
-		{blank.GussetID, "and each again 1⁄8 further in", " × "},
+		{blank.GussetID, "Score each again 1⁄8 further in", " × "},
 		{blank.BoxID, "square. From every corner", "square"},
 		{blank.TuckID, "Cut 6 5⁄8 × ", " × "},
 		{blank.CutDownID, "off either side", ""},
@@ -84,7 +84,7 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 	}
 	j.Envelope.Construction = blank.CutDownID
 	// One seam of 3/4 and half of 1/4 and 0.85 mm.
-	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "Mark 7⁄8 beyond each of its sides") {
+	if n := notes(plan.Make(j, shop).Envelope.Blank.Notes); !strings.Contains(n, "mark 7⁄8 beyond each side") {
 		t.Errorf("without sums: %s", n)
 	}
 	j.Envelope.Construction = "origami"
@@ -102,7 +102,7 @@ func TestPlainRectangle(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	j.Envelope.Construction, j.Envelope.Adhesive = blank.PocketID, "tape-1-4"
 	p := plan.Make(j, shop)
-	if !strings.Contains(p.Envelope.Comparison.Rectangle, "it would not pay the surcharge") || p.Mail.Short != "letter + surcharge" {
+	if !strings.Contains(p.Envelope.Comparison.Rectangle, "would not pay the surcharge") || p.Mail.Short != "letter + surcharge" {
 		t.Fatalf("%s: %s", p.Mail.Short, p.Envelope.Comparison.Rectangle)
 	}
 	j.Envelope.Mailable = true
@@ -123,7 +123,7 @@ func TestWhatWouldDo(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	j.Envelope.Construction = blank.PocketID // 1/8 too large for 12 x 12
 	n := notes(plan.Make(j, shop).Envelope.Blank.Notes)
-	for _, want := range []string{"1⁄8 too large for 12 × 12. What would do: an ease of 1⁄8", "a diamond", "a card of at most", "two pieces from 12 × 12, ", "the joint runs over the back"} {
+	for _, want := range []string{"1⁄8 too large for 12 × 12. Make the ease 1⁄8.", "Or: make this type instead: diamond", "Or: make the card at most", "Or: join ", "over the back"} {
 		if !strings.Contains(n, want) {
 			t.Errorf("nothing is said of %q: %s", want, n)
 		}
@@ -143,7 +143,7 @@ func TestWhatWouldDo(t *testing.T) {
 		t.Errorf("a thick card in a flat pocket: %s", n)
 	}
 	j.Envelope.Double = true
-	if b := plan.Make(j, shop).Envelope.Blank; strings.Contains(notes(b.Notes), "score every crease twice") || b.Readings[0].Note != "3⁄8 deep" || !strings.Contains(b.Sentence.Text, "and each again 3⁄8 further in.") || len(b.Ways[0].Settings) != 8 {
+	if b := plan.Make(j, shop).Envelope.Blank; strings.Contains(notes(b.Notes), "score every crease twice") || b.Readings[0].Note != "3⁄8 deep" || !strings.Contains(b.Sentence.Text, "Score each again 3⁄8 further in.") || len(b.Ways[0].Settings) != 8 {
 		t.Errorf("two creases: %s, %+v", notes(b.Notes), b.Ways[0].Settings)
 	}
 	j.Envelope.Double = false
@@ -212,7 +212,7 @@ func TestWhatRattlesIsNotProposed(t *testing.T) {
 				t.Errorf("by %s: %s", sort, c.Sentence)
 			}
 		}
-		if !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "that serve") {
+		if !c.Rows[0].Recommended || !strings.Contains(c.Sentence, "that fit") {
 			t.Errorf("by %s: %s", sort, c.Sentence)
 		}
 	}

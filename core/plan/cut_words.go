@@ -39,7 +39,7 @@ func (w cutWords) layouts() []LayoutPlan {
 		for _, r := range l.Offcuts {
 			p.Offcuts = append(p.Offcuts, OffcutPlan{r, w.m.by(r.Width, r.Height), w.makes(r)})
 		}
-		p.Drawing = fmt.Sprintf("Sheet %s of %s, cut %s: %s; %s, %s left over.", p.Name, w.t.sheet.Name, times(l.Times), w.contents(l), say.Plural(len(l.Cuts), "cut"), say.Plural(len(l.Offcuts), "piece"))
+		p.Drawing = fmt.Sprintf("Sheet %s of %s, cut %s: %s. It takes %s and leaves %s.", p.Name, w.t.sheet.Name, times(l.Times), w.contents(l), say.Plural(len(l.Cuts), "cut"), say.Plural(len(l.Offcuts), "piece"))
 		list = append(list, p)
 	}
 	return list
@@ -140,7 +140,7 @@ func (w cutWords) cut(n int, c cutting.Cut, layout int, setting measure.Length) 
 	if l.Times > 1 {
 		on = fmt.Sprintf(" on all %d", l.Times)
 	}
-	return fmt.Sprintf("%d: sheet %s%s, %s through %s: %s stays, %s", n, layoutName(layout), on, way, w.m.by(c.From.Width, c.From.Height), w.rect(l, kept), w.becomes(l, c, off))
+	return fmt.Sprintf("%d: sheet %s%s, %s through %s. Keep %s. %s", n, layoutName(layout), on, way, w.m.by(c.From.Width, c.From.Height), w.rect(l, kept), say.Capital(w.becomes(l, c, off)))
 }
 
 // becomes says what becomes of the part that the guide does not measure: it falls off only
@@ -158,8 +158,8 @@ func (w cutWords) becomes(l cutting.Layout, c cutting.Cut, off cutting.Rect) str
 // restWords say what becomes of a part that is used again.
 var restWords = map[cutting.Rest]string{
 	cutting.NoRest:    " is cut on",
-	cutting.EqualRest: " is left, an equal part of the sheet's own edge: it is off by what the sheet is off",
-	cutting.LeftRest:  " is what is left: hold it against the first one before you use it",
+	cutting.EqualRest: " is left: measure it, the sheet may be off",
+	cutting.LeftRest:  " is left: check it",
 }
 
 // rect names a rectangle of a layout: a piece, an offcut, or a strip to cut on.

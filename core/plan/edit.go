@@ -23,7 +23,7 @@ func Check(j job.Job, shop job.Shop) []field.Problem {
 		return list // nothing follows from such a job
 	}
 	if p := piece.Of(j, shop); p.Block() {
-		list = append(list, field.ProblemOf("card.thickness", say.Refuse("The card would be thicker (%s) than it is wide or high (%s): check the unit, or type a smaller thickness.",
+		list = append(list, field.ProblemOf("card.thickness", say.Refuse("The card would be thicker (%s) than it is wide or high (%s). Check the unit, or type a smaller thickness.",
 			p.Style().ShowUnit(p.Thick().Used), p.Style().ShowUnit(min(j.Card.Width, j.Card.Height)))))
 	}
 	return list

@@ -100,7 +100,7 @@ func (m envelopeStation) fitPlan(f envelope.Fit) FitPlan {
 func (m envelopeStation) placed(p FitPlan) FitPlan {
 	p.SideEase, p.AboveEase = m.shown(p.EaseWidth.Nm/2), m.shown(p.EaseHeight.Nm/2)
 	outer := m.Outer()
-	p.Drawing = fmt.Sprintf("The card, %s over all, in the middle of the envelope %s, %s %s outside: %s left on the left and on the right, %s above and below. %s.",
+	p.Drawing = fmt.Sprintf("The card, %s, in %s, %s %s outside. There is %s at each side, %s above and below. %s.",
 		m.by(outer.Width, outer.Height), p.Name, m.by(p.Outer.Width, p.Outer.Height), m.Style().Unit, p.SideEase.Text, p.AboveEase.Text, verdicts[p.Verdict].name)
 	return p
 }

@@ -25,17 +25,17 @@ var faults = map[blank.FaultID]faultTold{
 	blank.FlapShort:    {say.Care, []say.Clause{say.Always("The closing flap covers {a} of the back; the adhesive wants {b}. Make it deeper.")}},
 	blank.FlapTooLong:  {say.Trouble, []say.Clause{say.Always("The flap of {a} is longer than the front, {b}: make it shorter.")}},
 	blank.OpenBack:     {say.Trouble, []say.Clause{say.Always("The back stays open{where}: {area} mm² that no flap covers. {would}")}},
-	blank.NoTuck:       {say.Care, []say.Clause{say.Always("There is no tuck: it folds cleanly from {b} on, and walls of {a} leave it less, or less was wished. Tape the lid to the front wall.")}},
+	blank.NoTuck:       {say.Care, []say.Clause{say.Always("There is no tuck: it folds cleanly from {b} on, and here it has less. Tape the lid to the front wall.")}},
 	blank.NoHem:        {say.Care, []say.Clause{say.Always("Walls of {a} are too low for a hem, which folds cleanly from {b} on: they stay single.")}},
 	blank.Blunted:      {say.Care, []say.Clause{say.Always("The {panel} overshoots: blunt its tip from {a} to {b}, {tip}.")}},
 	blank.CurveCut:     {say.Care, []say.Clause{say.Always("Its deep flap is cut at the sides with it: round the corners that are left.")}},
 	blank.TooHigh:      {say.Care, []say.Clause{say.Always("It stays {a} too high for the card, which slides: a lower envelope would hold it.")}},
-	blank.SlitCorners:  {say.Care, []say.Clause{say.Always("The four corners of the walls stay open as slits: close them with tape from inside, or nothing thin may be put in.")}},
+	blank.SlitCorners:  {say.Care, []say.Clause{say.Always("The four corners of the walls stay open as slits. Close them with tape from inside.")}},
 	blank.GlueCorners:  {say.Care, []say.Clause{say.Always("The corner squares are {a} short of the walls: hold the corners with tape.")}},
-	blank.SingleCrease: {say.Care, []say.Clause{say.Always("Two creases for a thickness of {a} cannot be set here: the punch board makes one, or they would lie closer than a tick or a groove of your board.")}},
-	blank.NotchTooDeep: {say.Care, []say.Clause{say.Always("A thumb notch of {a} would cut the back through: it is drawn {b} deep.")}},
-	blank.NotLow:       {say.Care, []say.Clause{say.Always("The bottom tip cannot end at the side points here: the card is too wide or too high for the square, or your tools set no such score. It stays in the middle.")}},
-	blank.FlapRaised:   {say.Care, []say.Clause{say.Always("A closing flap of {a} would cover no glue past the thumb gap: it is made {b}. For a shorter one take less of the gap.")}},
+	blank.SingleCrease: {say.Care, []say.Clause{say.Always("Two creases {a} apart cannot be set with your tools. Score once, and press the fold round.")}},
+	blank.NotchTooDeep: {say.Care, []say.Clause{say.Always("A finger notch of {a} would cut the back through. It is drawn {b} deep.")}},
+	blank.NotLow:       {say.Care, []say.Clause{say.Always("The bottom tip cannot end at the side points with this card and these tools. It stays in the middle.")}},
+	blank.FlapRaised:   {say.Care, []say.Clause{say.Always("A closing flap of {a} would cover no glue past the finger gap. It is made {b}.")}},
 }
 
 // flapNames are what the flaps of a net are called by their panels.

@@ -87,7 +87,7 @@ func stripAdvice(c compare.Candidate) string {
 	case c.Made.Depth > 0:
 		return "Glue the two rails down beside the card's place."
 	}
-	return "Glue the two holding strips and press front and back together on them before the card goes in."
+	return "Glue the two holding strips. Press front and back together on them before the card goes in."
 }
 
 // fillAdvice says when the card goes in, and what stays open until then.
@@ -97,13 +97,13 @@ func fillAdvice(c compare.Candidate, raised bool) string {
 	case !glue:
 		return "Slide the card in."
 	case c.Kind.Box:
-		return "Hold the walls square with pegs until the glue is dry, the lid open; then the card goes in."
+		return "Hold the walls square with pegs until the glue is dry. Then put the card in."
 	case raised && c.Made.Depth == 0 && !c.Kind.Bought:
 		return "Press the seams until they are dry; the closing flap stays open."
 	case c.Kind.Bought:
-		return "Glue the cut sides and press them until they are dry, the closing flap open; then slide the card in."
+		return "Glue the cut sides and press them until they are dry. Then slide the card in."
 	}
-	return "Press the seams until they are dry, the closing flap open; then slide the card in."
+	return "Press the seams until they are dry. Then slide the card in."
 }
 
 // folding is the net as it folds round what of the card its own walls do not take.

@@ -21,12 +21,12 @@ func TestEveryFoldIsPlanned(t *testing.T) {
 		flat  string
 		thick measure.Length // in micrometres
 	}{
-		{card.SideFold, 0, "Cut 14 × 5. Outside up, score at 7 from the left, and fold away from the groove: it opens like a book.", "14 × 5 · 7", 800},
+		{card.SideFold, 0, "Cut 14 × 5. Outside up, score at 7 from the left. Fold away from the groove: it opens like a book.", "14 × 5 · 7", 800},
 		{card.SideFold, in / 4, "Cut 14 1⁄4 × 5. Outside up, score at 7 and 7 1⁄4 from the left", "14 1⁄4 × 5 · 7 · 7 1⁄4", 800},
 		{card.TopFold, 0, "Cut 7 × 10. Outside up, score at 5 from the top", "7 × 10 · 5", 800},
 		// Half of 7 less 1/64, down to a sixteenth: 3 7/16.
 		{card.GateFold, 0, "Cut 13 7⁄8 × 5. Outside up, score at 3 7⁄16 and 10 7⁄16 from the left", "13 7⁄8 × 5 · 3 7⁄16 · 10 7⁄16", 800},
-		{card.Accordion, 0, "Cut 28 × 5. Outside up, score at 7 and 21 from the left; turn it over and score at 14 from the same edge.", "28 × 5 · 7 · 14 …", 1360},
+		{card.Accordion, 0, "Cut 28 × 5. Outside up, score at 7 and 21 from the left. Turn it over and score at 14 from the same edge.", "28 × 5 · 7 · 14 …", 1360},
 		{card.RollFold, 0, "Cut 20 15⁄16 × 5. Outside up, score at 6 15⁄16 and 13 15⁄16 from the left", "20 15⁄16 × 5 · 6 15⁄16 · 13 15⁄16", 1080},
 		{card.FlatCard, 0, "Cut 7 × 5. A flat card has no score.", "7 × 5", 520},
 	} {

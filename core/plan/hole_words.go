@@ -43,7 +43,7 @@ func (m envelopeStation) holeWords(made blank.Made) (where, area, would string) 
 		where = " " + placeWords(list[0], made.Net.Panels[0].Outline)
 	}
 	if len(list) > 1 {
-		where = fmt.Sprintf(" in %d places, the largest%s", len(list), where)
+		where = fmt.Sprintf(" in %d places, most%s", len(list), where)
 	}
 	would = "Give it a wider seam, or longer flaps."
 	if m.Job().Envelope.Corner > 0 {

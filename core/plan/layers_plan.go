@@ -233,7 +233,7 @@ func (m layersStation) ownSize(part job.Part, below card.Size) []say.Note {
 	case offWidth < 0 || offHeight < 0:
 		return []say.Note{say.Trouble.Says(fmt.Sprintf("“%s” is larger than the paper it lies on, %s: it would hang over the edge.", part.Name, m.by(below.Width, below.Height)))}
 	case part.Border > 0 && (offWidth == part.Border || offHeight == part.Border):
-		return []say.Note{say.Trouble.Says(fmt.Sprintf("The border of %s is taken off “%s” once, but it shows on both sides: that leaves half of it, %s, on each. Cut %s instead.",
+		return []say.Note{say.Trouble.Says(fmt.Sprintf("The border of %s comes off “%s” once, but it shows on both sides, %s each. Cut %s instead.",
 			m.Style().Show(part.Border), part.Name, m.fine().Show(part.Border/2), m.by(want.Width, want.Height)))}
 	case offWidth != offHeight:
 		return []say.Note{say.Fine.Says(fmt.Sprintf("“%s” shows %s of the paper below on the left and right, %s above and below.", part.Name, m.fine().Show(offWidth/2), m.fine().Show(offHeight/2)))}
@@ -286,7 +286,7 @@ func (m layersStation) layersShort() string {
 func (m layersStation) layersDrawing(rows []LayerRow) string {
 	words := make([]string, len(rows))
 	for i, r := range rows {
-		words[i] = fmt.Sprintf("%s, %s, showing %s", r.Name, r.Size, r.Share)
+		words[i] = fmt.Sprintf("%s, %s, shows %s.", r.Name, r.Size, r.Share)
 	}
-	return fmt.Sprintf("The front of the card in %s, each paper on the one below: %s.", m.Style().Unit, strings.Join(words, "; "))
+	return fmt.Sprintf("The front of the card in %s, each paper on the one before. %s", m.Style().Unit, strings.Join(words, " "))
 }

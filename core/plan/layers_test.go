@@ -28,7 +28,7 @@ func TestLayers(t *testing.T) {
 	if p.Sentence.Text != "Cut layers of 5 3⁄8 × 4 1⁄8 and 5 1⁄8 × 3 7⁄8; the last is the panel to work on." {
 		t.Errorf("%s", p.Sentence.Text)
 	}
-	if p.PanelWidth.Text != "5 1⁄8" || !strings.Contains(p.Drawing, "Brass mat, 5 3⁄8 × 4 1⁄8, showing 10 %") {
+	if p.PanelWidth.Text != "5 1⁄8" || !strings.Contains(p.Drawing, "Brass mat, 5 3⁄8 × 4 1⁄8, shows 10 %") {
 		t.Errorf("%s: %s", p.PanelWidth.Text, p.Drawing)
 	}
 	j.Parts = j.Parts[:1]
@@ -111,7 +111,7 @@ func TestClassicMistake(t *testing.T) {
 	}
 	got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "parts.1.own.width", Text: "5 1/4"}, {Act: field.Type, Path: "parts.1.own.height", Text: "5 1/4"}})
 	p := plan.Make(got, shop).Layers
-	if len(problems) > 0 || len(p.Notes) != 1 || !strings.Contains(p.Notes[0].Text, "taken off “Night-sky layer” once") || !strings.Contains(p.Notes[0].Text, "Cut 5 1⁄8 × 5 1⁄8 instead") {
+	if len(problems) > 0 || len(p.Notes) != 1 || !strings.Contains(p.Notes[0].Text, "comes off “Night-sky layer” once") || !strings.Contains(p.Notes[0].Text, "Cut 5 1⁄8 × 5 1⁄8 instead") {
 		t.Errorf("%v, %v", problems, p.Notes)
 	}
 	got.Parts[1].Own.Width = 6 * in

@@ -63,7 +63,7 @@ func (m mailStation) broken(checks []mail.Check, surcharge bool) string {
 			words = fmt.Sprintf("%s by %s", words, m.checkText(c, -c.Margin))
 		}
 		if c.Unsure {
-			words = "filled it may measure " + words
+			words = "filled it may be " + words
 		}
 		if c.Guidance {
 			words += " (guidance)"

@@ -96,7 +96,7 @@ func TestReliefOfAJob(t *testing.T) {
 	was := p.Envelope.Blank.Sheet.Nm
 	over := edit(t, j, shop, "parts.4.thing.x", "-1/2")
 	p = plan.Make(over, shop)
-	if p.Envelope.Blank.Sheet.Nm <= was || !strings.Contains(notes(p.Mail.Notes), "What sticks out past the edge makes the card 7 1⁄2 × 5") {
+	if p.Envelope.Blank.Sheet.Nm <= was || !strings.Contains(notes(p.Mail.Notes), "With its overhang the card is 7 1⁄2 × 5") {
 		t.Errorf("sheet %v was %v: %s", p.Envelope.Blank.Sheet.Text, was, notes(p.Mail.Notes))
 	}
 	for _, tt := range []struct{ path, typed, says string }{
@@ -276,7 +276,7 @@ func TestPostageAndAge(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	shop.Today = "2026-11-24"
 	p := plan.Make(j, shop)
-	if p.Mail.Postage.Each != "$1.00" || p.Mail.Postage.Total != "$40.00" || !strings.Contains(notes(p.Mail.Postage.Notes), "are an example, made up") {
+	if p.Mail.Postage.Each != "$1.00" || p.Mail.Postage.Total != "$40.00" || !strings.Contains(notes(p.Mail.Postage.Notes), "are made up, as an example") {
 		t.Errorf("%+v", p.Mail.Postage)
 	}
 	shop.Today = "2027-02-01"
@@ -296,7 +296,7 @@ func TestPostageAndAge(t *testing.T) {
 		t.Fatal(list)
 	}
 	p = plan.Make(j, shop)
-	if !strings.HasPrefix(p.Mail.Title, "Hilltop") || !strings.Contains(notes(p.Mail.Notes), "last held against the source on 2025-01-01") || len(p.Mail.Everywhere) != 9 {
+	if !strings.HasPrefix(p.Mail.Title, "Hilltop") || !strings.Contains(notes(p.Mail.Notes), "last checked on 2025-01-01") || len(p.Mail.Everywhere) != 9 {
 		t.Errorf("%s: %s", p.Mail.Title, notes(p.Mail.Notes))
 	}
 	shop.Rulebooks[0].File.ID = "universal"
@@ -326,10 +326,10 @@ func TestCautionsAndGauge(t *testing.T) {
 		t.Errorf("%s", n)
 	}
 	j.Envelope.Stock, j.Mail.AddressShort = "copy-80", true
-	if n := notes(plan.Make(j, shop).Mail.Notes); !strings.Contains(n, "Hard points come through paper as thin as copy 80 gsm") || !strings.Contains(n, "along the address it is") {
+	if n := notes(plan.Make(j, shop).Mail.Notes); !strings.Contains(n, "Hard points come through copy 80 gsm") || !strings.Contains(n, "along the address it is") {
 		t.Errorf("%s", n)
 	}
-	if !strings.Contains(notes(p.Mail.Notes), "is crushed by pressure: it wants a box") {
+	if !strings.Contains(notes(p.Mail.Notes), "is crushed by pressure. Put it in a box") {
 		t.Errorf("%s", notes(p.Mail.Notes))
 	}
 	j = edit(t, edit(t, j, shop, "mail.gaugeWidth", "8 3/4"), shop, "mail.gaugeHeight", "5")

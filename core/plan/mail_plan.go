@@ -123,7 +123,7 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all []compare.C
 	book, ok := m.Book()
 	if !ok {
 		p.Title, p.Short, p.Tone = "By hand", "by hand", say.Fine
-		p.Sentence = say.That("Given by hand, it needs to meet no post's rules. A dot at the tip of the flap lets it be opened again.")
+		p.Sentence = say.That("Given by hand, it needs to meet no postal rules. A dot at the tip of the flap lets it be opened again.")
 		return p
 	}
 	v := m.VerdictOf(book, piece)
@@ -163,9 +163,9 @@ var throughWords = map[job.Through]string{
 func (m maker) bookNotes(b mail.Rulebook) []say.Note {
 	switch {
 	case mail.YearOld(b.LastChecked, m.Shop().Today):
-		return []say.Note{say.Care.Says(fmt.Sprintf("These rules were last held against the source on %s, more than a year ago: look again.", b.LastChecked))}
+		return []say.Note{say.Care.Says(fmt.Sprintf("These rules were last checked on %s, more than a year ago. Check them against the published page.", b.LastChecked))}
 	case b.LastChecked == "":
-		return []say.Note{say.Fine.Says("Nobody here has held these rules against their source yet: do so before you rely on a narrow margin, and note the day on the page of rules.")}
+		return []say.Note{say.Fine.Says("These rules have not been checked against the published page. Check them before you rely on a narrow margin.")}
 	}
 	return nil
 }
@@ -174,7 +174,7 @@ func (m maker) bookNotes(b mail.Rulebook) []say.Note {
 func (m mailStation) pieceNotes(c compare.Candidate) (notes []say.Note) {
 	for _, p := range m.Job().Parts {
 		if t := p.Thing; t != nil && t.Crushable && c.Made.Depth == 0 {
-			notes = append(notes, say.Care.Says(fmt.Sprintf("“%s” is crushed by pressure: it wants a box, even where a letter would take it.", p.Name)))
+			notes = append(notes, say.Care.Says(fmt.Sprintf("“%s” is crushed by pressure. Put it in a box, even where a letter would take it.", p.Name)))
 		}
 	}
 	id := m.Job().Envelope.Stock
@@ -182,30 +182,30 @@ func (m mailStation) pieceNotes(c compare.Candidate) (notes []say.Note) {
 		id = compare.SoldPaper
 	}
 	if stock, _ := m.Shop().Stock(id); m.Pierces(stock) {
-		notes = append(notes, say.Care.Says(fmt.Sprintf("Hard points come through paper as thin as %s: take a stronger envelope, or lay a shield over them.", say.Lower(stock.Name))))
+		notes = append(notes, say.Care.Says(fmt.Sprintf("Hard points come through %s. Take a stronger envelope, or lay a shield over them.", say.Lower(stock.Name))))
 	}
 	if long, short := max(c.Made.Width, c.Made.Height), min(c.Made.Width, c.Made.Height); m.Job().Mail.AddressShort && !m.Job().Mail.WithoutEnvelope() {
-		notes = append(notes, say.Fine.Says(fmt.Sprintf("Its longest edge is %s; along the address it is %s long, and machines go by that.", m.Style().ShowUnit(long), m.Style().ShowUnit(short))))
+		notes = append(notes, say.Fine.Says(fmt.Sprintf("Its longest edge is %s, but along the address it is %s. Machines go by that.", m.Style().ShowUnit(long), m.Style().ShowUnit(short))))
 	}
 	if c.Made.Ease() < 0 && !m.Job().Mail.WithoutEnvelope() {
 		notes = append(notes, say.Trouble.Says("The card does not go into its envelope. What stands here is for the envelope alone."))
 	}
 	if _, posted := m.Book(); posted && m.Job().Mail.WithoutEnvelope() && !m.Job().Mail.Bare {
-		notes = append(notes, say.Trouble.Says("Without an envelope it can be given by hand only: choose another closure to mail it."))
+		notes = append(notes, say.Trouble.Says("Without an envelope it can be given by hand only. Choose another closure to mail it."))
 	}
 	if _, posted := m.Book(); posted && !m.Job().Mail.WithoutEnvelope() {
-		notes = append(notes, say.Fine.Says("For the post, seal the flap along both its edges: an open corner catches."))
+		notes = append(notes, say.Fine.Says("To mail it, seal the flap along both its edges. An open corner catches."))
 	}
 	if over := m.Over(); over.Width > m.Job().Card.OverWidth || over.Height > m.Job().Card.OverHeight {
 		size := m.Outer()
-		notes = append(notes, say.Fine.Says(fmt.Sprintf("What sticks out past the edge makes the card %s: the envelope is sized for that.", m.by(size.Width, size.Height))))
+		notes = append(notes, say.Fine.Says(fmt.Sprintf("With its overhang the card is %s. The envelope is sized for that.", m.by(size.Width, size.Height))))
 	}
 	t, long := m.Job().Mail.Measured, max(c.Made.Width, c.Made.Height).Millimetres()
 	if t.Overhang > 0 && t.Droop > 0 && !compare.DroopOK(t, long) {
-		notes = append(notes, say.Care.Says("The droop tells something only between 1 mm and a quarter of the overhang, and of a piece longer than that: let less or more of it stand out, and measure again."))
+		notes = append(notes, say.Care.Says("The droop counts only between 1 mm and a quarter of the overhang. Let more or less of the piece stand out."))
 	}
 	if t.Apart > 0 && t.Sag > 0 && t.Load > 0 && t.Apart.Millimetres() >= long {
-		notes = append(notes, say.Care.Says("The supports stand further apart than the piece is long: set them closer, and measure again."))
+		notes = append(notes, say.Care.Says("The supports stand further apart than the piece is long. Set them closer, and measure again."))
 	}
 	return notes
 }
@@ -288,7 +288,7 @@ func (m mailStation) everywhere(piece mail.Piece) []DestinationPlan {
 		d.Price = m.postage(v, piece).Each
 		list = append(list, d)
 	}
-	return append(list, DestinationPlan{ID: job.ByHand, Name: "By hand", Short: "by hand", Tone: say.Fine, Why: "no post's rules", Chosen: m.Job().Mail.Destination == job.ByHand})
+	return append(list, DestinationPlan{ID: job.ByHand, Name: "By hand", Short: "by hand", Tone: say.Fine, Why: "no postal rules", Chosen: m.Job().Mail.Destination == job.ByHand})
 }
 
 // tightest names the limit that has least room left, as a share of it.

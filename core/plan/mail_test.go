@@ -20,15 +20,15 @@ func TestPostSentences(t *testing.T) {
 		short  string
 		phrase string
 	}{
-		{"plain", 7 * in, 5 * in, in / 24, "letter", "it goes as a letter"},
-		{"square", 5 * in, 5 * in, in / 24, "letter + surcharge", "Square, so as a letter"},
+		{"plain", 7 * in, 5 * in, in / 24, "letter", "Goes as a letter"},
+		{"square", 5 * in, 5 * in, in / 24, "letter + surcharge", "Square: goes as a letter"},
 		{"nearly square", 5*in + in/2, 5 * in, in / 24, "letter + surcharge", "Nearly square"},
 		{"slim", 9 * in, 3*in + in/4, in / 24, "letter + surcharge", "Long and slim"},
-		{"square over the ceiling", 5*in + 13*in/16, 5*in + 13*in/16, in / 24, "letter + surcharge", "No envelope saves it"},
+		{"square over the ceiling", 5*in + 13*in/16, 5*in + 13*in/16, in / 24, "letter + surcharge", "of the right shape would be over the limit"},
 		{"thick", 7 * in, 5 * in, in / 3, "large envelope", "too thick by"},
 		{"tiny", 2 * in, 2 * in, in / 24, "not mailable", "Too small for any mail"},
 		{"tiny and thick", 2 * in, 2 * in, in / 2, "ask first", "Ask at the counter"},
-		{"huge", 20 * in, 16 * in, in / 24, "parcel", "too long by"},
+		{"huge", 20 * in, 16 * in, in / 24, "parcel", "too high by"},
 	} {
 		t.Run(tt.name, func(t *testing.T) {
 			j, shop := sample()
@@ -44,8 +44,8 @@ func TestPostSentences(t *testing.T) {
 // The same square card elsewhere: plain in the United Kingdom, large in Germany.
 func TestPostElsewhere(t *testing.T) {
 	for _, tt := range []struct{ to, short, says string }{
-		{"uk-inland", "letter", "By the published limits it goes as a letter."},
-		{"germany-home", "large letter", "it goes as a large letter: too high by "},
+		{"uk-inland", "letter", "Goes as a letter."},
+		{"germany-home", "large letter", "Goes as a large letter: too high by "},
 		{job.ByHand, "by hand", "Given by hand"},
 	} {
 		t.Run(tt.to, func(t *testing.T) {
@@ -66,7 +66,7 @@ func TestGuidanceIsNoRule(t *testing.T) {
 	j, shop := moon(t)
 	j.Parts = append(j.Parts[:4:4], j.Parts[5:]...) // without the knot
 	p := plan.Make(j, shop)
-	if p.Mail.Short != "letter + surcharge?" || !strings.Contains(p.Mail.Sentence.Text, "it may pay the surcharge: too lumpy by") || p.Envelope.Comparison.Rectangle != "" {
+	if p.Mail.Short != "letter + surcharge?" || !strings.Contains(p.Mail.Sentence.Text, "it may pay a surcharge. Too lumpy by") || p.Envelope.Comparison.Rectangle != "" {
 		t.Errorf("%s: %s %s", p.Mail.Short, p.Mail.Sentence.Text, p.Envelope.Comparison.Rectangle)
 	}
 	j = demo.Jobs()[1]
@@ -108,12 +108,12 @@ func TestWhyNoClassTakesIt(t *testing.T) {
 	j.Mail.Bare, j.Mail.Destination = true, "us-abroad"
 	j.Card.Width, j.Card.Height, j.Card.Outline = 6*in, 4*in, blank.Polygon{{X: 0, Y: 0}, {X: 150, Y: 0}, {X: 75, Y: 100}}
 	p := plan.Make(j, shop)
-	if want := "By the published limits it goes as a parcel: not a rectangle for a letter."; p.Mail.Sentence.Text != want {
+	if want := "Goes as a parcel: not a rectangle for a letter."; p.Mail.Sentence.Text != want {
 		t.Errorf("%s", p.Mail.Sentence.Text)
 	}
 	j.Card.Outline, j.Card.Width, j.Mail.Destination = nil, 20*in, "uk-inland"
 	p = plan.Make(j, shop)
-	if want := "No class of letter takes it: too long by 155 mm (6.102 in) even for a large letter. Ask for a parcel."; p.Mail.Sentence.Text != want {
+	if want := "Does not go as a letter: too long by 155 mm (6.102 in) even for a large letter. Ask for a parcel."; p.Mail.Sentence.Text != want {
 		t.Errorf("%s", p.Mail.Sentence.Text)
 	}
 	j.Card.Width, j.Card.Outline = 6*in, blank.Polygon{{X: 0, Y: 0}, {X: 150, Y: 0}, {X: 75, Y: 100}}
@@ -125,7 +125,7 @@ func TestWhyNoClassTakesIt(t *testing.T) {
 	}
 	shop.Rulebooks, j.Mail.Destination = []job.OwnRulebook{{File: own}}, "own"
 	p = plan.Make(j, shop)
-	if want := "No class of letter takes it: not a rectangle for a slip, and an ocean bag has to be larger, thicker or heavier than that. Ask for a parcel."; p.Mail.Sentence.Text != want {
+	if want := "Does not go as a letter: not a rectangle for a slip, and too small for an ocean bag. Ask for a parcel."; p.Mail.Sentence.Text != want {
 		t.Errorf("%s", p.Mail.Sentence.Text)
 	}
 	// Too thin for any mail, a larger envelope is no help.

@@ -33,17 +33,17 @@ func (m mailStation) verdict(p *MailPlan, v mail.Verdict, e compare.Closed, piec
 	case !taken && v.AskFirst:
 		p.Sentence = say.That("Small but thick: the published rules do not say what becomes of it. Ask at the counter first.")
 	case !taken:
-		p.Sentence = say.That("No class of letter takes it: %s. Ask for a parcel.", m.noClass(v))
+		p.Sentence = say.That("Does not go as a letter: %s. Ask for a parcel.", m.noClass(v))
 	case r.Outcome == mail.Surcharged:
 		p.Sentence = m.surcharged(p, r, e, piece)
 	case r.Outcome == mail.Doubtful:
-		p.Sentence = say.That("It may go as %s[%s], but ask first: %s.", article(r.Class.Name), r.Class.Name, m.broken(doubts(r.Checks), false))
+		p.Sentence = say.That("Ask first: perhaps %s[%s]. %s.", article(r.Class.Name), r.Class.Name, say.Capital(m.broken(doubts(r.Checks), false)))
 	default:
-		p.Sentence = say.That("By the published limits it goes as %s[%s].", article(r.Class.Name), r.Class.Name)
+		p.Sentence = say.That("Goes as %s[%s].", article(r.Class.Name), r.Class.Name)
 		first := v.Rulebook.Enveloped()
 		for _, c := range v.Results {
 			if c.Class.ID == first.ID && c.Outcome == mail.Refused {
-				p.Sentence = say.That("By the published limits it goes as %s[%s]: %s for %s.", article(r.Class.Name), r.Class.Name, m.whyNot(c), one(c.Class.Name))
+				p.Sentence = say.That("Goes as %s[%s]: %s for %s.", article(r.Class.Name), r.Class.Name, m.whyNot(c), one(c.Class.Name))
 			}
 		}
 	}
@@ -55,7 +55,7 @@ func (m mailStation) verdict(p *MailPlan, v mail.Verdict, e compare.Closed, piec
 		}
 	}
 	if m.Job().Mail.HandCancel {
-		p.Notes = append(p.Notes, say.Fine.Says("To be cancelled by hand: ask for it at the counter; not every counter offers it."))
+		p.Notes = append(p.Notes, say.Fine.Says("To be cancelled by hand: ask for it at the counter. Not every counter offers it."))
 	}
 	p.Notes = append(p.Notes, say.Fine.Says("Rules change and offices differ: this is advice, no promise. Ask your own post office."))
 }
@@ -87,10 +87,11 @@ func doubts(checks []mail.Check) (list []mail.Check) {
 // whyNot says why a class does not take the piece: by what it is too much, or
 // else too little.
 func (m mailStation) whyNot(r mail.ClassResult) string {
-	if list := over(r.Checks); len(list) > 0 {
-		return m.broken(list, false)
+	refusing := slices.DeleteFunc(brokenChecks(r.Checks), func(c mail.Check) bool { return c.Surcharge })
+	if list := over(refusing); len(list) > 0 {
+		return m.broken(worst(list), false)
 	}
-	return m.broken(r.Checks, false)
+	return m.broken(worst(refusing), false)
 }
 
 // noClass says why no class takes the piece: what even the last one refuses, or,
@@ -103,10 +104,28 @@ func (m mailStation) noClass(v mail.Verdict) string {
 	for i := len(v.Results) - 1; i >= 0; i-- {
 		r := v.Results[i]
 		if why := m.whyNot(r); r.Class.ID == last.Class.BeyondClass && why != "" {
-			return fmt.Sprintf("%s for %s, and %s has to be larger, thicker or heavier than that", why, one(r.Class.Name), one(last.Class.Name))
+			return fmt.Sprintf("%s for %s, and too small for %s", why, one(r.Class.Name), one(last.Class.Name))
 		}
 	}
 	return "each refuses it"
+}
+
+// worst keeps the check that is broken by most, as a share of its limit: the one reason
+// that decides.
+func worst(checks []mail.Check) []mail.Check {
+	share := func(c mail.Check) float64 {
+		if c.Max == nil || *c.Max <= 0 {
+			return 0
+		}
+		return c.Measured / float64(*c.Max)
+	}
+	best := checks[:min(1, len(checks))]
+	for i, c := range checks {
+		if share(c) > share(best[0]) {
+			best = checks[i : i+1]
+		}
+	}
+	return best
 }
 
 // over keeps the checks whose greatest limit is broken.
@@ -129,23 +148,23 @@ func (m mailStation) surcharged(p *MailPlan, r mail.ClassResult, e compare.Close
 		shape := "Nearly square"
 		switch {
 		case piece.AddressShort && c.Measure == mail.AddressAspect:
-			return say.That("With the address along its short edge it pays the surcharge as %s: write it along the long one.", one(r.Class.Name))
+			return say.That("Goes as %s with a surcharge. Write the address along the long edge and it pays none.", one(r.Class.Name))
 		case piece.Width == piece.Height:
 			shape = "Square"
 		case c.Max != nil && c.Measured > float64(*c.Max):
 			shape = "Long and slim"
 		}
-		s := fmt.Sprintf("%s, so as %s it pays the surcharge", shape, one(r.Class.Name))
+		s := fmt.Sprintf("%s: goes as %s with a surcharge", shape, one(r.Class.Name))
 		need := m.Thick().Used + m.Job().Envelope.Ease + e.Wider()
 		rect := r.Class.PlainRectangle(m.Outer().Width+need, m.Outer().Height+need, piece.Thickness, piece.SizeError, m.Style().Tick)
 		if rect.OK {
 			p.Rectangle = &RectanglePlan{m.shown(rect.Width), m.shown(rect.Height)}
-			return say.That("%s; in a [%s %s] envelope it would not.", s, m.by(rect.Width, rect.Height), m.Style().Unit)
+			return say.That("%s. In a [%s %s] envelope it does not.", s, m.by(rect.Width, rect.Height), m.Style().Unit)
 		}
-		return say.That("%s. No envelope saves it: one of the right shape would be over the limit for %s.", s, rect.Why.Words().Name)
+		return say.That("%s. An envelope of the right shape would be over the limit for %s.", s, rect.Why.Words().Name)
 	}
 	if compare.OnlyGuidance(r.Checks) {
-		return say.That("As %s[%s] it may pay the surcharge: %s. Ask first.", article(r.Class.Name), r.Class.Name, m.broken(r.Checks, true))
+		return say.That("Ask first: as %s[%s] it may pay a surcharge. %s.", article(r.Class.Name), r.Class.Name, say.Capital(m.broken(r.Checks, true)))
 	}
-	return say.That("As %s it pays the surcharge: %s.", one(r.Class.Name), m.broken(r.Checks, true))
+	return say.That("Goes as %s with a surcharge: %s.", one(r.Class.Name), m.broken(r.Checks, true))
 }

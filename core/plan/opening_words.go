@@ -12,8 +12,8 @@ var opensOn = map[envelope.Side]string{envelope.LongSide: "the long side", envel
 // openings say why an envelope opens on the side that it does, where that is not the
 // usual one: {short} is by how much it would be too large for {sheet} the other way.
 var openings = map[compare.Opening]say.Clause{
-	compare.ForSheet:  say.Always("It opens on the short side: opening on the long side it would be {short} too large for {sheet}."),
-	compare.ForChecks: say.Always("It opens on the short side: opening on the long side it would not close well round this card."),
+	compare.ForSheet:  say.Always("It opens on the short side. On the long side it would be {short} too large for {sheet}."),
+	compare.ForChecks: say.Always("It opens on the short side. On the long side it would not close well round this card."),
 }
 
 // opensWords say on which side an envelope opens; nothing of a square one.

@@ -36,7 +36,7 @@ func PlanOutline(p blank.Polygon, shop job.Shop) OutlinePlan {
 		Outline: p.Laid(0), Turned: p.Laid(small.Angle), Width: up(small.Width), Height: up(small.Height),
 		UprightWidth: up(upright.Width), UprightHeight: up(upright.Height),
 	}
-	o.Sentence = fmt.Sprintf("Upright it fills %s; turned by %.1f degrees the smallest rectangle round it is %s %s.",
+	o.Sentence = fmt.Sprintf("Upright it fills %s. Turned by %.1f degrees the smallest rectangle round it is %s %s.",
 		m.by(o.UprightWidth, o.UprightHeight), math.Abs(small.Angle), m.by(o.Width, o.Height), style.Unit)
 	if small.Angle == 0 {
 		o.Sentence = fmt.Sprintf("It fills %s %s; no turn makes that less.", m.by(o.Width, o.Height), style.Unit)

@@ -140,7 +140,7 @@ func (m paperStation) savedWords(s piece.Saved) string {
 	if s.Of == nil {
 		return fmt.Sprintf("%s of %s fall out of “%s”: keep them, nothing else in this job is small enough.", number(s.Count), size, s.From)
 	}
-	return fmt.Sprintf("%d of “%s” come out of the middle of “%s”: with a knife, %s each, before it is mounted.", s.Count, cutName(*s.Of), s.From, size)
+	return fmt.Sprintf("%d of “%s” come out of the middle of “%s”. Cut them with a knife, %s each, before you mount it.", s.Count, cutName(*s.Of), s.From, size)
 }
 
 // cuts are what the job takes, with the envelope where that is made.
@@ -235,7 +235,7 @@ func (m paperStation) takeTried(p *StockPlan, o piece.Order, t tried) {
 	p.Sheet, p.SheetName, p.Width, p.Height = t.sheet.ID, t.sheet.Name, t.sheet.Width, t.sheet.Height
 	p.Sheets, p.Settings, p.Proven, p.Unfinished = t.plan.Sheets, len(t.plan.Steps), t.plan.Proven(), t.plan.Unfinished
 	for _, name := range t.on.Against {
-		p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("“%s” cannot have its fold along the grain and its pattern upright on %s: the pattern goes first, so the fold runs across the grain. Turn the design, choose the other fold, or another paper.", name, t.sheet.Name)))
+		p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("The fold of “%s” runs across the grain on %s, so that its pattern is upright.", name, t.sheet.Name)))
 	}
 	for _, i := range t.plan.Unfit {
 		p.Notes = append(p.Notes, say.Trouble.Says(m.unfitWords(o, t, i)))
@@ -250,9 +250,9 @@ func (m paperStation) takeTried(p *StockPlan, o piece.Order, t tried) {
 	case have > 0:
 		take += fmt.Sprintf(" of your %d", have)
 	}
-	p.Text = fmt.Sprintf("%s, %s of the guide", take, say.Plural(p.Settings, "setting"))
+	p.Text = fmt.Sprintf("%s. Set the guide %s.", take, times(p.Settings))
 	if p.Sheets > 1 {
-		p.Text += "; " + fewerWords(t.plan)
+		p.Text += " " + fewerWords(t.plan)
 	}
 }
 
@@ -261,11 +261,11 @@ func (m paperStation) takeTried(p *StockPlan, o piece.Order, t tried) {
 func fewerWords(c cutting.Plan) string {
 	switch {
 	case c.Proven() && c.ByCount:
-		return "fewer is impossible: a sheet holds no more of these pieces"
+		return "Fewer is impossible: a sheet holds no more of these pieces."
 	case c.Proven():
-		return "fewer is impossible: the pieces fill more than " + say.Plural(c.Sheets-1, "sheet")
+		return "Fewer is impossible: the pieces fill more than " + say.Plural(c.Sheets-1, "sheet") + "."
 	}
-	return fmt.Sprintf("fewer were not found, but %d may be enough", c.Bound)
+	return fmt.Sprintf("Fewer were not found, but %d may be enough.", c.Bound)
 }
 
 // unfitWords says why a sheet does not give a piece and what would help.
@@ -277,9 +277,9 @@ func (m paperStation) unfitWords(o piece.Order, t tried, i int) string {
 
 // unfit say why a sheet does not give a piece, and what would help.
 var unfit = map[cutting.Reason]say.Clause{
-	cutting.BeyondTrimmer: say.Always("{what} needs a cut longer than the {trimmer} that your trimmer makes: cut it with a knife and ruler, or from a smaller sheet."),
-	cutting.OnlyTurned:    say.Always("{what} would go on {sheet} only a quarter turn round, which its pattern or grain forbids: choose another sheet or fold."),
-	cutting.TooLarge:      say.Always("{what} is larger than every sheet it may be cut from, {sheet} among them: choose a larger sheet, another fold or a smaller card."),
+	cutting.BeyondTrimmer: say.Always("{what} needs a cut longer than your trimmer's {trimmer}. Cut it with a knife and ruler, or from a smaller sheet."),
+	cutting.OnlyTurned:    say.Always("{what} goes on {sheet} only turned, which its pattern or grain forbids. Choose another sheet or fold."),
+	cutting.TooLarge:      say.Always("{what} is larger than every sheet for it, {sheet} among them. Choose a larger sheet, another fold or a smaller card."),
 }
 
 // grainNotes warns of heavy stock that is folded across its grain.
@@ -305,9 +305,9 @@ func (m paperStation) grainNotes(o piece.Order, t tried) []say.Note {
 	case folded == 0:
 		return nil
 	case o.Stock.Grain == paper.Unknown:
-		return []say.Note{say.Fine.Says(fmt.Sprintf("%s is heavy enough to crack when folded across its grain. Bend a sheet both ways: it gives more easily along the grain; enter it on the shelf.", o.Stock.Name))}
+		return []say.Note{say.Fine.Says(fmt.Sprintf("%s is heavy enough to crack when folded across its grain. Bend a sheet both ways, and enter the easier one on the shelf.", o.Stock.Name))}
 	case across > 0:
-		return []say.Note{say.Care.Says(fmt.Sprintf("%d of %d bases are folded across the grain of %s, which cracks over %.0f gsm: keep the folds along the grain, or score deeper.", across, folded, o.Stock.Name, paper.HeavyFold))}
+		return []say.Note{say.Care.Says(fmt.Sprintf("%d of %d bases fold across the grain of %s, which cracks over %.0f gsm. Keep folds along the grain, or score deeper.", across, folded, o.Stock.Name, paper.HeavyFold))}
 	}
 	return nil
 }
@@ -331,7 +331,7 @@ func (m paperStation) paperSentence(p *PaperPlan) {
 	p.Short = say.Plural(sheets, "sheet")
 	switch {
 	case troubled && sheets == 0:
-		p.Tone, p.Sentence = say.Trouble, say.That("Nothing of this job can be cut from the sheets on your shelf; below is what would make it possible.")
+		p.Tone, p.Sentence = say.Trouble, say.That("Nothing of this job can be cut from the sheets on your shelf.")
 	case troubled:
 		p.Tone, p.Sentence = say.Trouble, take.Then(". Not everything can be cut from what is on your shelf.")
 	case sheets == 0:

@@ -43,7 +43,7 @@ func TestPaperOfTheSampleJob(t *testing.T) {
 	if base.SheetName != "12 × 12" || base.Sheets != 6 || !base.Proven || len(base.Layouts) != 1 || base.Layouts[0].Times != 6 {
 		t.Errorf("bases: %s, %d sheets, %d layouts", base.SheetName, base.Sheets, len(base.Layouts))
 	}
-	if base.Settings != 2 || base.Steps[0].Setting.Text != "10 3⁄4" || !strings.Contains(base.Steps[0].Cuts[0], "1: sheet A on all 6, down through 12 × 12: strip 10 3⁄4 × 12 stays, offcut 1 1⁄4 × 12 falls off") {
+	if base.Settings != 2 || base.Steps[0].Setting.Text != "10 3⁄4" || !strings.Contains(base.Steps[0].Cuts[0], "1: sheet A on all 6, down through 12 × 12. Keep strip 10 3⁄4 × 12. Offcut 1 1⁄4 × 12 falls off") {
 		t.Errorf("steps %+v", base.Steps)
 	}
 	layers := stockOf(t, p, "pattern-130")
@@ -76,7 +76,7 @@ func TestGrainAndPattern(t *testing.T) {
 	cover := at("cover-100")
 	cover.Sheet, cover.Grain = "12x12", paper.AlongShort
 	p := stockOf(t, plan.Make(j, shop), "cover-100")
-	if n := notes(p.Notes); !strings.Contains(n, "12 of 12 bases are folded across the grain") {
+	if n := notes(p.Notes); !strings.Contains(n, "12 of 12 bases fold across the grain") {
 		t.Errorf("across: %s", n)
 	}
 	j.Paper.AlongGrain = true
@@ -86,13 +86,13 @@ func TestGrainAndPattern(t *testing.T) {
 	}
 	cover.Pattern = paper.AlongLong
 	p = stockOf(t, plan.Make(j, shop), "cover-100")
-	if n := notes(p.Notes); !strings.Contains(n, "cannot have its fold along the grain and its pattern upright") || p.Layouts[0].Pieces[0].Turned {
+	if n := notes(p.Notes); !strings.Contains(n, "runs across the grain on 12 × 12, so that its pattern is upright") || p.Layouts[0].Pieces[0].Turned {
 		t.Errorf("contradiction: %s", n)
 	}
 	// A pattern with a top lets a letter sheet give the long base no way at all.
 	cover.Sheet, cover.Grain, j.Paper.AlongGrain = "letter", paper.Unknown, false
 	p = stockOf(t, plan.Make(j, shop), "cover-100")
-	if n := notes(p.Notes); p.Sheets != 0 || !strings.Contains(n, "only a quarter turn round") {
+	if n := notes(p.Notes); p.Sheets != 0 || !strings.Contains(n, "only turned, which its pattern or grain forbids") {
 		t.Errorf("pattern: %d sheets, %s", p.Sheets, n)
 	}
 	if made := plan.Make(j, shop).Paper; made.Tone != say.Trouble || !strings.Contains(made.Sentence.Text, "Not everything") {
@@ -149,7 +149,7 @@ func TestWhatCannotBeCut(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	j.Card.Width, j.Card.Height = 9*in, 9*in
 	p := plan.Make(j, shop)
-	if s := stockOf(t, p, "cover-100"); s.Sheets != 0 || !strings.Contains(notes(s.Notes), "larger than every sheet it may be cut from") {
+	if s := stockOf(t, p, "cover-100"); s.Sheets != 0 || !strings.Contains(notes(s.Notes), "larger than every sheet for it") {
 		t.Errorf("%s", notes(s.Notes))
 	}
 	if s := stockOf(t, p, "pattern-130"); s.Sheets == 0 {
@@ -170,7 +170,7 @@ func TestWhatCannotBeCut(t *testing.T) {
 		}
 	}
 	shop.Tools.TrimmerLength = 5 * in
-	if n := notes(stockOf(t, plan.Make(j, shop), "cover-100").Notes); !strings.Contains(n, "longer than the 5 in that your trimmer makes") {
+	if n := notes(stockOf(t, plan.Make(j, shop), "cover-100").Notes); !strings.Contains(n, "longer than your trimmer's 5 in") {
 		t.Errorf("short trimmer: %s", n)
 	}
 	j.Count = 10_000

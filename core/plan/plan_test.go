@@ -32,7 +32,7 @@ func TestSampleJobsAreSound(t *testing.T) {
 			t.Errorf("%s: %v", j.Name, p)
 		}
 		for _, n := range plan.Make(j, shop).Envelope.Blank.Notes {
-			if n.Tone == say.Trouble && !strings.Contains(n.Text, "too large for 12 × 12. What would do: ") {
+			if n.Tone == say.Trouble && !strings.Contains(n.Text, "too large for 12 × 12. Make ") {
 				t.Errorf("%s comes with trouble: %s", j.Name, n.Text)
 			}
 		}
@@ -73,7 +73,7 @@ func TestPlanOfTheSampleJob(t *testing.T) {
 	if w := b.Ways[0]; w.Settings[0].At.Text != "3 3⁄8" || w.Settings[1].At.Text != "9 1⁄16" {
 		t.Errorf("scores at %s and %s", w.Settings[0].At.Text, w.Settings[1].At.Text)
 	}
-	if p.Mail.Short != "letter + surcharge" || !strings.HasPrefix(p.Mail.Sentence.Text, "Square, so as a letter it pays the surcharge; in a ") {
+	if p.Mail.Short != "letter + surcharge" || !strings.HasPrefix(p.Mail.Sentence.Text, "Square: goes as a letter with a surcharge. In a ") {
 		t.Errorf("post: %s: %s", p.Mail.Short, p.Mail.Sentence.Text)
 	}
 	// 1.3 · 5.6875 + 2.3/16 = 7.5375.
@@ -277,7 +277,7 @@ func TestNotesForWhatGoesWrong(t *testing.T) {
 		{"no ease", func(j *job.Job) { j.Envelope.Ease = 0 }, "often does not go in"},
 		{"narrow seam", func(j *job.Job) { j.Envelope.Seam = in / 4 }, "narrower than the"},
 		{"slim card", func(j *job.Job) { j.Card.Width, j.Card.Height = 8*in+in/2, 3*in+in/2 }, "overshoots"},
-		{"large card", func(j *job.Job) { j.Card.Width, j.Card.Height = 9*in, 9*in }, "too large for 12 × 12. What would do: "},
+		{"large card", func(j *job.Job) { j.Card.Width, j.Card.Height = 9*in, 9*in }, "too large for 12 × 12. Make "},
 		{"thick card", func(j *job.Job) { t := in / 4; j.Card.Thickness = &t }, "score every crease twice"},
 		{"heavy envelope", func(j *job.Job) { j.Envelope.Stock = "cover-100" }, "heavy for an envelope"},
 		{"diagonal-plus on a thick card", func(j *job.Job) {

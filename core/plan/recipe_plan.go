@@ -77,20 +77,20 @@ var readAs = map[recipe.As][]say.Clause{
 // noteFaults say what is wrong with a note that makes an envelope, and which number to
 // change: {a}, {b} and {c} are the lengths of the fault.
 var noteFaults = map[recipe.FaultID]faultTold{
-	recipe.OffCentre:   {say.Care, []say.Clause{say.Always("Its scores lie off the centre: in the middle they would be if the guide reads {a} at the sheet's corner. Look where the corner sits on yours.")}},
-	recipe.OffMiddle:   {say.Care, []say.Clause{say.Always("The front lies {a} off the middle of the sheet: two seams are as much wider as the others are narrower.")}},
+	recipe.OffCentre:   {say.Care, []say.Clause{say.Always("Its scores lie off the centre, unless the guide reads {a} at the sheet's corner. Look where the corner sits on yours.")}},
+	recipe.OffMiddle:   {say.Care, []say.Clause{say.Always("The front lies {a} off the middle of the sheet. Two seams are that much wider, two narrower.")}},
 	recipe.LowWalls:    {say.Care, []say.Clause{say.Always("Its walls are {a} deep, and your card is {b} thick: it stands out of them.")}},
-	recipe.NarrowSeam:  {say.Trouble, []say.Clause{say.Always("A seam of {a} is less than the {adhesive}, {b}: set the two scores beside it together {c} further in, or cut the sheet larger and the scores with it.")}},
-	recipe.TightSides:  {say.Trouble, []say.Clause{say.Always("It is {a} too tight: set the two side scores together {b} nearer to their corners.")}},
-	recipe.TightEnds:   {say.Trouble, []say.Clause{say.Always("It is {a} too tight: set the two top and bottom scores together {b} nearer to their corners.")}},
+	recipe.NarrowSeam:  {say.Trouble, []say.Clause{say.Always("A seam of {a} is less than the {adhesive}, {b}. Set the scores beside it {c} further in.")}},
+	recipe.TightSides:  {say.Trouble, []say.Clause{say.Always("It is {a} too tight. Set the two side scores together {b} nearer to their corners.")}},
+	recipe.TightEnds:   {say.Trouble, []say.Clause{say.Always("It is {a} too tight. Set the two top and bottom scores together {b} nearer to their corners.")}},
 	recipe.LongFlap:    {say.Care, []say.Clause{say.Always("A flap is longer than the envelope and would stick out: blunt its tip.")}},
-	recipe.TightAcross: {say.Trouble, []say.Clause{say.Always("It is {a} too tight across: set the two tabs' scores together {b} nearer to their edges, or cut the sheet as much wider.")}},
-	recipe.TightDown:   {say.Trouble, []say.Clause{say.Always("It is {a} too tight down: set the scores of flap and back together {b} nearer to their ends, or cut the sheet as much longer.")}},
-	recipe.NarrowTab:   {say.Trouble, []say.Clause{say.Always("A tab of {a} is narrower than the {adhesive}, {b}: score it at {b}, and cut the sheet wider by as much.")}},
-	recipe.TabsDiffer:  {say.Care, []say.Clause{say.Always("The tabs differ, {a} and {b}: the front lies off the middle by {c}. One of the two may be a slip.")}},
+	recipe.TightAcross: {say.Trouble, []say.Clause{say.Always("It is {a} too narrow. Set the two tabs' scores together {b} nearer to their edges.")}},
+	recipe.TightDown:   {say.Trouble, []say.Clause{say.Always("It is {a} too low. Set the scores of flap and back together {b} nearer to their ends.")}},
+	recipe.NarrowTab:   {say.Trouble, []say.Clause{say.Always("A tab of {a} is narrower than the {adhesive}, {b}. Score it at {b}, and cut the sheet that much wider.")}},
+	recipe.TabsDiffer:  {say.Care, []say.Clause{say.Always("The tabs differ, {a} and {b}, so the front lies {c} off the middle. One may be a slip.")}},
 	recipe.TabsMeet:    {say.Trouble, []say.Clause{say.Always("The tabs meet: together {a} of a width of {b}.")}},
-	recipe.HighBack:    {say.Care, []say.Clause{say.Always("The back is {a} higher than the front and stands out of the throat: score it at {b}.")}},
-	recipe.ShortFlap:   {say.Trouble, []say.Clause{say.Always("The closing flap covers {a} of the back, the adhesive wants {b}: make the flap {c}.")}},
+	recipe.HighBack:    {say.Care, []say.Clause{say.Always("The back is {a} higher than the front and stands out of the throat. Score it at {b}.")}},
+	recipe.ShortFlap:   {say.Trouble, []say.Clause{say.Always("The closing flap covers {a} of the back, but the adhesive needs {b}. Make the flap {c}.")}},
 	recipe.FlapOver:    {say.Trouble, []say.Clause{say.Always("The flap of {a} is longer than the front, {b}: it would stick out.")}},
 }
 
@@ -149,10 +149,10 @@ func (w recipeWords) offset(p *RecipePlan) []say.Note {
 	case !found:
 		return nil
 	case o.Open:
-		return []say.Note{say.Trouble.Says("At zero its scores do not give what it is for, and no board offset explains it: a seam stays open. Look for a slip.")}
+		return []say.Note{say.Trouble.Says("Its scores do not give the size that it is for, whatever the board reads. Look for a slip.")}
 	}
 	p.Corner = show(o.At)
-	notes := []say.Note{say.Care.Says(fmt.Sprintf("At zero its scores do not give what it is for. Its board must read between %s and %s at the sheet's corner; %s is taken here.", show(o.Low), show(o.High), show(o.At)))}
+	notes := []say.Note{say.Care.Says(fmt.Sprintf("Its scores do not give the size that it is for. Its board must read between %s and %s at the sheet's corner, so %s is taken.", show(o.Low), show(o.High), show(o.At)))}
 	if o.Apart {
 		notes = append(notes, say.Care.Says(fmt.Sprintf("No corner reading suits both pairs of scores: the tighter pair counts here. The other pair is %s roomier than what it is for.", w.decimal(o.Roomier))))
 	}
@@ -191,7 +191,7 @@ func (w recipeWords) reading(r recipe.Reading) RecipeReading {
 		if r.Gap > 0 {
 			p.Hole = show(r.Gap) + " at the throat"
 		}
-		p.Drawing = fmt.Sprintf("The note's sheet as it is written, a pocket of %s; tabs of %s and %s, the flap %s over the back.", p.Inside, p.Seams[0], p.Seams[1], p.Seams[2])
+		p.Drawing = fmt.Sprintf("The recipe's sheet as written, a pocket of %s. Its tabs are %s and %s. Its flap overlap is %s.", p.Inside, p.Seams[0], p.Seams[1], p.Seams[2])
 		return p
 	}
 	if r.Hole >= 1 {
@@ -205,19 +205,19 @@ func (w recipeWords) sentence(r recipe.Reading) say.Sentence {
 	show, inside := w.Style().Show, w.by(r.Width, r.Height)
 	switch {
 	case r.Depth > 0 && r.Ease() < 0:
-		return say.That("It makes one of [%s] with walls [%s] deep; your card is [%s] too large for it.", inside, show(r.Depth), show(-r.Ease()))
+		return say.That("It makes one of [%s] with walls [%s] deep. Your card is [%s] too large for it.", inside, show(r.Depth), show(-r.Ease()))
 	case r.Depth > 0:
-		return say.That("It makes one of [%s] with walls [%s] deep and a seam of [%s]; your card has [%s] of ease in it.", inside, show(r.Depth), show(r.Seam), show(r.Ease()))
+		return say.That("It makes one of [%s] with walls [%s] deep and a seam of [%s]. Your card has [%s] of ease in it.", inside, show(r.Depth), show(r.Seam), show(r.Ease()))
 	case w.of.Form().Pocket && r.Ease() < 0:
 		return say.That("It makes a pocket of [%s]; your card is [%s] too large for it.", inside, show(-r.Ease()))
 	case w.of.Form().Pocket:
-		return say.That("It makes a pocket of [%s] with tabs of [%s]; your card has [%s] of ease in it.", inside, show(r.Seam), show(r.Ease()))
+		return say.That("It makes a pocket of [%s] with tabs of [%s]. Your card has [%s] of ease in it.", inside, show(r.Seam), show(r.Ease()))
 	case r.Seam < 0:
 		return say.That("It makes an envelope of [%s], but the back stays open: a seam is [%s].", inside, show(r.Seam))
 	case r.Ease() < 0:
 		return say.That("It makes an envelope of [%s]; your card is [%s] too large for it.", inside, show(-r.Ease()))
 	}
-	return say.That("It makes an envelope of [%s] with a seam of [%s]; your card has [%s] of ease in it.", inside, show(r.Seam), show(r.Ease()))
+	return say.That("It makes an envelope of [%s] with a seam of [%s]. Your card has [%s] of ease in it.", inside, show(r.Seam), show(r.Ease()))
 }
 
 // notes says what goes wrong and which number to change.
@@ -240,7 +240,7 @@ func (w recipeWords) stretched(best recipe.Reading) []say.Note {
 		return nil
 	}
 	show := w.Style().Show
-	return []say.Note{say.Fine.Says(fmt.Sprintf("Stretched as a whole to %.0f %% to suit your card, its seam of %s would become %s and one side would have %s of ease: solve it anew, as below, instead of stretching the outline.", 100*s.Factor, show(s.Seam), show(s.Grown), show(s.Loose)))}
+	return []say.Note{say.Fine.Says(fmt.Sprintf("Enlarged to %.0f %% its seam of %s would become %s, and the ease %s. Take these sizes instead.", 100*s.Factor, show(s.Seam), show(s.Grown), show(s.Loose)))}
 }
 
 // quoted holds a limit that a note names against the rulebooks.
@@ -269,7 +269,11 @@ func (w recipeWords) quoted() []say.Note {
 	for _, b := range bounds {
 		whose = append(whose, words(b))
 	}
-	return []say.Note{say.Fine.Says(fmt.Sprintf("The limit of %s is %s: as published, to be verified.", limit, strings.Join(whose, "; ")))}
+	var notes []say.Note
+	for _, of := range whose {
+		notes = append(notes, say.Fine.Says(fmt.Sprintf("%s is %s. Check it against the published page.", limit, of)))
+	}
+	return notes
 }
 
 // rescaled says the envelope that follows the recipe, made for the job's card.
@@ -280,14 +284,14 @@ func (w recipeWords) rescaled() string {
 		at := w.sizes(way.Readings(blank.LeftTab, blank.FlapScore, blank.BackScore))
 		again := ""
 		if made.Depth > 0 {
-			again = fmt.Sprintf("; score each again %s further in", show(made.Depth))
+			again = fmt.Sprintf(". Score each again %s further in", show(made.Depth))
 		}
-		return fmt.Sprintf("For your card with tabs of %s: cut %s; score %s from both sides, %s from the flap's end and %s from the other%s.", at[0], w.by(made.SheetWidth, made.SheetHeight), at[0], at[1], at[2], again)
+		return fmt.Sprintf("For your card with tabs of %s, cut %s. Score %s from both sides, %s from the flap's end and %s from the bottom%s.", at[0], w.by(made.SheetWidth, made.SheetHeight), at[0], at[1], at[2], again)
 	case w.of.Form().ID == job.BoxRecipe:
 		at := w.sizes(way.Readings(blank.SidesWall, blank.SidesFloor, blank.EndsWall, blank.EndsFloor))
-		return fmt.Sprintf("For your card with a seam of %s: cut %s square; from every corner of the sides score at %s and %s, of top and bottom at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at[0], at[1], at[2], at[3])
+		return fmt.Sprintf("For your card with a seam of %s, cut %s square. Score the sides at %s and %s, top and bottom at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at[0], at[1], at[2], at[3])
 	default:
 		at := w.sizes(way.Readings(blank.SidesNear, blank.SidesFar, blank.EndsNear, blank.EndsFar))
-		return fmt.Sprintf("For your card with a seam of %s: cut %s square; from one corner score at %s and %s, turn a quarter, score at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at[0], at[1], at[2], at[3])
+		return fmt.Sprintf("For your card with a seam of %s, cut %s square. From one corner score at %s and %s. Turn a quarter and score at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at[0], at[1], at[2], at[3])
 	}
 }

@@ -33,10 +33,10 @@ func TestCheckARecipe(t *testing.T) {
 	if len(r.Readings) != 2 || r.Readings[0].Suits || !r.Readings[1].Suits || r.Readings[0].Seams[0] != "−1⁄4" || r.Readings[1].Seams[0] != "1 1⁄8" || r.Readings[0].Hole == "none" {
 		t.Errorf("%+v", r.Readings)
 	}
-	if !strings.Contains(r.Sentence.Text, "an envelope of 5 3⁄8 × 5 3⁄8 with a seam of 1 1⁄8") || !strings.Contains(notes(r.Notes), "if the guide reads −1⁄2 at the sheet's corner") {
+	if !strings.Contains(r.Sentence.Text, "an envelope of 5 3⁄8 × 5 3⁄8 with a seam of 1 1⁄8") || !strings.Contains(notes(r.Notes), "unless the guide reads −1⁄2 at the sheet's corner") {
 		t.Errorf("%s: %s", r.Sentence.Text, notes(r.Notes))
 	}
-	if !strings.Contains(r.Rescaled, "For your card with a seam of 3⁄4: cut 8 1⁄4 square") {
+	if !strings.Contains(r.Rescaled, "For your card with a seam of 3⁄4, cut 8 1⁄4 square") {
 		t.Errorf("%s", r.Rescaled)
 	}
 	for _, tt := range []struct{ path, typed, want string }{
@@ -102,14 +102,14 @@ func TestCheckAPocketRecipe(t *testing.T) {
 	if got := r.Readings[0]; got.Inside != "6 1⁄2 × 4 3⁄4" || got.Seams[2] != "1 1⁄4" || got.Hole != "1⁄2 at the throat" || !got.Suits {
 		t.Errorf("%+v", got)
 	}
-	if !strings.Contains(r.Rescaled, "with tabs of 3⁄4: cut ") {
+	if !strings.Contains(r.Rescaled, "with tabs of 3⁄4, cut ") {
 		t.Errorf("%s", r.Rescaled)
 	}
 	for _, tt := range []struct{ path, typed, want string }{
 		{"left", "1/4", "The tabs differ, 1⁄4 and 1⁄2"},
 		{"left", "1/4", "A tab of 1⁄4 is narrower than the double-sided tape, 1⁄2"},
-		{"right", "1", "too tight across: set the two tabs' scores together"},
-		{"top", "3", "too tight down: set the scores of flap and back"},
+		{"right", "1", "too narrow. Set the two tabs' scores together"},
+		{"top", "3", "too low. Set the scores of flap and back"},
 		{"bottom", "5", "The back is 1 higher than the front"},
 		{"top", "3/4", "The closing flap covers"},
 		{"left", "7", "The scores of the two tabs cross"},
@@ -139,7 +139,7 @@ func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 		of    mail.Measure
 		want  string
 	}{
-		{"6 1/8", "", "the greatest height of a letter, United States, home post: as published"},
+		{"6 1/8", "", "the greatest height of a letter, United States, home post. Check it"},
 		{"5 mm", mail.Thickness, "of a letter, United Kingdom, inland post"},
 		{"6", mail.Height, "No rulebook here has 6 in as a limit of height. Where this job goes, the greatest height of a letter, United States, home post is 6 1⁄8 in."},
 	} {
@@ -156,11 +156,11 @@ func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 		t.Errorf("a limit of smell: %v", list)
 	}
 	j.Recipe.QuotedOf = ""
-	if n := notes(plan.Make(j, shop).Recipe.Notes); strings.Contains(n, "Stretched") {
+	if n := notes(plan.Make(j, shop).Recipe.Notes); strings.Contains(n, "Enlarged") {
 		t.Errorf("a note that suits is stretched: %s", n)
 	}
 	j.Card.Width += in
-	if n := notes(plan.Make(j, shop).Recipe.Notes); !strings.Contains(n, "Stretched as a whole to 11") || !strings.Contains(n, "solve it anew") {
+	if n := notes(plan.Make(j, shop).Recipe.Notes); !strings.Contains(n, "Enlarged to 11") || !strings.Contains(n, "Take these sizes instead") {
 		t.Errorf("%s", n)
 	}
 }

@@ -24,6 +24,6 @@ func (m cardStation) section() (list []SectionPart) {
 
 func reliefWords(r mail.Relief, m maker) string {
 	fine := m.fine()
-	return fmt.Sprintf("The face with everything on it, stronger coloured where it is thicker: %s %s at most, %s at least.",
+	return fmt.Sprintf("The face with everything on it, darker where it is thicker. It is %s %s at most, %s at least.",
 		fine.Show(measure.Round(r.Max*float64(measure.Millimetre))), fine.Unit, fine.Show(measure.Round(r.Min*float64(measure.Millimetre))))
 }

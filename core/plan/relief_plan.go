@@ -183,7 +183,7 @@ func (m mailStation) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
 	case lb > beltPull:
 		p.Tone, p.Sentence = say.Trouble, "The belt cannot lay it round the drum: it counts as rigid."
 	case lb > askPull || b.Strain > 0.005:
-		p.Tone, p.Sentence = say.Care, "Treat it as rigid: it is stiffer, or thicker of one piece, than makers trust to the drum."
+		p.Tone, p.Sentence = say.Care, "Treat it as rigid: it is stiffer or thicker than makers trust to the drum."
 	case lb > easyPull || lb*high > askPull:
 		p.Tone, p.Sentence = say.Care, "It may be too stiff for the machine: ask first."
 	default:
@@ -199,7 +199,7 @@ func (m mailStation) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
 		p.RigidFrom, p.RigidTo = math.Max(0, from), math.Min(b.Length, from+b.RigidLength)
 		p.Rows = append(p.Rows, Reading{"lift", "Stands off", m.fine().Show(measure.OfMillimetres(b.Lift())), fmt.Sprintf("the drum, at the ends of “%s”, which does not bend", part.Name)})
 	}
-	p.Words = fmt.Sprintf("The piece, %s long, bent round a drum of 11 in: it needs a pull of %s of the %s that the belt has. %s", m.Style().ShowUnit(measure.OfMillimetres(b.Length)), p.Pull, m.force(beltPull*mail.PoundForce), p.Sentence)
+	p.Words = fmt.Sprintf("The piece, %s long, bent round a drum of 11 in. It needs a pull of %s, and the belt has %s. %s", m.Style().ShowUnit(measure.OfMillimetres(b.Length)), p.Pull, m.force(beltPull*mail.PoundForce), p.Sentence)
 	return p
 }
 
@@ -225,7 +225,7 @@ func (m mailStation) postage(v mail.Verdict, piece mail.Piece) PostagePlan {
 		}
 		p.Each, p.Total = money(card.Currency, cents), money(card.Currency, cents*m.Job().Count)
 		if card.Example {
-			p.Notes = append(p.Notes, say.Care.Says("These prices are an example, made up: write down your own post's on the page of rules."))
+			p.Notes = append(p.Notes, say.Care.Says("These prices are made up, as an example. Type your own on the page of rules."))
 		}
 		if mail.YearOld(card.Dated, m.Shop().Today) {
 			p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("“%s” is of %s, more than a year old: prices change.", card.Name, card.Dated)))
@@ -257,7 +257,7 @@ type GaugePlan struct {
 // gaugeFaults say what is wrong with the piece of card for a gauge.
 var gaugeFaults = map[mail.GaugeFault]string{
 	mail.ThinLimit:  "The limit is thinner than the smallest step: a slot of it cannot be cut.",
-	mail.ShortCard:  "The piece of card is too short: the slot is an inch longer than the envelope's shorter edge, and half an inch should stay at either end of it.",
+	mail.ShortCard:  "The piece of card is too short for the slot. Half an inch should stay at either end.",
 	mail.NarrowCard: "The piece of card is too narrow: half an inch should stay above and below the slot.",
 }
 
@@ -293,7 +293,7 @@ func (m mailStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan 
 			if e.Layers > 0 {
 				bare = fmt.Sprintf(" For a bare card, take the envelope's %s off the slot.", say.Plural(e.Layers, "layer"))
 			}
-			p.Text = fmt.Sprintf("From stiff card of %s cut a slot of %s: along from %s to %s, across from %s to %s. The closed, filled piece has to slide through by itself. Prove it on a stack of sheets whose thickness you know.%s",
+			p.Text = fmt.Sprintf("From stiff card of %s cut a slot of %s. Its length runs from %s to %s, its width from %s to %s. The closed, filled piece has to slide through by itself. Prove it on a stack of sheets whose thickness you know.%s",
 				m.by(g.Width, g.Height), p.Slot, p.Left.Text, p.Right.Text, p.Top.Text, p.Bottom.Text, bare)
 			return p
 		}

@@ -92,7 +92,7 @@ func (m mailStation) remedyPlans(c compare.Candidate, all []compare.Candidate, v
 	if of, none := offers.NoRectangle(v); none {
 		list = append(list, RemedyPlan{
 			ID: "no-rectangle", Title: "No rectangle helps", Short: shortly(compare.ForecastOf(v)), Tone: say.Care,
-			Text: fmt.Sprintf("One of the right shape round this card would be over the limit for %s: the surcharge stays, or the card gets smaller.", of.Words().Name),
+			Text: fmt.Sprintf("A rectangle round this card would be over the limit for %s. The surcharge stays, or the card gets smaller.", of.Words().Name),
 		})
 	}
 	return list

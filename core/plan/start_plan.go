@@ -2,12 +2,16 @@ package plan
 
 import (
 	"slices"
+	"strings"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/offer"
 	"yellowparcel/core/say"
 )
+
+// mostSchoolNames is how many schools are named in one row.
+const mostSchoolNames = 2
 
 // StartPlan is what each school makes of the envelope that the maker has.
 type StartPlan struct {
@@ -72,7 +76,9 @@ func (m maker) start() *StartPlan {
 		}
 		// Schools that give the same card are one row.
 		if i := slices.IndexFunc(p.Schools, func(r SchoolRow) bool { return c.OK && !c.Off && r.Size == row.Size }); i >= 0 {
-			p.Schools[i].Name += "; " + say.Lower(row.Name)
+			if strings.Count(p.Schools[i].Name, "; ") < mostSchoolNames-1 {
+				p.Schools[i].Name += "; " + say.Lower(row.Name)
+			}
 			continue
 		}
 		p.Schools = append(p.Schools, row)

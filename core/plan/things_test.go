@@ -247,7 +247,7 @@ func TestRemediesOfWhatWasMeasured(t *testing.T) {
 	// What is changed by hand makes the reading one of another piece.
 	j.Parts = j.Parts[:len(j.Parts)-1]
 	j.Parts[2].Foam = 0
-	if n := notes(plan.Make(j, shop).Mail.Notes); !strings.Contains(n, "The thickness was measured when the sums said 0.286; now they say 0.") {
+	if n := notes(plan.Make(j, shop).Mail.Notes); !strings.Contains(n, "The thickness was measured when 0.286 in was predicted, and now 0.") {
 		t.Errorf("a stale reading is not told of: %s", n)
 	}
 }

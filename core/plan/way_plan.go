@@ -88,9 +88,6 @@ func (m envelopeStation) way(c compare.Candidate, w blank.Way, slots say.Slots) 
 		if both, ok := c.Kind.Words.Roles[s.Both()]; ok && w.Even {
 			label = both
 		}
-		if s.Beside > 0 {
-			label += ", twice"
-		}
 		exact := ""
 		if s.Exact != s.At {
 			exact = m.decimal(s.Exact)

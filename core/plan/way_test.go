@@ -56,7 +56,7 @@ func TestSaferWayOfScoring(t *testing.T) {
 	// With hardly any ease a worse way is warned of, and the safer one named.
 	j.Envelope.Ease, j.Envelope.Way = 0, blank.CornerWay
 	p = plan.Make(j, shop)
-	if n := notes(p.Envelope.Blank.Notes); !strings.Contains(n, ", or score by “") || !strings.Contains(n, "the safer way") {
+	if n := notes(p.Envelope.Blank.Notes); !strings.Contains(n, ", or score by “") || !strings.Contains(n, "which is safer") {
 		t.Errorf("no other way is named: %s", n)
 	}
 }
@@ -79,7 +79,7 @@ func TestBoardWithGrooves(t *testing.T) {
 		}
 	}
 	n := notes(p.Envelope.Blank.Notes)
-	if !strings.Contains(n, "every score falls in a groove of your board, every 1⁄8. Ease: ") {
+	if !strings.Contains(n, "Every score falls in a groove of your board, every 1⁄8. So ease is ") {
 		t.Errorf("nothing is said of the grooves: %s", n)
 	}
 	// The sheet of the chosen way is the one to cut.
@@ -87,7 +87,7 @@ func TestBoardWithGrooves(t *testing.T) {
 		t.Errorf("cut %s, but the way wants %s", p.Envelope.Blank.Sheet.Text, wayOf(t, p, j.Envelope.Way).Sheet.Text)
 	}
 	// A side fold at 5 7/16: 1/16 to the next groove is too thin a strip, so 3/16.
-	if n := notes(p.Card.Notes); !strings.Contains(n, "for 5 7⁄16 lay a strip 3⁄16 wide between fence and sheet and score at 5 5⁄8") {
+	if n := notes(p.Card.Notes); !strings.Contains(n, "For 5 7⁄16 lay a strip of 3⁄16 at the fence and score at 5 5⁄8") {
 		t.Errorf("base: %s", n)
 	}
 	thick := in / 2
@@ -100,10 +100,10 @@ func TestBoardWithGrooves(t *testing.T) {
 				t.Errorf("%s: %s at %s is no groove", id, s.Label, s.At.Text)
 			}
 		}
-		if !strings.Contains(notes(b.Notes), "every score falls in a groove") {
+		if !strings.Contains(notes(b.Notes), "Every score falls in a groove") {
 			t.Errorf("%s says nothing of the grooves", id)
 		}
-		if id == blank.TuckID && !strings.Contains(b.Sentence.Text, "for the hems, then from the bottom") {
+		if id == blank.TuckID && !strings.Contains(b.Sentence.Text, "for the hems. From the bottom") {
 			t.Errorf("hems: %s", b.Sentence.Text)
 		}
 	}
@@ -114,7 +114,7 @@ func TestBoardWithGrooves(t *testing.T) {
 	if !slices.IsSortedFunc(list, func(a, b say.Note) int { return rank[a.Tone] - rank[b.Tone] }) {
 		t.Errorf("the worst does not come first: %+v", list)
 	}
-	if n := notes(list); !strings.Contains(n, "No grooves 1 apart keep ease and seam in range here") {
+	if n := notes(list); !strings.Contains(n, "Grooves 1 apart leave an ease of") {
 		t.Errorf("coarse grooves: %s", n)
 	}
 	for _, bad := range []string{"1/64", "2"} {
@@ -135,7 +135,7 @@ func TestFoldedRoundTheCard(t *testing.T) {
 	}
 	w := wayOf(t, p, blank.RoundWay)
 	// D 12.463 less 5.6875, halved, is 3.388.
-	if len(w.Settings) != 2 || w.Settings[1].At.Text != "3 3⁄8" || w.Settings[1].Exact != "3.388" || !strings.Contains(w.Steps[1], "all four stand out by 3 3⁄8") {
+	if len(w.Settings) != 2 || w.Settings[1].At.Text != "3 3⁄8" || w.Settings[1].Exact != "3.388" || !strings.Contains(w.Steps[1], "All four points stand out by 3 3⁄8") {
 		t.Errorf("%+v", w)
 	}
 	if w.EaseWorst.Nm <= wayOf(t, p, blank.CornerWay).EaseWorst.Nm {
@@ -151,7 +151,7 @@ func TestAdviceAtEachFold(t *testing.T) {
 		return folds[len(folds)-1].Advice
 	}
 	p := plan.Make(j, shop)
-	if f := p.Envelope.Blank.Folds; !strings.Contains(f[0].Advice, "on one line") || !strings.Contains(f[1].Advice, "Glue thinly") || strings.Contains(f[1].Advice, "face down") || !strings.Contains(last(p), "seal it along both edges") {
+	if f := p.Envelope.Blank.Folds; !strings.Contains(f[0].Advice, "on one line") || !strings.Contains(f[1].Advice, "Glue thinly") || strings.Contains(f[1].Advice, "face down") || !strings.Contains(last(p), "seal both edges") {
 		t.Errorf("%+v", f)
 	}
 	thick := in / 8
@@ -274,17 +274,17 @@ func TestBeyondTheBoard(t *testing.T) {
 		name, want string
 		change     func(*job.Job)
 	}{
-		{"both of a pair from one corner", "The score at 9 1⁄16 lies further out than your board reaches, 9:", func(*job.Job) {}},
+		{"both of a pair from one corner", "The score at 9 1⁄16 is past your board's reach, 9.", func(*job.Job) {}},
 		{"each from its own", "", func(j *job.Job) { j.Envelope.Way = blank.CornerWay }},
 		{"on the edges", "", func(j *job.Job) { j.Envelope.Way = blank.EdgeWay }},
-		{"punched", "is larger than your punch board takes, 9:", func(j *job.Job) { j.Envelope.School, j.Card.Width = blank.NotchBoard, 7*in }},
-		{"a long flap", "The score of the flap, at 9 1⁄2, lies further out", func(j *job.Job) { j.Envelope.Construction, j.Envelope.Flap = blank.PocketID, 9*in+in/2 }},
+		{"punched", "is larger than your punch board takes, 9.", func(j *job.Job) { j.Envelope.School, j.Card.Width = blank.NotchBoard, 7*in }},
+		{"a long flap", "The flap, at 9 1⁄2, is past your board's reach", func(j *job.Job) { j.Envelope.Construction, j.Envelope.Flap = blank.PocketID, 9*in+in/2 }},
 	} {
 		t.Run(tt.name, func(t *testing.T) {
 			k := j
 			tt.change(&k)
 			n := notes(plan.Make(k, shop).Envelope.Blank.Notes)
-			if said := strings.Contains(n, "board reaches") || strings.Contains(n, "board takes"); said != (tt.want != "") || !strings.Contains(n, tt.want) {
+			if said := strings.Contains(n, "board's reach") || strings.Contains(n, "board takes"); said != (tt.want != "") || !strings.Contains(n, tt.want) {
 				t.Errorf("%s: %s", tt.name, n)
 			}
 		})

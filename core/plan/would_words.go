@@ -2,7 +2,6 @@ package plan
 
 import (
 	"fmt"
-	"strings"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
@@ -12,14 +11,14 @@ import (
 
 // woulds say what would bring a blank onto a sheet that there is.
 var woulds = map[offer.WouldID]say.Clause{
-	offer.OtherSide: say.Always("opening it on the short side"),
-	offer.LessEase:  say.Always("an ease of {ease}"),
-	offer.LessSeam:  say.Always("a seam of {seam}"),
-	offer.LessBoth:  say.Always("both an ease of {ease} and a seam of {seam}"),
-	offer.OtherKind: say.Always("a {kind}"),
-	offer.LessCard:  say.Always("a card of at most {size}"),
-	offer.TwoPieces: say.Always("two pieces from {sheet}, {first} and {second}, joined with {lap} overlapping, {at} from the flap's end: the joint runs {where}"),
-	offer.Larger:    say.Always("a larger sheet: two of yours joined would not do either"),
+	offer.OtherSide: say.Always("Open it on the short side."),
+	offer.LessEase:  say.Always("Make the ease {ease}."),
+	offer.LessSeam:  say.Always("Make the seam {seam}."),
+	offer.LessBoth:  say.Always("Make the ease {ease} and the seam {seam}."),
+	offer.OtherKind: say.Always("Make this type instead: {kind}."),
+	offer.LessCard:  say.Always("Make the card at most {size}."),
+	offer.TwoPieces: say.Always("Join {first} and {second}, {lap} overlapping, {where}."),
+	offer.Larger:    say.Always("Use a larger sheet, since two of yours joined would not do."),
 }
 
 // whatWould says what would bring a blank onto a sheet that there is.
@@ -38,18 +37,23 @@ func (m envelopeStation) whatWould(c compare.Candidate, all []compare.Candidate)
 			s["kind"] = say.Lower(w.Kind.Words.Name)
 		}
 		if j := w.Joint; w.ID == offer.TwoPieces {
-			s["sheet"], s["lap"], s["at"], s["where"] = j.Sheet.Name, show(j.Lap), show(j.At), jointOver(c, j)
+			s["lap"], s["where"] = show(j.Lap), jointOver(c, j)
 			s["first"], s["second"] = m.by(c.Made.SheetWidth, j.At), m.by(c.Made.SheetWidth, c.Made.SheetHeight-j.At+j.Lap)
 		}
 		ways[i] = s.Text(woulds[w.ID])
 	}
-	return []say.Note{say.Trouble.Says(fmt.Sprintf("It is %s too large for %s. What would do: %s.", show(c.Short), c.Fits.Name, strings.Join(ways, "; ")))}
+	// The smallest change is said at once, the others wait.
+	notes := []say.Note{say.Trouble.Says(fmt.Sprintf("It is %s too large for %s. %s", show(c.Short), c.Fits.Name, ways[0]))}
+	for _, way := range ways[1:] {
+		notes = append(notes, say.Fine.Says("Or: "+say.Lower(way)))
+	}
+	return notes
 }
 
 // jointOver says over what a joint runs.
 func jointOver(c compare.Candidate, j compare.Joint) string {
 	if c.Kind.OnPoint {
-		return "slantwise over the front, where a plain label may cover it"
+		return "slantwise over the front"
 	}
 	return "over the " + panelAt(c.Made.Net, (j.At-j.Lap/2).Millimetres())
 }

@@ -99,12 +99,12 @@ listen(() => void load())
     </header>
     <main>
       <h1>
-        {{ lost ? 'There is nothing at that address. Here are your jobs.' : 'What goes in the post next?' }}
+        {{ lost ? 'There is nothing at that address. Here are your jobs.' : 'What do you make next?' }}
       </h1>
       <p v-if="failure" class="tone-trouble" role="alert" data-test="failure">{{ failure }}</p>
       <p v-if="gone" role="status" class="gone" data-test="gone">
-        “{{ gone.name }}” is off the list.
-        <v-btn variant="outlined" data-test="put-back" @click="setRemoved(gone, false)">Put it back</v-btn>
+        “{{ gone.name }}” was removed.
+        <v-btn variant="outlined" data-test="put-back" @click="setRemoved(gone, false)">Restore it</v-btn>
       </p>
       <ul v-if="jobs?.length" class="jobs">
         <li v-for="j in jobs" :key="j.id" data-test="job">
@@ -146,8 +146,8 @@ listen(() => void load())
             <span :class="`tone-${j.tone}`">{{ j.mail }}</span>
           </router-link>
           <span class="acts">
-            <v-btn :aria-label="`Copy ${j.name}`" @click="copy(j.id)">Copy</v-btn>
-            <v-btn :aria-label="`Take ${j.name} off the list`" @click="setRemoved(j, true)">Take off</v-btn>
+            <v-btn :aria-label="`Duplicate ${j.name}`" @click="copy(j.id)">Duplicate</v-btn>
+            <v-btn :aria-label="`Remove ${j.name}`" @click="setRemoved(j, true)">Remove</v-btn>
           </span>
         </li>
       </ul>

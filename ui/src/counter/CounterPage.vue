@@ -130,7 +130,7 @@ onUnmounted(() => window.removeEventListener('keydown', press))
       <p v-if="job.refused.value && job.ready.value" class="refused" role="alert">{{ job.refused.value }}</p>
       <MissingBar v-if="job.plan.value" :missing="job.plan.value.missing" @take="job.set" />
       <p v-if="job.removed.value" class="refused" role="alert">
-        This job was taken off the list. Put it back from the list of jobs to keep working on it.
+        This job was removed. Restore it from the list of jobs to keep working on it.
       </p>
     </div>
 

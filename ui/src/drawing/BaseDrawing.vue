@@ -5,9 +5,11 @@ import type { BasePlan } from '../api/client'
 import LineKey from './LineKey.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
 import SizeLine from './SizeLine.vue'
+import { useSmall } from './useSmall'
 
 const props = defineProps<{ base: BasePlan; unit: 'in' | 'mm'; words: string }>()
 
+const small = useSmall()
 const row = 34 // pixels that a size below takes
 const column = 90 // pixels that a size at the right takes
 const narrow = 56 // pixels under which a panel has no room for its size
@@ -33,8 +35,8 @@ const folded = computed(() => panels.value.length > 1)
     :height="size.h"
     :unit="unit"
     :words="words"
-    :right="base.across && folded ? 2 * column : column"
-    :below="(folded && !base.across ? 2 : 1) * row + 6"
+    :right="base.across && folded && !small ? 2 * column : column"
+    :below="(folded && !base.across && !small ? 2 : 1) * row + 6"
   >
     <template #default="{ s }">
       <rect
@@ -58,7 +60,7 @@ const folded = computed(() => panels.value.length > 1)
       />
       <template v-for="(p, i) in panels" :key="i">
         <text
-          v-if="folded && (p.to - p.from) * s > 24"
+          v-if="folded && (p.to - p.from) * s > (base.across ? 24 : 60)"
           class="drawing-label"
           text-anchor="middle"
           :x="(base.across ? size.w / 2 : (p.from + p.to) / 2) * s"
@@ -67,7 +69,7 @@ const folded = computed(() => panels.value.length > 1)
           {{ p.name }}
         </text>
         <SizeLine
-          v-if="folded && !base.across && (p.to - p.from) * s > narrow"
+          v-if="!small && folded && !base.across && (p.to - p.from) * s > narrow"
           :x1="p.from * s"
           :y1="size.h * s"
           :x2="p.to * s"
@@ -77,7 +79,7 @@ const folded = computed(() => panels.value.length > 1)
           :shift="row"
         />
         <SizeLine
-          v-if="folded && base.across && (p.to - p.from) * s > 30"
+          v-if="!small && folded && base.across && (p.to - p.from) * s > 30"
           :x1="size.w * s"
           :y1="p.from * s"
           :x2="size.w * s"
@@ -94,7 +96,7 @@ const folded = computed(() => panels.value.length > 1)
         :y2="size.h * s"
         :text="base.width.text"
         name="width"
-        :shift="folded && !base.across ? 2 * row : row"
+        :shift="folded && !base.across && !small ? 2 * row : row"
       />
       <SizeLine
         :x1="size.w * s"
@@ -103,7 +105,7 @@ const folded = computed(() => panels.value.length > 1)
         :y2="size.h * s"
         :text="base.height.text"
         name="height"
-        :shift="folded && base.across ? column : 14"
+        :shift="folded && base.across && !small ? column : 14"
       />
     </template>
     <template #legend>

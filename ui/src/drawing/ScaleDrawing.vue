@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 
 import DrawingFrame from './DrawingFrame.vue'
 import RulerMarks from './RulerMarks.vue'
+import { useSmall } from './useSmall'
 
 /** A drawing to one scale with rulers at its top and left, as large as there is room for. */
 const props = withDefaults(
@@ -23,24 +24,25 @@ const props = withDefaults(
   { right: 0, below: 0, moreRight: 0, moreBelow: 0 },
 )
 
-const ruler = 30 // pixels that a ruler takes
+const small = useSmall()
+const ruler = computed(() => (small.value ? 0 : 30)) // pixels that a ruler takes
 const margin = 6
 
 const box = ref<HTMLElement>()
 const { width: wide, height: high } = useElementSize(box)
 
 const scale = computed(() => {
-  const w = wide.value - ruler - 2 * margin - props.right
-  const h = high.value - ruler - 2 * margin - props.below
+  const w = wide.value - ruler.value - 2 * margin - props.right
+  const h = high.value - ruler.value - 2 * margin - props.below
   return Math.max(0.01, Math.min(w / (props.width + props.moreRight), h / (props.height + props.moreBelow)))
 })
 const left = computed(() => {
   const drawn = (props.width + props.moreRight) * scale.value
-  return ruler + Math.max(margin, (wide.value - ruler - props.right - drawn) / 2)
+  return ruler.value + Math.max(margin, (wide.value - ruler.value - props.right - drawn) / 2)
 })
 const top = computed(() => {
   const drawn = (props.height + props.moreBelow) * scale.value
-  return ruler + Math.max(margin, (high.value - ruler - props.below - drawn) / 2)
+  return ruler.value + Math.max(margin, (high.value - ruler.value - props.below - drawn) / 2)
 })
 </script>
 
@@ -59,12 +61,14 @@ const top = computed(() => {
           data-test="drawing"
         >
           <RulerMarks
+            v-if="!small"
             :length="width"
             :scale="scale"
             :unit="unit"
             :transform="`translate(${left} ${top - margin})`"
           />
           <RulerMarks
+            v-if="!small"
             down
             :length="height"
             :scale="scale"

@@ -95,7 +95,7 @@ const card = computed(() => {
       </p>
     </template>
     <template v-else>
-      <p class="soft">No prices of this post are written down. They change, so none come with the program.</p>
+      <p class="soft">No prices yet. They change, so type your own.</p>
       <v-btn
         variant="outlined"
         size="small"

@@ -99,10 +99,10 @@ async function pickFile(event: Event) {
       <span class="unit"><UnitSwitch /></span>
     </header>
     <main v-if="page">
-      <h1>What the posts say</h1>
+      <h1>Postal rules</h1>
       <p class="soft lead">
-        As published around 2025, and still to be verified: hold what you rely on against your own post's
-        words. An empty limit is not known; it does not mean that there is none.
+        As published around 2025. Check what you rely on against the published page. An empty limit is not
+        known.
       </p>
       <p v-if="failure" role="alert" class="tone-trouble" data-test="rules-refused">{{ failure }}</p>
       <p v-for="t in told" :key="t" class="tone-care" role="status" data-test="told">{{ t }}</p>
@@ -132,7 +132,7 @@ async function pickFile(event: Event) {
           variant="outlined"
           data-test="rules-off"
           @click="shelf.set(`rulebooks.${page.own}.off`, page.off ? 'no' : 'yes')"
-          >{{ page.off ? 'Take it up again' : 'Put it away' }}</v-btn
+          >{{ page.off ? 'Restore this rulebook' : 'Remove this rulebook' }}</v-btn
         >
       </div>
       <form v-if="reading" class="reading" @submit.prevent="readIn(typed)">
@@ -148,7 +148,7 @@ async function pickFile(event: Event) {
           spellcheck="false"
           aria-label="Rulebook as JSON"
           data-test="rules-text"
-          placeholder="or lay the text of a rulebook here"
+          placeholder="or paste a rulebook here"
         />
         <p class="soft">
           The form of these files: <a href="/api/rulebooks/schema.json" target="_blank">JSON schema</a>
@@ -171,8 +171,8 @@ async function pickFile(event: Event) {
         <dt>in effect</dt>
         <dd>around {{ page.published }}</dd>
         <dt>last checked</dt>
-        <dd>{{ page.lastChecked || 'by nobody here yet' }}</dd>
-        <dt>how sure</dt>
+        <dd>{{ page.lastChecked || 'not yet' }}</dd>
+        <dt>confidence</dt>
         <dd>{{ page.confidence }}</dd>
       </dl>
       <NoteList :notes="page.notes" />
@@ -214,13 +214,15 @@ async function pickFile(event: Event) {
             placeholder="its name"
             data-test="new-class"
         /></label>
-        <v-btn type="submit" variant="outlined" :disabled="!newClass" data-test="add-class">Add it</v-btn>
-        <span class="soft">It begins with the limits of the last class, to be changed.</span>
+        <v-btn type="submit" variant="outlined" :disabled="!newClass" data-test="add-class"
+          >Add the class</v-btn
+        >
+        <span class="soft">It begins with the limits of the last class.</span>
       </form>
       <RateTable :rulebook="page.id" />
     </main>
     <p v-else-if="failure" role="alert" class="tone-trouble">{{ failure }}</p>
-    <p v-else class="soft" aria-busy="true">Opening the books…</p>
+    <p v-else class="soft" aria-busy="true">Opening the rules…</p>
   </div>
 </template>
 

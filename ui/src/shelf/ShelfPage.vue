@@ -34,7 +34,7 @@ const tools = computed(() => shop.value?.tools ?? [])
       <span class="unit"><UnitSwitch /></span>
     </header>
     <main v-if="body">
-      <h1>What is on your shelf?</h1>
+      <h1>Your shelf</h1>
       <p v-for="message in refusals" :key="message" class="tone-trouble" role="alert" data-test="refused">
         {{ message }}
       </p>
@@ -97,7 +97,7 @@ const tools = computed(() => shop.value?.tools ?? [])
       <v-checkbox
         v-if="offCount"
         v-model="showOff"
-        :label="`Show what was taken off the shelf (${offCount})`"
+        :label="`Show removed (${offCount})`"
         data-test="show-off"
       />
     </main>

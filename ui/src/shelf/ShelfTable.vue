@@ -29,8 +29,7 @@ const props = defineProps<{
 const shelf = useShop()
 
 /** What a cell says that holds nothing. */
-const empty = (cell: string) =>
-  cell === 'have' ? 'not counted' : cell === 'holds' ? 'anything, as far as is known' : ''
+const empty = (cell: string) => (cell === 'have' ? 'not counted' : cell === 'holds' ? 'anything' : '')
 
 /** The entries with their places, those put away only when asked for. */
 const rows = computed(() =>
@@ -72,7 +71,7 @@ const rows = computed(() =>
           </td>
           <td>
             <v-btn size="small" @click="shelf.set(`${list}.${at}.off`, entry.off ? 'no' : 'yes')">{{
-              entry.off ? 'Put back' : 'Take off'
+              entry.off ? 'Restore' : 'Remove'
             }}</v-btn>
           </td>
         </tr>

@@ -207,7 +207,11 @@ const behind = inject<Ref<boolean>>('behind')
     grid-template-rows: auto;
   }
   .picture {
-    height: max(200px, 62vh);
+    position: sticky;
+    top: 0;
+    z-index: 3;
+    background: var(--paper);
+    height: max(170px, 45vh);
   }
   .drawer,
   .foot {
