@@ -14,7 +14,10 @@ const bar = 92 // pixels below for the pull
 const tall = computed(() => Math.max(60, high.value - bar))
 
 const scale = computed(() =>
-  Math.min((wide.value - 40) / (props.beam.length * 1.15), (tall.value - 70) / (props.beam.radius * 1.2)),
+  Math.min(
+    (wide.value - 40) / (props.beam.length * 1.15),
+    Math.max(8, tall.value - 70) / (props.beam.radius * 1.2),
+  ),
 )
 const centre = computed(() => ({ x: wide.value / 2, y: 60 + props.beam.radius * scale.value }))
 

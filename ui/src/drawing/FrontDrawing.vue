@@ -34,7 +34,7 @@ const right = 100 // pixels for the sizes beside the card
     :unit="unit"
     :words="layers.drawing"
     :right="right"
-    :below="44"
+    :below="40"
   >
     <template #default="{ s }">
       <defs>

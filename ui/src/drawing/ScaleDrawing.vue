@@ -26,23 +26,23 @@ const props = withDefaults(
 
 const small = useSmall()
 const ruler = computed(() => (small.value ? 0 : 30)) // pixels that a ruler takes
-const margin = 6
+const margin = computed(() => (small.value ? 2 : 6))
 
 const box = ref<HTMLElement>()
 const { width: wide, height: high } = useElementSize(box)
 
 const scale = computed(() => {
-  const w = wide.value - ruler.value - 2 * margin - props.right
-  const h = high.value - ruler.value - 2 * margin - props.below
+  const w = wide.value - ruler.value - 2 * margin.value - props.right
+  const h = high.value - ruler.value - 2 * margin.value - props.below
   return Math.max(0.01, Math.min(w / (props.width + props.moreRight), h / (props.height + props.moreBelow)))
 })
 const left = computed(() => {
   const drawn = (props.width + props.moreRight) * scale.value
-  return ruler.value + Math.max(margin, (wide.value - ruler.value - props.right - drawn) / 2)
+  return ruler.value + Math.max(margin.value, (wide.value - ruler.value - props.right - drawn) / 2)
 })
 const top = computed(() => {
   const drawn = (props.height + props.moreBelow) * scale.value
-  return ruler.value + Math.max(margin, (high.value - ruler.value - props.below - drawn) / 2)
+  return ruler.value + Math.max(margin.value, (high.value - ruler.value - props.below - drawn) / 2)
 })
 </script>
 
