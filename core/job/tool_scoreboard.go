@@ -19,7 +19,7 @@ var scoreBoard = Tool{ID: blank.ScoreBoard, Name: "Score board", Fields: func(t 
 		},
 		{
 			Path: "tools.groove", Label: "Grooves every", Note: "for a board that scores in its grooves alone: sizes are chosen to fall in them; 0 for one that scores anywhere",
-			Value: &field.Length{At: &t.Groove, Least: measure.Millimetre, Most: measure.Inch, Zero: true, Told: "Grooves of a score board are from 1 mm to 1 in apart: measure again from one to the next, or type 0 for a board that scores anywhere."},
+			Value: &field.Length{At: &t.Groove, Least: measure.Millimetre, Most: measure.Inch, Zero: true, Told: "Grooves of a score board are from 1 mm to 1 in apart. Measure again, or type 0 for a board that scores anywhere."},
 		},
 	}
 }}
