@@ -14,7 +14,7 @@ func TestACardInABoughtA7(t *testing.T) {
 	w.click(test("new-job"))
 	w.choose("start-format", "A7")
 	w.see(test("start-sentence"), "A7, 7 1/4 × 5 1/4 in outside, takes these cards")
-	w.see(test("school-quarter"), "in less")
+	w.see(test("school-quarter"), "Quarter inches")
 	w.see(test("ticket-sheet")+" .value", "A7")
 	w.saved()
 	at := w.MustEval("() => location.pathname").String()

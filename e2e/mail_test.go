@@ -43,7 +43,7 @@ func TestPostOfPlainSquareAndLarge(t *testing.T) {
 	w.click(test("options-closed") + " button")
 	w.choose("field-mail.addressShort", "along the short edge")
 	w.choose("pick-destination", "United States, home post")
-	w.see(test("headline"), "Goes as a letter with a surcharge. Write the address")
+	w.see(test("headline"), "Goes as a letter with a surcharge: the address runs along its short edge")
 	w.click(test("remedy-address") + " button")
 	w.see(test("headline"), "Goes as a letter.")
 	w.quiet()

@@ -159,7 +159,7 @@ func (w cutWords) becomes(l cutting.Layout, c cutting.Cut, off cutting.Rect) str
 var restWords = map[cutting.Rest]string{
 	cutting.NoRest:    " is cut on",
 	cutting.EqualRest: " is left: measure it, the sheet may be off",
-	cutting.LeftRest:  " is left: check it",
+	cutting.LeftRest:  " is left: check it against the first",
 }
 
 // rect names a rectangle of a layout: a piece, an offcut, or a strip to cut on.

@@ -32,7 +32,7 @@ var faults = map[blank.FaultID]faultTold{
 	blank.TooHigh:      {say.Care, []say.Clause{say.Always("It stays {a} too high for the card, which slides: a lower envelope would hold it.")}},
 	blank.SlitCorners:  {say.Care, []say.Clause{say.Always("The four corners of the walls stay open as slits. Close them with tape from inside.")}},
 	blank.GlueCorners:  {say.Care, []say.Clause{say.Always("The corner squares are {a} short of the walls: hold the corners with tape.")}},
-	blank.SingleCrease: {say.Care, []say.Clause{say.Always("Two creases {a} apart cannot be set with your tools. Score once, and press the fold round.")}},
+	blank.SingleCrease: {say.Care, []say.Clause{say.Always("Two creases {a} apart cannot be set with your tools, so each is scored once.")}},
 	blank.NotchTooDeep: {say.Care, []say.Clause{say.Always("A finger notch of {a} would cut the back through. It is drawn {b} deep.")}},
 	blank.NotLow:       {say.Care, []say.Clause{say.Always("The bottom tip cannot end at the side points with this card and these tools. It stays in the middle.")}},
 	blank.FlapRaised:   {say.Care, []say.Clause{say.Always("A closing flap of {a} would cover no glue past the finger gap. It is made {b}.")}},

@@ -125,7 +125,7 @@ func TestWhyNoClassTakesIt(t *testing.T) {
 	}
 	shop.Rulebooks, j.Mail.Destination = []job.OwnRulebook{{File: own}}, "own"
 	p = plan.Make(j, shop)
-	if want := "Does not go as a letter: not a rectangle for a slip, and too small for an ocean bag. Ask for a parcel."; p.Mail.Sentence.Text != want {
+	if want := "Does not go as a letter: not a rectangle for a slip, and too small or light for an ocean bag. Ask for a parcel."; p.Mail.Sentence.Text != want {
 		t.Errorf("%s", p.Mail.Sentence.Text)
 	}
 	// Too thin for any mail, a larger envelope is no help.

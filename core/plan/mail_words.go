@@ -104,7 +104,7 @@ func (m mailStation) noClass(v mail.Verdict) string {
 	for i := len(v.Results) - 1; i >= 0; i-- {
 		r := v.Results[i]
 		if why := m.whyNot(r); r.Class.ID == last.Class.BeyondClass && why != "" {
-			return fmt.Sprintf("%s for %s, and too small for %s", why, one(r.Class.Name), one(last.Class.Name))
+			return fmt.Sprintf("%s for %s, and too small or light for %s", why, one(r.Class.Name), one(last.Class.Name))
 		}
 	}
 	return "each refuses it"
@@ -148,7 +148,7 @@ func (m mailStation) surcharged(p *MailPlan, r mail.ClassResult, e compare.Close
 		shape := "Nearly square"
 		switch {
 		case piece.AddressShort && c.Measure == mail.AddressAspect:
-			return say.That("Goes as %s with a surcharge. Write the address along the long edge and it pays none.", one(r.Class.Name))
+			return say.That("Goes as %s with a surcharge: the address runs along its short edge. Write it along the long one.", one(r.Class.Name))
 		case piece.Width == piece.Height:
 			shape = "Square"
 		case c.Max != nil && c.Measured > float64(*c.Max):

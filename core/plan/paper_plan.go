@@ -235,7 +235,7 @@ func (m paperStation) takeTried(p *StockPlan, o piece.Order, t tried) {
 	p.Sheet, p.SheetName, p.Width, p.Height = t.sheet.ID, t.sheet.Name, t.sheet.Width, t.sheet.Height
 	p.Sheets, p.Settings, p.Proven, p.Unfinished = t.plan.Sheets, len(t.plan.Steps), t.plan.Proven(), t.plan.Unfinished
 	for _, name := range t.on.Against {
-		p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("The fold of “%s” runs across the grain on %s, so that its pattern is upright.", name, t.sheet.Name)))
+		p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("The fold of “%s” runs across the grain on %s, so that its pattern is upright. Turn the design, or choose the other fold.", name, t.sheet.Name)))
 	}
 	for _, i := range t.plan.Unfit {
 		p.Notes = append(p.Notes, say.Trouble.Says(m.unfitWords(o, t, i)))

@@ -2,16 +2,12 @@ package plan
 
 import (
 	"slices"
-	"strings"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/offer"
 	"yellowparcel/core/say"
 )
-
-// mostSchoolNames is how many schools are named in one row.
-const mostSchoolNames = 2
 
 // StartPlan is what each school makes of the envelope that the maker has.
 type StartPlan struct {
@@ -21,10 +17,10 @@ type StartPlan struct {
 	Schools []SchoolRow `json:"schools"`
 }
 
-// SchoolRow is the card of one school.
+// SchoolRow is the card of a school, and of every other one that gives the same.
 type SchoolRow struct {
-	ID   envelope.School `json:"id" enum:"quarter,raised,trade,inch,measure,metric,own"`
-	Name string          `json:"name"`
+	ID    envelope.School `json:"id" enum:"quarter,raised,trade,inch,measure,metric,own"`
+	Names []string        `json:"names"`
 	// Size is the card and Flat its base in the job's fold; empty when the
 	// school has no card for this envelope.
 	Size    string           `json:"size"`
@@ -59,7 +55,7 @@ func (m maker) start() *StartPlan {
 	p := &StartPlan{Sentence: say.That("%s, %s %s outside, takes these cards.", f.Name, m.by(f.Width, f.Height), m.Style().Unit)}
 	p.Taken = m.Job().Construction() == blank.BoughtID && m.Job().Envelope.From == m.Job().Start.Format
 	for _, c := range offer.To(m.Maker).SchoolCards() {
-		row := SchoolRow{ID: c.School, Name: m.schoolName(c.School)}
+		row := SchoolRow{ID: c.School, Names: []string{m.schoolName(c.School)}}
 		switch {
 		case !c.OK && c.School == envelope.TradeSizes:
 			row.Why = "the trade lists no card for it"
@@ -76,9 +72,7 @@ func (m maker) start() *StartPlan {
 		}
 		// Schools that give the same card are one row.
 		if i := slices.IndexFunc(p.Schools, func(r SchoolRow) bool { return c.OK && !c.Off && r.Size == row.Size }); i >= 0 {
-			if strings.Count(p.Schools[i].Name, "; ") < mostSchoolNames-1 {
-				p.Schools[i].Name += "; " + say.Lower(row.Name)
-			}
+			p.Schools[i].Names = append(p.Schools[i].Names, row.Names...)
 			continue
 		}
 		p.Schools = append(p.Schools, row)

@@ -1,6 +1,7 @@
 package plan_test
 
 import (
+	"strings"
 	"testing"
 
 	"yellowparcel/core/field"
@@ -28,7 +29,7 @@ func TestStartFromAnEnvelope(t *testing.T) {
 	}
 	// A7 is 7 1/4 x 5 1/4; the sample is 0.85 mm thick. Schools that give the same card are
 	// one row.
-	if n := rows["quarter"].Name; len(rows) != 3 || n != "1⁄4 in less; the size it is sold for" {
+	if n := strings.Join(rows["quarter"].Names, "; "); len(rows) != 3 || n != "1⁄4 in less; The size it is sold for; Quarter inches, 1⁄8 left at least; 6 mm less; Your ease of 1⁄4 in less" {
 		t.Errorf("%d rows: %s", len(rows), n)
 	}
 	for id, want := range map[string]string{"quarter": "7 × 5", "raised": "6 7⁄8 × 4 7⁄8", "measure": "6 15⁄16 × 4 15⁄16"} {

@@ -17,7 +17,7 @@ var woulds = map[offer.WouldID]say.Clause{
 	offer.LessBoth:  say.Always("Make the ease {ease} and the seam {seam}."),
 	offer.OtherKind: say.Always("Make this type instead: {kind}."),
 	offer.LessCard:  say.Always("Make the card at most {size}."),
-	offer.TwoPieces: say.Always("Join {first} and {second}, {lap} overlapping, {where}."),
+	offer.TwoPieces: say.Always("Join {first} and {second} of {sheet}, {lap} overlapping, {at} from the flap's end, {where}."),
 	offer.Larger:    say.Always("Use a larger sheet, since two of yours joined would not do."),
 }
 
@@ -37,7 +37,7 @@ func (m envelopeStation) whatWould(c compare.Candidate, all []compare.Candidate)
 			s["kind"] = say.Lower(w.Kind.Words.Name)
 		}
 		if j := w.Joint; w.ID == offer.TwoPieces {
-			s["lap"], s["where"] = show(j.Lap), jointOver(c, j)
+			s["sheet"], s["lap"], s["at"], s["where"] = j.Sheet.Name, show(j.Lap), show(j.At), jointOver(c, j)
 			s["first"], s["second"] = m.by(c.Made.SheetWidth, j.At), m.by(c.Made.SheetWidth, c.Made.SheetHeight-j.At+j.Lap)
 		}
 		ways[i] = s.Text(woulds[w.ID])

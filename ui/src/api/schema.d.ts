@@ -1386,7 +1386,7 @@ export interface components {
             flat: string;
             /** @enum {string} */
             id: "quarter" | "raised" | "trade" | "inch" | "measure" | "metric" | "own";
-            name: string;
+            names: string[];
             size: string;
             verdict: string;
             why: string;

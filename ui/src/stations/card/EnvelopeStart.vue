@@ -55,7 +55,7 @@ const plan = computed(() => props.job.plan.value?.start)
           @take="job.take('start.schools', s.id)"
         >
           <p>
-            {{ s.name }}<template v-if="s.flat">, flat {{ s.flat }}</template>
+            {{ s.names.join('; ') }}<template v-if="s.flat">, flat {{ s.flat }}</template>
           </p>
           <p class="soft">
             <template v-if="s.verdict"
