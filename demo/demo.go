@@ -91,17 +91,6 @@ func Jobs() []job.Job {
 	}
 }
 
-// Blank is the job that a new one starts as.
-func Blank() job.Job {
-	return job.Job{
-		Name: "New card", Count: 1,
-		Card:     job.Card{Width: 7 * in, Height: 5 * in, Fold: card.TopFold},
-		Parts:    []job.Part{base("cover-100")},
-		Envelope: envelope("copy-80"),
-		Mail:     job.MailWish{Destination: "us-domestic"},
-	}
-}
-
 func base(stock string) job.Part {
 	return job.Part{ID: "base", Name: "Card base", Kind: job.BasePart, Stock: stock}
 }

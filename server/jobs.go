@@ -2,17 +2,13 @@ package server
 
 import (
 	"context"
-	"encoding/json"
 	"net/http"
-	"reflect"
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"yellowparcel/core/field"
 	"yellowparcel/core/job"
-	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
-	"yellowparcel/core/say"
-	"yellowparcel/demo"
 	"yellowparcel/store"
 )
 
@@ -23,57 +19,6 @@ type JobBody struct {
 	Removed bool    `json:"removed"`
 	Changed string  `json:"changed"`
 	Job     job.Job `json:"job"`
-}
-
-// ListedJob is a job in the list.
-type ListedJob struct {
-	ID      string         `json:"id"`
-	Version int64          `json:"version"`
-	Name    string         `json:"name"`
-	Size    string         `json:"size"`
-	Count   string         `json:"count"`
-	Changed string         `json:"changed"`
-	Width   measure.Length `json:"width"`
-	Height  measure.Length `json:"height"`
-	Mail    string         `json:"mail"`
-	Tone    say.Tone       `json:"tone" enum:"fine,care,trouble"`
-	Papers  papers         `json:"papers"`
-	// Problem says what is wrong with a job that cannot be opened, or is not whole.
-	Problem string `json:"problem"`
-}
-
-// papers are plan.LinePapers, as JSON already.
-type papers json.RawMessage
-
-// MarshalJSON is the JSON itself.
-func (p papers) MarshalJSON() ([]byte, error) { return p, nil }
-
-// UnmarshalJSON keeps it as it comes.
-func (p *papers) UnmarshalJSON(raw []byte) error {
-	*p = append((*p)[:0], raw...)
-	return nil
-}
-
-// Schema says what it is.
-func (papers) Schema(r huma.Registry) *huma.Schema {
-	return huma.SchemaFromType(r, reflect.TypeFor[[]plan.LinePaper]())
-}
-
-// listedJob is a job's stored line as it travels; one that was never made says so
-// until it is.
-func listedJob(j store.ListedJob, shop job.Shop) ListedJob {
-	l := j.Line.Line
-	out := ListedJob{
-		ID: j.ID, Version: j.Version, Name: j.Name, Size: plan.LineSize(l, shop), Count: plan.LineCount(l), Changed: j.Changed,
-		Width: l.Width, Height: l.Height, Mail: l.Mail, Tone: l.Tone, Papers: papers(l.Papers), Problem: l.Problem,
-	}
-	if len(out.Papers) == 0 || string(out.Papers) == "null" {
-		out.Papers = papers("[]")
-	}
-	if out.Tone == "" {
-		out.Tone, out.Mail = say.Fine, "being worked out"
-	}
-	return out
 }
 
 // JobID is the path of one job.
@@ -88,26 +33,13 @@ func jobBody(j store.Job) *jobOut {
 }
 
 func (s *Server) jobRoutes() {
-	huma.Register(s.api, huma.Operation{OperationID: "listJobs", Method: http.MethodGet, Path: "/api/jobs", Summary: "The jobs, in their order"},
-		func(ctx context.Context, _ *struct{}) (*struct{ Body []ListedJob }, error) {
-			jobs, err := s.store.List(ctx)
-			if err != nil {
-				return nil, s.failed(err)
-			}
+	huma.Register(s.api, huma.Operation{OperationID: "startJob", Method: http.MethodGet, Path: "/api/jobs/new", Summary: "What a new job begins as, under an ID of its own; nothing is stored before it is saved from version 0"},
+		func(ctx context.Context, _ *struct{}) (*jobOut, error) {
 			shop, err := s.shop(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			list := make([]ListedJob, len(jobs))
-			for i, j := range jobs {
-				list[i] = listedJob(j, shop.Shop)
-			}
-			return &struct{ Body []ListedJob }{list}, nil
-		})
-
-	huma.Register(s.api, huma.Operation{OperationID: "startJob", Method: http.MethodGet, Path: "/api/jobs/new", Summary: "What a new job begins as, under an ID of its own; nothing is stored before it is saved from version 0"},
-		func(context.Context, *struct{}) (*jobOut, error) {
-			return jobBody(store.Job{ID: store.NewID(), Job: demo.Blank()}), nil
+			return jobBody(store.Job{ID: store.NewID(), Job: job.NewJob(shop.Shop)}), nil
 		})
 
 	huma.Register(s.api, huma.Operation{OperationID: "addJob", Method: http.MethodPost, Path: "/api/jobs", DefaultStatus: http.StatusCreated, MaxBodyBytes: maxBody, Summary: "A copy of a job"},
@@ -186,9 +118,7 @@ func (s *Server) jobRoutes() {
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			s.events.tell(saved.ID, Event{Kind: "job", Version: saved.Version})
-			s.events.tell(listed, Event{Kind: "jobs"})
-			return jobBody(saved), nil
+			return s.changed(saved), nil
 		})
 
 	huma.Register(s.api, huma.Operation{OperationID: "setJobRemoved", Method: http.MethodPut, Path: "/api/jobs/{id}/removed", MaxBodyBytes: maxBody, Summary: "Take a job off the list, or put it back"},
@@ -205,8 +135,49 @@ func (s *Server) jobRoutes() {
 				return nil, s.failed(err)
 			}
 			s.lister.stale() // the line of a job that comes back may be an old one
-			s.events.tell(j.ID, Event{Kind: "job", Version: j.Version})
-			s.events.tell(listed, Event{Kind: "jobs"})
-			return jobBody(j), nil
+			return s.changed(j), nil
 		})
+
+	huma.Register(s.api, huma.Operation{OperationID: "setJobArchived", Method: http.MethodPut, Path: "/api/jobs/{id}/archived", MaxBodyBytes: maxBody, Summary: "Put a job that is done among the archived ones, or back"},
+		func(ctx context.Context, in *struct {
+			JobID
+			Body struct {
+				Version  int64 `json:"version" minimum:"1"`
+				Archived bool  `json:"archived"`
+			}
+		},
+		) (*jobOut, error) {
+			j, err := s.store.SetArchived(ctx, in.ID, in.Body.Version, in.Body.Archived)
+			if err != nil {
+				return nil, s.failed(err)
+			}
+			return s.changed(j), nil
+		})
+
+	huma.Register(s.api, huma.Operation{OperationID: "renameJob", Method: http.MethodPut, Path: "/api/jobs/{id}/name", MaxBodyBytes: maxBody, Summary: "Give a job another name"},
+		func(ctx context.Context, in *struct {
+			JobID
+			Body struct {
+				Version int64  `json:"version" minimum:"1"`
+				Name    string `json:"name" maxLength:"400"`
+			}
+		},
+		) (*jobOut, error) {
+			name, err := job.NameOf(in.Body.Name)
+			if err != nil {
+				return nil, refuse("body", []field.Problem{field.ProblemOf("name", err)})
+			}
+			j, err := s.store.Rename(ctx, in.ID, in.Body.Version, name)
+			if err != nil {
+				return nil, s.failed(err)
+			}
+			return s.changed(j), nil
+		})
+}
+
+// changed tells every window that a job was changed.
+func (s *Server) changed(j store.Job) *jobOut {
+	s.events.tell(j.ID, Event{Kind: "job", Version: j.Version})
+	s.events.tell(listed, Event{Kind: "jobs"})
+	return jobBody(j)
 }

@@ -11,6 +11,7 @@ import (
 	"net/http"
 	"net/http/httptest"
 	"path/filepath"
+	"slices"
 	"strconv"
 	"strings"
 	"testing"
@@ -28,11 +29,17 @@ import (
 
 func (s site) list() []ListedJob {
 	s.t.Helper()
-	var list []ListedJob
-	if status := s.ask("GET", "/api/jobs", nil, &list); status != 200 {
+	return s.listOf("")
+}
+
+// listOf is the list that a question asks for.
+func (s site) listOf(question string) []ListedJob {
+	s.t.Helper()
+	var list JobList
+	if status := s.ask("GET", "/api/jobs"+question, nil, &list); status != 200 {
 		s.t.Fatalf("the list: %d", status)
 	}
-	return list
+	return list.Jobs
 }
 
 // The list shows what the plans say, after a save, after another unit, and after
@@ -94,10 +101,11 @@ func TestOneBadRowHidesNothing(t *testing.T) {
 	if err := db.Seed(t.Context(), demo.Shop(), demo.Jobs()); err != nil {
 		t.Fatal(err)
 	}
-	list, err := db.List(t.Context())
+	list, err := db.List(t.Context(), store.InHand)
 	if err != nil {
 		t.Fatal(err)
 	}
+	slices.Reverse(list) // as they are listed: the first one is the newest
 	if err := db.Close(); err != nil {
 		t.Fatal(err)
 	}
@@ -170,8 +178,8 @@ func TestNewJobIsStoredWhenItIsSaved(t *testing.T) {
 	if status := s.ask("PUT", "/api/jobs/made-up", saveJob{0, fresh.Job}, &p); status != 404 {
 		t.Errorf("an ID of somebody's own: %d", status)
 	}
-	if list := s.list(); len(list) != len(demo.Jobs())+1 || list[len(list)-1].Name != "Dome tour" || list[len(list)-1].Mail == "being worked out" {
-		t.Errorf("%+v", list[len(list)-1])
+	if list := s.list(); len(list) != len(demo.Jobs())+1 || list[0].Name != "Dome tour" || list[0].Mail == "being worked out" {
+		t.Errorf("%+v", list[0])
 	}
 }
 

@@ -26,7 +26,7 @@ func (s *Server) planRoutes() {
 		func(ctx context.Context, in *struct {
 			Body struct {
 				Job   job.Job      `json:"job"`
-				Edits []field.Edit `json:"edits" maxItems:"50"`
+				Edits []field.Edit `json:"edits" maxItems:"300"`
 			}
 		},
 		) (*struct{ Body PlanBody }, error) {

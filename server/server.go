@@ -57,6 +57,8 @@ func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...st
 	srv.router = r
 	srv.api = humachi.New(r, apiConfig())
 	srv.jobRoutes()
+	srv.listRoutes()
+	srv.lineRoutes()
 	srv.planRoutes()
 	srv.shopRoutes()
 	srv.outlineRoutes()

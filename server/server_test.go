@@ -83,8 +83,8 @@ func (s site) ask(method, path string, body, into any) int {
 
 func (s site) first() JobBody {
 	s.t.Helper()
-	var list []ListedJob
-	if s.ask("GET", "/api/jobs", nil, &list) != 200 || len(list) != len(demo.Jobs()) {
+	list := s.list()
+	if len(list) != len(demo.Jobs()) {
 		s.t.Fatalf("%d jobs are listed", len(list))
 	}
 	var j JobBody
@@ -178,9 +178,8 @@ func TestCopyRemovePutBack(t *testing.T) {
 	if status := s.ask("PUT", "/api/jobs/"+made.ID+"/removed", map[string]any{"version": 1, "removed": true}, &gone); status != 200 || !gone.Removed {
 		t.Errorf("%d %+v", status, gone)
 	}
-	var list []ListedJob
-	if s.ask("GET", "/api/jobs", nil, &list); len(list) != len(demo.Jobs()) {
-		t.Errorf("%d jobs are listed", len(list))
+	if n := len(s.list()); n != len(demo.Jobs()) {
+		t.Errorf("%d jobs are listed", n)
 	}
 	if status := s.ask("PUT", "/api/jobs/"+made.ID+"/removed", map[string]any{"version": gone.Version, "removed": false}, &gone); status != 200 || gone.Removed {
 		t.Errorf("%d %+v", status, gone)

@@ -154,12 +154,33 @@ func (s *Store) SaveJob(ctx context.Context, id string, from int64, j job.Job, l
 
 // SetRemoved takes a job off the list, or puts it back; the job itself stays.
 func (s *Store) SetRemoved(ctx context.Context, id string, from int64, removed bool) (Job, error) {
-	var when any
-	if removed {
-		when = s.stamp()
-	}
 	return s.change(ctx, id, from, func(tx *sqlx.Tx) error {
-		_, err := tx.ExecContext(ctx, "UPDATE jobs SET removed = ?, version = version + 1, changed = ? WHERE id = ?", when, s.stamp(), id)
+		_, err := tx.ExecContext(ctx, "UPDATE jobs SET removed = ?, version = version + 1, changed = ? WHERE id = ?", s.stampIf(removed), s.stamp(), id)
+		return err
+	})
+}
+
+// SetArchived puts a job that is done among the archived ones, or back; when it was last
+// changed stays, since nothing of it is.
+func (s *Store) SetArchived(ctx context.Context, id string, from int64, archived bool) (Job, error) {
+	return s.change(ctx, id, from, func(tx *sqlx.Tx) error {
+		_, err := tx.ExecContext(ctx, "UPDATE jobs SET archived = ?, version = version + 1 WHERE id = ?", s.stampIf(archived), id)
+		return err
+	})
+}
+
+// stampIf is now, or nothing.
+func (s *Store) stampIf(set bool) any {
+	if set {
+		return s.stamp()
+	}
+	return nil
+}
+
+// Rename gives a job another name; nothing else of it changes.
+func (s *Store) Rename(ctx context.Context, id string, from int64, name string) (Job, error) {
+	return s.change(ctx, id, from, func(tx *sqlx.Tx) error {
+		_, err := tx.ExecContext(ctx, "UPDATE jobs SET name = ?, body = json_set(body, '$.name', ?), version = version + 1, changed = ? WHERE id = ?", name, name, s.stamp(), id)
 		return err
 	})
 }

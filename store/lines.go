@@ -33,11 +33,30 @@ type lineRow struct {
 	LineOf  string `db:"line_of"`
 }
 
-// List returns the line of every job that is not removed, in their order. A line
-// that cannot be read is an empty one, made of nothing.
-func (s *Store) List(ctx context.Context) ([]ListedJob, error) {
+// Shelved is which jobs are listed.
+type Shelved string
+
+// Which jobs.
+const (
+	InHand   Shelved = "in hand"  // neither archived nor removed
+	Archived Shelved = "archived" // done, and kept
+	Removed  Shelved = "removed"  // they can be restored
+)
+
+// listed are the conditions of the lists.
+var listed = map[Shelved]string{
+	InHand: "removed IS NULL AND archived IS NULL", Archived: "removed IS NULL AND archived IS NOT NULL", Removed: "removed IS NOT NULL",
+}
+
+// List returns the line of every job of a list, in their order. A line that cannot be read
+// is an empty one, made of nothing.
+func (s *Store) List(ctx context.Context, which Shelved) ([]ListedJob, error) {
+	where, ok := listed[which]
+	if !ok {
+		return nil, ErrMissing
+	}
 	var rows []lineRow
-	if err := s.db.SelectContext(ctx, &rows, "SELECT id, version, name, changed, line, line_of FROM jobs WHERE removed IS NULL ORDER BY place"); err != nil {
+	if err := s.db.SelectContext(ctx, &rows, "SELECT id, version, name, changed, line, line_of FROM jobs WHERE "+where+" ORDER BY place"); err != nil {
 		return nil, err
 	}
 	list := make([]ListedJob, len(rows))
@@ -52,7 +71,7 @@ func (s *Store) List(ctx context.Context) ([]ListedJob, error) {
 
 // StaleLines are the IDs of the jobs whose line is made of something else.
 func (s *Store) StaleLines(ctx context.Context, of string) (ids []string, err error) {
-	err = s.db.SelectContext(ctx, &ids, "SELECT id FROM jobs WHERE removed IS NULL AND line_of <> ? ORDER BY place", of)
+	err = s.db.SelectContext(ctx, &ids, "SELECT id FROM jobs WHERE line_of <> ? ORDER BY removed IS NOT NULL, archived IS NOT NULL, place", of)
 	return ids, err
 }
 

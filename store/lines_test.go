@@ -25,7 +25,7 @@ func TestLines(t *testing.T) {
 		}
 		ids = append(ids, added.ID)
 	}
-	list, err := s.List(ctx)
+	list, err := s.List(ctx, InHand)
 	if err != nil || len(list) != 3 || list[1].Line.Line.Mail != "Goes" && list[1].Line.Line.Mail == "" || strings.Count(string(list[1].Line.Line.Papers), "width") != 2 {
 		t.Fatalf("%+v, %v", list, err)
 	}
@@ -52,7 +52,7 @@ func TestLines(t *testing.T) {
 	if err := s.SetLine(ctx, ids[2], 7, Line{"late", plan.JobLine{}}); err != nil {
 		t.Fatal(err)
 	}
-	if list, err = s.List(ctx); err != nil || len(list) != 3 || list[1].Line.Line.Problem == "" || list[2].Of != "now" {
+	if list, err = s.List(ctx, InHand); err != nil || len(list) != 3 || list[1].Line.Line.Problem == "" || list[2].Of != "now" {
 		t.Errorf("%+v, %v", list, err)
 	}
 	// It can be put away, and it is all still there.
@@ -150,7 +150,7 @@ func TestListIsQuick(t *testing.T) {
 		}
 	}
 	began := time.Now()
-	list, err := s.List(ctx)
+	list, err := s.List(ctx, InHand)
 	took := time.Since(began)
 	if err != nil || len(list) != 10_000 {
 		t.Fatal(len(list), err)

@@ -5,6 +5,7 @@ import (
 	"database/sql"
 	"encoding/json"
 	"errors"
+	"slices"
 	"fmt"
 	"reflect"
 
@@ -100,7 +101,7 @@ func (s *Store) Seed(ctx context.Context, shop job.Shop, jobs []job.Job) error {
 		return err
 	}
 	return s.within(ctx, func(tx *sqlx.Tx) error {
-		for _, j := range jobs {
+		for _, j := range slices.Backward(jobs) { // the first one is the newest
 			if _, err := s.addJob(ctx, tx, NewID(), j, Line{}); err != nil {
 				return err
 			}

@@ -31,7 +31,7 @@ func open(t *testing.T, dir string) *Store {
 
 // all are the jobs of the list, each read whole.
 func all(s *Store) (jobs []Job, err error) {
-	list, err := s.List(ctx)
+	list, err := s.List(ctx, InHand)
 	for _, l := range list {
 		j, err := s.Job(ctx, l.ID)
 		if err != nil {
@@ -133,7 +133,7 @@ func TestRemoveAndPutBack(t *testing.T) {
 	if err != nil || !gone.Removed {
 		t.Fatal(gone, err)
 	}
-	if list, _ := s.List(ctx); len(list) != 0 {
+	if list, _ := s.List(ctx, InHand); len(list) != 0 {
 		t.Errorf("%d jobs are listed", len(list))
 	}
 	back, err := s.SetRemoved(ctx, added.ID, gone.Version, false)

@@ -205,6 +205,7 @@ func (c Choices) addShelf(shop Shop) {
 	for _, s := range shop.OnShelf() {
 		c["sheets"] = append(c["sheets"], field.Choice{ID: s.ID, Name: s.Name})
 	}
+	c["layerPapers"] = append(words("", "as the paper below"), c["stocks"]...)
 	c["kept"] = append(words("", "any sheet"), c["sheets"]...)
 	c["formats"] = words(OwnEnvelope, "Measured with a ruler")
 	for _, f := range shop.Formats() {

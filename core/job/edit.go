@@ -154,23 +154,13 @@ func (j *Job) addPaper(shop Shop, kind PartKind) error {
 		if n := len(layers); n > 0 {
 			at, stock = layers[n-1]+1, j.Parts[layers[n-1]].Stock
 		}
-		p.Name = fmt.Sprintf("Layer %d", len(layers)+1)
+		p.Name, stock = fmt.Sprintf("Layer %d", len(layers)+1), usualLayer(shop, stock)
 	} else if light := stocksNear(envelopeGSM)(shop); len(light) > 0 {
 		stock = light[0].ID
 	}
 	p.Stock, p.ID = stock, field.NewID(string(kind), j.lists()["parts"])
 	j.Parts = slices.Insert(j.Parts, at, p)
 	return j.bordersFit(shop.Style())
-}
-
-// usualBorder is the border that a layer begins with.
-func usualBorder(shop Shop) measure.Length {
-	for _, b := range card.Borders(shop.Unit) {
-		if b.ID == "classic" {
-			return b.Width
-		}
-	}
-	return shop.Style().Tick
 }
 
 func (j *Job) addItem(id string) error {

@@ -58,7 +58,7 @@ func length(path, label, note string, at *measure.Length, most measure.Length) f
 func (j *Job) cardFields(shop Shop) []field.Field {
 	c := &j.Card
 	list := []field.Field{
-		{Path: "name", Label: "Name", Value: &field.Word{At: &j.Name, Most: 120, Needed: true}},
+		{Path: "name", Label: "Name", Value: &field.Word{At: &j.Name, Most: mostJobName, Needed: true}},
 		{Path: "count", Label: "Cards to make", Value: &field.Count{At: &j.Count, Least: 1, Most: MostCount, Things: "cards"}},
 		{Path: "card.width", Label: "Width", Name: "card width", Value: &field.Length{At: &c.Width, Least: LeastCard, Most: MostCard}},
 		{Path: "card.height", Label: "Height", Name: "card height", Value: &field.Length{At: &c.Height, Least: LeastCard, Most: MostCard}},

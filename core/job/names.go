@@ -1,6 +1,8 @@
 package job
 
 import (
+	"yellowparcel/core/field"
+	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
 
@@ -11,3 +13,12 @@ var cautionNames = map[paper.Caution]string{
 
 // CautionName is what a caution about the contents is called.
 func CautionName(c paper.Caution) string { return cautionNames[c] }
+
+// mostJobName is how many characters the name of a job may have.
+const mostJobName = 120
+
+// NameOf is a job's name as it is typed.
+func NameOf(text string) (name string, err error) {
+	err = (&field.Word{At: &name, Most: mostJobName, Needed: true}).Type(text, "name", measure.Style{})
+	return name, err
+}

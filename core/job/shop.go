@@ -18,6 +18,8 @@ type Shop struct {
 	// Envelopes are those that the maker has or had made.
 	Envelopes []OwnedEnvelope `json:"envelopes,omitempty" maxItems:"200"`
 	Tools     Tools           `json:"tools"`
+	// Usual is what a new card begins with.
+	Usual Usual `json:"usual,omitzero"`
 	// Rulebooks are those that the maker wrote or read in, Rates what posts charge.
 	Rulebooks []OwnRulebook   `json:"rulebooks,omitempty" maxItems:"40"`
 	Rates     []mail.RateCard `json:"rates,omitempty" maxItems:"20"`

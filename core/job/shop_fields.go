@@ -29,6 +29,7 @@ const something = measure.Length(1)
 func (s *Shop) Fields() (list []field.Field) {
 	list = s.styleFields()
 	list = append(list, s.Tools.fields()...)
+	list = append(list, s.Usual.fields(*s)...)
 	name := func(path string, at *string) field.Field {
 		return field.Field{Path: path + "name", Label: "Name", Value: &field.Word{At: at, Most: mostName, Needed: true}}
 	}

@@ -11,7 +11,7 @@ import (
 
 // A thing that is added lands where it touches nothing, as long as there is such a place.
 func TestThingsLandBesideEachOther(t *testing.T) {
-	j, shop := demo.Blank(), demo.Shop()
+	j, shop := job.NewJob(demo.Shop()), demo.Shop()
 	add := func(id string) {
 		t.Helper()
 		var err error

@@ -1,4 +1,5 @@
-// Package line reads what people write in a line: so far a recipe that is pasted whole.
+// Package line reads what people write in a line: a job to begin, a change of one, or a
+// recipe that is pasted whole.
 //
 // It answers with what was understood, each with its place in the text, and with what was
 // not; nothing is guessed in place of what cannot be read. Places are counted in bytes.
@@ -11,6 +12,7 @@ import (
 	"regexp"
 	"slices"
 	"strings"
+	"unicode"
 
 	"yellowparcel/core/measure"
 )
@@ -53,10 +55,11 @@ type Chip struct {
 	Length   measure.Length
 }
 
-// Unread is a stretch that was not understood; Err says why of a number that cannot be read,
-// and is nil for a word.
+// Unread is a stretch that was not understood; Err says why of a number that cannot be read
+// or used, and is nil for a word. Near is a word that is known and like it.
 type Unread struct {
 	From, To int
+	Near     string
 	Err      error
 }
 
@@ -83,6 +86,10 @@ func split(text string, s measure.Style) (list []token, odd []Unread) {
 		if n := len(list); n > 0 {
 			t.breaks = strings.ContainsAny(text[list[n-1].to:t.from], ".;,\n")
 		}
+		if n := len(list); n > 0 && list[n-1].to == t.from && strings.EqualFold(list[n-1].text, "x") && unicode.IsLetter([]rune(t.text)[0]) {
+			list[n-1].text, list[n-1].to = list[n-1].text+t.text, t.to // a word that begins with x
+			continue
+		}
 		trimmed := strings.TrimRight(t.text, " ")
 		t.to -= len(t.text) - len(trimmed)
 		t.text = trimmed
@@ -90,12 +97,12 @@ func split(text string, s measure.Style) (list []token, odd []Unread) {
 			t.number, t.unit = true, unit.MatchString(t.text)
 			t.length, t.err = measure.Parse(t.text, s.Unit)
 			if t.err != nil {
-				odd = append(odd, Unread{t.from, t.to, t.err})
+				odd = append(odd, Unread{From: t.from, To: t.to, Err: t.err})
 				continue
 			}
 			if n := len(list); n > 0 && list[n-1].number && strings.TrimSpace(text[list[n-1].to:t.from]) == "(" {
 				if (list[n-1].length - t.length).Abs() > s.Tick {
-					odd = append(odd, Unread{t.from, t.to, differs{}})
+					odd = append(odd, Unread{From: t.from, To: t.to, Err: differs{}})
 				}
 				list[n-1].to = t.to
 				continue
@@ -128,3 +135,23 @@ func shareUnits(list []token) {
 type differs struct{}
 
 func (differs) Error() string { return "it is not the same as the number before it" }
+
+// ofWhat says that nothing tells what a number is of.
+type ofWhat struct{}
+
+func (ofWhat) Error() string { return "say what it is: thick, seam, border, cards" }
+
+// twice says that a line says two things of one.
+type twice struct{ before string }
+
+func (t twice) Error() string { return "the line says “" + t.before + "” already" }
+
+// noSheet says that a sheet is not on the shelf.
+type noSheet struct{}
+
+func (noSheet) Error() string { return "it is not on your shelf: add that sheet there" }
+
+// noRules says that no postal rules are known for a place.
+type noRules struct{}
+
+func (noRules) Error() string { return "no postal rules are kept for it" }

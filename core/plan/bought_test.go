@@ -85,7 +85,7 @@ func TestABoughtEnvelopeIsTheJobs(t *testing.T) {
 // An envelope measured with a ruler becomes the job's as it is chosen, and follows its
 // measures; whoever wants to make one after all takes that.
 func TestAMeasuredEnvelopeIsTheJobs(t *testing.T) {
-	j, shop := demo.Blank(), demo.Shop()
+	j, shop := job.NewJob(demo.Shop()), demo.Shop()
 	j = took(t, j, shop, field.Edit{Act: field.Add, Path: "start", Text: job.OwnEnvelope},
 		field.Edit{Act: field.Type, Path: "start.width", Text: "7 1/2"}, field.Edit{Act: field.Type, Path: "start.height", Text: "5 3/8"})
 	p := plan.Make(j, shop)
@@ -118,7 +118,7 @@ func TestAMeasuredEnvelopeIsTheJobs(t *testing.T) {
 // A pocket of 6 x 5 with tabs of 1 1/4 is 8 13/16 wide when it opens on the long side, and
 // 7 13/16 when it opens on the short one: only that goes on legal paper, 8 1/2 wide.
 func TestOpensOnTheShortSide(t *testing.T) {
-	j, shop := demo.Blank(), demo.Shop()
+	j, shop := job.NewJob(demo.Shop()), demo.Shop()
 	legal, _ := paper.SheetByID("legal")
 	shop.Sheets = []paper.Sheet{legal}
 	e := &j.Envelope

@@ -3,6 +3,7 @@ package plan
 import (
 	"encoding/json"
 	"math"
+	"strings"
 
 	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
@@ -22,6 +23,11 @@ type JobLine struct {
 	// Papers are the card's papers and things where they lie on the face, from the
 	// base up: LinePapers as JSON, since nothing but the drawing reads them.
 	Papers json.RawMessage `json:"papers"`
+	// Envelope is the closed envelope that it goes in, as wide and as high as it is laid
+	// round the card, in millimetres; absent where it goes without one.
+	Envelope *LineEnvelope `json:"envelope,omitempty"`
+	// Words are what it is found by beside its name and size.
+	Words string `json:"words,omitempty"`
 	// Problem says why the job cannot be read or planned; empty when it can.
 	Problem string `json:"problem,omitempty"`
 }
@@ -34,6 +40,12 @@ type LinePaper struct {
 	Height float64 `json:"height"`
 	Disc   bool    `json:"disc,omitempty"`
 	Thing  bool    `json:"thing,omitempty"`
+}
+
+// LineEnvelope is the closed envelope of a job, in millimetres.
+type LineEnvelope struct {
+	Width  float64 `json:"width"`
+	Height float64 `json:"height"`
 }
 
 // Line is the job's line in the list. Whatever is wrong with the job, there is one.
@@ -58,17 +70,43 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 	if raw, err := json.Marshal(papers); err == nil {
 		l.Papers = raw
 	}
+	chosen := m.Chosen()
+	if e := chosen.Made; !m.Job().Mail.WithoutEnvelope() && e.Width > 0 && e.Height > 0 {
+		// It lies round the card, whichever way it was made.
+		w, h := tenth(e.Width.Millimetres()), tenth(e.Height.Millimetres())
+		if (e.Width < e.Height) != (l.Width < l.Height) {
+			w, h = h, w
+		}
+		l.Envelope = &LineEnvelope{w, h}
+	}
+	l.Words = foundBy(m, chosen)
 	book, posted := m.Book()
 	if !posted {
 		l.Mail = "by hand"
 	} else {
-		f := compare.ForecastOf(m.VerdictOf(book, m.Mailed(m.Closed(m.Chosen()))))
+		f := compare.ForecastOf(m.VerdictOf(book, m.Mailed(m.Closed(chosen))))
 		l.Mail, l.Tone = shortly(f), toneOf(f)
 	}
 	if n := len(m.Missing()); n > 0 {
 		l.Tone, l.Problem = say.Care, m.Missing()[0].Text
 	}
 	return l
+}
+
+// foundBy is what a job is found by: its fold, papers, things, envelope and destination.
+func foundBy(m maker, c compare.Candidate) string {
+	j := m.Job()
+	words := []string{j.Card.Fold.Kind().Words.Name, m.candidateName(c)}
+	for _, p := range j.Parts {
+		words = append(words, p.Name)
+		if k, ok := m.Shop().Stock(p.Stock); ok {
+			words = append(words, k.Name)
+		}
+	}
+	if b, ok := m.Book(); ok {
+		words = append(words, b.Region, b.Service)
+	}
+	return strings.ToLower(strings.Join(words, " "))
 }
 
 // tenth rounds to a tenth of a millimetre, finer than a small drawing shows.

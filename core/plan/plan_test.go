@@ -27,7 +27,7 @@ func TestSampleJobsAreSound(t *testing.T) {
 	if p := shop.Check(); len(p) > 0 {
 		t.Fatalf("the sample shop: %v", p)
 	}
-	for _, j := range append(demo.Jobs(), demo.Blank()) {
+	for _, j := range append(demo.Jobs(), job.NewJob(demo.Shop())) {
 		if p := plan.Check(j, shop); len(p) > 0 {
 			t.Errorf("%s: %v", j.Name, p)
 		}

@@ -79,7 +79,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The jobs, in their order */
+        /** The jobs of a list that have every word of what is looked for */
         get: operations["listJobs"];
         put?: never;
         /** A copy of a job */
@@ -125,6 +125,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a job that is done among the archived ones, or back */
+        put: operations["setJobArchived"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/events": {
         parameters: {
             query?: never;
@@ -135,6 +152,23 @@ export interface paths {
         /** What becomes of a job and of the shop */
         get: operations["followJob"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Give a job another name */
+        put: operations["renameJob"];
         post?: never;
         delete?: never;
         options?: never;
@@ -153,6 +187,40 @@ export interface paths {
         /** Take a job off the list, or put it back */
         put: operations["setJobRemoved"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a line: a job to begin, or a change of one; nothing is stored */
+        post: operations["readLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/line/job": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin a job with a line */
+        post: operations["beginWithLine"];
         delete?: never;
         options?: never;
         head?: never;
@@ -280,6 +348,10 @@ export interface components {
             stiffness: number[];
             tone: string;
             words: string;
+        };
+        BeginWithLineRequest: {
+            id: string;
+            text: string;
         };
         BlankPlan: {
             closed: components["schemas"]["BlankPlanClosedStruct"];
@@ -794,6 +866,11 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        JobList: {
+            jobs: components["schemas"]["ListedJob"][];
+            /** Format: int64 */
+            of: number;
+        };
         LadderPlan: {
             drawing: string;
             swatches: components["schemas"]["Swatch"][];
@@ -869,6 +946,12 @@ export interface components {
             /** @description one of these must hold for the limit to count */
             when?: components["schemas"]["When"][];
         };
+        LineEnvelope: {
+            /** Format: double */
+            height: number;
+            /** Format: double */
+            width: number;
+        };
         LinePaper: {
             disc?: boolean;
             /** Format: double */
@@ -888,6 +971,7 @@ export interface components {
         ListedJob: {
             changed: string;
             count: string;
+            envelope?: components["schemas"]["LineEnvelope"];
             /** Format: int64 */
             height: number;
             id: string;
@@ -1198,6 +1282,10 @@ export interface components {
             rates: components["schemas"]["Rate"][];
             rulebook: string;
         };
+        ReadLineRequest: {
+            job?: components["schemas"]["Job"];
+            text: string;
+        };
         ReadOutlineRequest: {
             text: string;
         };
@@ -1318,6 +1406,11 @@ export interface components {
             title: string;
             tone: string;
         };
+        RenameJobRequest: {
+            name: string;
+            /** Format: int64 */
+            version: number;
+        };
         Renumbers: {
             /** Format: int64 */
             count: number;
@@ -1376,10 +1469,22 @@ export interface components {
             id: string;
             share: string;
         };
+        SaidChip: {
+            text: string;
+            why?: string;
+        };
         SaveJobRequest: {
             job: components["schemas"]["Job"];
             /** Format: int64 */
             version: number;
+        };
+        Saying: {
+            chips: components["schemas"]["SaidChip"][];
+            drawer: string;
+            edits: components["schemas"]["Edit"][];
+            station: string;
+            text: components["schemas"]["Stretch"][];
+            whole: boolean;
         };
         SchoolRow: {
             current: boolean;
@@ -1424,6 +1529,11 @@ export interface components {
         Sentence: {
             spans: components["schemas"]["Span"][];
             text: string;
+        };
+        SetJobArchivedRequest: {
+            archived: boolean;
+            /** Format: int64 */
+            version: number;
         };
         SetJobRemovedRequest: {
             removed: boolean;
@@ -1481,6 +1591,7 @@ export interface components {
             tools: components["schemas"]["Tools"];
             /** @enum {string} */
             unit: "in" | "mm";
+            usual?: components["schemas"]["Usual"];
         };
         ShopBody: {
             adds: components["schemas"]["Addable"][];
@@ -1604,6 +1715,12 @@ export interface components {
             /** Format: int64 */
             width: number;
         };
+        Stretch: {
+            near?: string;
+            text: string;
+            unread?: boolean;
+            why?: string;
+        };
         SurchargeFile: {
             limits: components["schemas"]["LimitFile"][];
             name: string;
@@ -1672,6 +1789,23 @@ export interface components {
             reach?: number;
             /** Format: int64 */
             trimmerLength: number;
+        };
+        Usual: {
+            adhesive?: string;
+            /** Format: int64 */
+            border?: number;
+            construction?: string;
+            destination?: string;
+            envelope?: string;
+            fold?: string;
+            /** Format: int64 */
+            height?: number;
+            layerPaper?: string;
+            /** Format: int64 */
+            layers?: number;
+            paper?: string;
+            /** Format: int64 */
+            width?: number;
         };
         WayPlan: {
             ease: components["schemas"]["Shown"];
@@ -1835,7 +1969,11 @@ export interface operations {
     };
     listJobs: {
         parameters: {
-            query?: never;
+            query?: {
+                find?: string;
+                sort?: "changed" | "name" | "size" | "mail";
+                of?: "in hand" | "archived" | "removed";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1848,7 +1986,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ListedJob"][];
+                    "application/json": components["schemas"]["JobList"];
                 };
             };
             /** @description Error */
@@ -1990,6 +2128,41 @@ export interface operations {
             };
         };
     };
+    setJobArchived: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetJobArchivedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     followJob: {
         parameters: {
             query?: never;
@@ -2021,6 +2194,41 @@ export interface operations {
             };
         };
     };
+    renameJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RenameJobRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     setJobRemoved: {
         parameters: {
             query?: never;
@@ -2038,6 +2246,72 @@ export interface operations {
         responses: {
             /** @description OK */
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadLineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Saying"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    beginWithLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginWithLineRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
