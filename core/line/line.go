@@ -151,6 +151,11 @@ type noSheet struct{}
 
 func (noSheet) Error() string { return "it is not on your shelf: add that sheet there" }
 
+// noLayer says that there is nothing to have a border.
+type noLayer struct{}
+
+func (noLayer) Error() string { return "there is no layer yet: say how many, as 1 layer" }
+
 // noRules says that no postal rules are known for a place.
 type noRules struct{}
 

@@ -2,6 +2,7 @@ package line
 
 import (
 	"fmt"
+	"slices"
 	"strconv"
 
 	"yellowparcel/core/field"
@@ -32,6 +33,7 @@ func (r *order) edits() {
 		}
 		r.editsOf(s, func() job.Job { return j }, do)
 	}
+	r.Said = slices.DeleteFunc(r.Said, func(s Said) bool { return s.Sense == Border && s.Edits == nil })
 }
 
 // editsOf are the edits of one thing that was understood, on the job as it is then.
@@ -60,7 +62,7 @@ func (r *order) editsOf(s *Said, now func() job.Job, do func(...field.Edit)) {
 			do(fieldOf("parts."+now().Parts[i].ID+".border", r.written(s.Lengths[0])))
 		}
 		if len(now().LayerParts()) == 0 {
-			do(fieldOf("parts.layer.border", r.written(s.Lengths[0]))) // is refused, with the reason
+			r.odd(s.From, s.To, noLayer{})
 		}
 	case Liner:
 		do(field.Edit{Act: field.Add, Path: "parts", Text: string(job.LinerPart)})

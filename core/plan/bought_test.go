@@ -163,7 +163,7 @@ func TestClosuresWithoutAnEnvelopeAndWithRibbon(t *testing.T) {
 		t.Errorf("mailed: %s", n)
 	}
 	j.Mail.Closure = "ribbon"
-	if p := plan.Make(j, shop).Mail; p.Short != "letter + surcharge" || !strings.Contains(p.Sentence.Text, "closed by clasp, string or button") {
+	if p := plan.Make(j, shop).Mail; p.Short != "Goes as letter with a surcharge" || !strings.Contains(p.Sentence.Text, "closed by clasp, string or button") {
 		t.Errorf("%s: %s", p.Short, p.Sentence.Text)
 	}
 }

@@ -5,20 +5,20 @@ import (
 	"yellowparcel/core/say"
 )
 
-// endings say shortly what becomes of a piece in the post, and how that is meant:
+// endings say shortly what becomes of a piece in the mail, and how that is meant:
 // {class} is the one that takes it.
 var endings = map[compare.Ending]struct {
 	tone  say.Tone
 	words say.Clause
 }{
-	compare.ByHand:      {say.Fine, say.Always("by hand")},
-	compare.NotMailable: {say.Trouble, say.Always("not mailable")},
-	compare.AskFirst:    {say.Care, say.Always("ask first")},
-	compare.NoLetter:    {say.Trouble, say.Always("no letter")},
-	compare.Goes:        {say.Fine, say.Always("{class}")},
-	compare.Surcharged:  {say.Care, say.Always("{class} + surcharge")},
-	compare.MayCost:     {say.Care, say.Always("{class} + surcharge?")},
-	compare.Doubtful:    {say.Care, say.Always("{class}, ask first")},
+	compare.ByHand:      {say.Fine, say.Always("By hand")},
+	compare.NotMailable: {say.Trouble, say.Always("Does not go")},
+	compare.AskFirst:    {say.Care, say.Always("Ask first")},
+	compare.NoLetter:    {say.Trouble, say.Always("Does not go as a letter")},
+	compare.Goes:        {say.Fine, say.Always("Goes as {class}")},
+	compare.Surcharged:  {say.Care, say.Always("Goes as {class} with a surcharge")},
+	compare.MayCost:     {say.Care, say.Always("Ask first: {class}, surcharge?")},
+	compare.Doubtful:    {say.Care, say.Always("Ask first: {class}")},
 }
 
 // shortly is a forecast in a few words; empty for none.

@@ -57,7 +57,7 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 		}
 	}()
 	if problems := Check(j, shop); len(problems) > 0 {
-		l.Mail, l.Tone, l.Problem = "cannot be planned", say.Trouble, problems[0].Message
+		l.Mail, l.Tone, l.Problem = "Cannot be planned", say.Trouble, problems[0].Message
 		return l
 	}
 	m := newMaker(j, shop)
@@ -82,7 +82,7 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 	l.Words = foundBy(m, chosen)
 	book, posted := m.Book()
 	if !posted {
-		l.Mail = "by hand"
+		l.Mail = "By hand"
 	} else {
 		f := compare.ForecastOf(m.VerdictOf(book, m.Mailed(m.Closed(chosen))))
 		l.Mail, l.Tone = shortly(f), toneOf(f)
@@ -114,7 +114,7 @@ func tenth(mm float64) float64 { return math.Round(mm*10) / 10 }
 
 // BrokenLine is the line of a job that cannot even be read.
 func BrokenLine(why string) JobLine {
-	return JobLine{Mail: "cannot be opened", Tone: say.Trouble, Papers: json.RawMessage("[]"), Problem: why}
+	return JobLine{Mail: "Cannot be opened", Tone: say.Trouble, Papers: json.RawMessage("[]"), Problem: why}
 }
 
 // LineSize is a line's size in the shop's unit and tick.

@@ -16,7 +16,7 @@ type MailPlan struct {
 	Destination string `json:"destination"`
 	Title       string `json:"title"`
 	Source      string `json:"source"`
-	// Short is the forecast on the ticket: "letter + surcharge".
+	// Short is the forecast on the ticket: "Goes as letter with a surcharge".
 	Short    string       `json:"short"`
 	Tone     say.Tone     `json:"tone"`
 	Sentence say.Sentence `json:"sentence"`
@@ -122,7 +122,7 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all []compare.C
 	p.Beam = m.beamPlan(e, piece)
 	book, ok := m.Book()
 	if !ok {
-		p.Title, p.Short, p.Tone = "By hand", "by hand", say.Fine
+		p.Title, p.Short, p.Tone = "By hand", "By hand", say.Fine
 		p.Sentence = say.That("Given by hand, it needs to meet no postal rules. A dot at the tip of the flap lets it be opened again.")
 		return p
 	}
@@ -288,7 +288,7 @@ func (m mailStation) everywhere(piece mail.Piece) []DestinationPlan {
 		d.Price = m.postage(v, piece).Each
 		list = append(list, d)
 	}
-	return append(list, DestinationPlan{ID: job.ByHand, Name: "By hand", Short: "by hand", Tone: say.Fine, Why: "no postal rules", Chosen: m.Job().Mail.Destination == job.ByHand})
+	return append(list, DestinationPlan{ID: job.ByHand, Name: "By hand", Short: "By hand", Tone: say.Fine, Why: "no postal rules", Chosen: m.Job().Mail.Destination == job.ByHand})
 }
 
 // tightest names the limit that has least room left, as a share of it.

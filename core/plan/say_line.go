@@ -117,7 +117,9 @@ type lineWords struct {
 
 // chip is one thing that was understood in short words.
 func (w lineWords) chip(s line.Said) string {
-	size := func() string { return w.by(s.Lengths[0], s.Lengths[1]) }
+	size := func() string {
+		return shownExactly(w.Style(), s.Lengths[0]) + " × " + shownExactly(w.Style(), s.Lengths[1])
+	}
 	switch s.Sense {
 	case line.Recipe:
 		return strings.TrimSpace(w.text[s.From:s.To] + ": " + meanings[line.Meaning(s.ID)])

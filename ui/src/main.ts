@@ -8,13 +8,13 @@ import { createRouter, createWebHistory } from 'vue-router'
 
 import App from './App.vue'
 import CounterPage from './counter/CounterPage.vue'
-import JobsPage from './JobsPage.vue'
+import FrontPage from './front/FrontPage.vue'
 import { vuetify } from './theme'
 
 const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', component: JobsPage },
+    { path: '/', component: FrontPage },
     { path: '/jobs/:id', redirect: (to) => `/jobs/${String(to.params.id)}/card` },
     {
       path: '/jobs/:id/:station(card|layers|envelope|mail|paper)/:drawer?',
@@ -24,8 +24,9 @@ const router = createRouter({
     { path: '/jobs/:id/swatches', component: () => import('./stations/layers/SwatchPage.vue'), props: true },
     { path: '/jobs/:id/gauge', component: () => import('./stations/mail/GaugePage.vue'), props: true },
     { path: '/rules', component: () => import('./rules/RulesPage.vue') },
+    { path: '/help', component: () => import('./help/HelpPage.vue') },
     { path: '/shelf', component: () => import('./shelf/ShelfPage.vue') },
-    { path: '/:rest(.*)', component: JobsPage, props: { lost: true } },
+    { path: '/:rest(.*)', component: FrontPage, props: { lost: true } },
   ],
 })
 

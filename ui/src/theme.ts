@@ -1,17 +1,18 @@
-import { createVuetify } from 'vuetify'
+import { usePreferredDark, useStorage } from '@vueuse/core'
+import { computed, watch } from 'vue'
+import { createVuetify, useTheme } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 
-const key = 'yellow-parcel-light'
+/** The look that the person chose; empty for the system's. */
+const chosen = useStorage<'day' | 'lamp' | ''>('yellow-parcel-light', '')
+const dark = usePreferredDark()
+const light = computed(() => chosen.value || (dark.value ? 'lamp' : 'day'))
 
-/** The look that the person chose, or the system's. */
-export function preferred(): 'day' | 'lamp' {
-  const kept = localStorage.getItem(key)
-  if (kept === 'day' || kept === 'lamp') return kept
-  return window.matchMedia('(prefers-color-scheme: dark)').matches ? 'lamp' : 'day'
-}
-
-export function keep(name: string) {
-  localStorage.setItem(key, name)
+/** Light or dark, as it was chosen, or as the system has it. */
+export function useLamp() {
+  const theme = useTheme()
+  watch(light, (name) => theme.change(name), { immediate: true })
+  return { lamp: () => (chosen.value = light.value === 'day' ? 'lamp' : 'day') }
 }
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name=nonce]')?.nonce
@@ -20,7 +21,7 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[name=nonce]')?.nonce
 export const vuetify = createVuetify({
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   theme: {
-    defaultTheme: preferred(),
+    defaultTheme: light.value,
     cspNonce: nonce,
     themes: {
       day: {
@@ -58,6 +59,8 @@ export const vuetify = createVuetify({
     VBtn: { variant: 'text', rounded: 'sm' },
     VSelect: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
+    VTextarea: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+    VFileInput: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VTextField: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
   },
 })

@@ -9,11 +9,11 @@
 
 <style scoped>
 .brand {
-  font: 650 20px var(--head);
+  font: 650 var(--size-number) var(--head);
   text-decoration: none;
   display: inline-flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--near);
   white-space: nowrap;
 }
 .flag {

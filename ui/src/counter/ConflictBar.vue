@@ -20,7 +20,7 @@ defineEmits<{ theirs: []; mine: [] }>()
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 12px;
+  gap: var(--gap);
   margin: 4px 40px;
   padding: 10px 14px;
   background: var(--sheet);

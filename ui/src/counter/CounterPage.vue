@@ -1,33 +1,34 @@
 <script setup lang="ts">
-import { mdiKeyboardOutline, mdiLightbulbOutline, mdiRedo, mdiUndo } from '@mdi/js'
-import { computed, onMounted, onUnmounted, provide, ref, watch } from 'vue'
+import { mdiKeyboardOutline, mdiLightbulbOutline, mdiRedo, mdiTextBoxEditOutline, mdiUndo } from '@mdi/js'
+import { useEventListener } from '@vueuse/core'
+import { computed, onMounted, provide, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useTheme } from 'vuetify'
 
 import { newJob, useJob } from '../job/useJob'
-import { useShop } from '../job/useShop'
 import CardStation from '../stations/card/CardStation.vue'
 import EnvelopeStation from '../stations/envelope/EnvelopeStation.vue'
 import LayersStation from '../stations/layers/LayersStation.vue'
 import PaperStation from '../stations/paper/PaperStation.vue'
 import MailStation from '../stations/mail/MailStation.vue'
-import { keep } from '../theme'
+import { useLamp } from '../theme'
 import BrandMark from './BrandMark.vue'
 import ConflictBar from './ConflictBar.vue'
+import LineDialog from './LineDialog.vue'
 import MissingBar from './MissingBar.vue'
 import SaveLine from './SaveLine.vue'
 import ShortcutSheet from './ShortcutSheet.vue'
 import TypedField from '../fields/TypedField.vue'
 import TicketStrip from './TicketStrip.vue'
 import UnitSwitch from './UnitSwitch.vue'
+import { useKeys } from './useKeys'
 
 const props = defineProps<{ id: string; station: string }>()
 
 const job = useJob(props.id)
-const { shop, choices, set: setShop } = useShop()
 const router = useRouter()
-const theme = useTheme()
+const { lamp } = useLamp()
 const sheet = ref(false)
+const saying = ref(false)
 
 onMounted(job.load)
 provide('behind', job.behind)
@@ -53,38 +54,17 @@ watch(
   },
 )
 
-function lamp() {
-  const next = theme.global.name.value === 'day' ? 'lamp' : 'day'
-  theme.change(next)
-  keep(next)
-}
-
-function press(e: KeyboardEvent) {
+useEventListener(window, 'keydown', (e: KeyboardEvent) => {
   const undoing = (e.ctrlKey || e.metaKey) && !e.altKey && e.key.toLowerCase() === 'z'
   const redoing = (e.ctrlKey || e.metaKey) && !e.altKey && e.key.toLowerCase() === 'y'
-  if (undoing || redoing) {
-    e.preventDefault()
-    if (redoing || e.shiftKey) job.redo()
-    else job.undo()
-    return
-  }
-  const at = e.target
-  if (
-    e.ctrlKey ||
-    e.metaKey ||
-    e.altKey ||
-    (at instanceof Element && at.closest('input, textarea, [role=combobox], [role=listbox]'))
-  )
-    return
-  const n = Number(e.key)
-  if (n >= 1 && n <= stations.length) void router.push(`/jobs/${props.id}/${stations[n - 1]}`)
-  else if (e.key === '?') sheet.value = true
-  else if (e.key.toLowerCase() === 'l') lamp()
-  else if (e.key.toLowerCase() === 'm' && shop.value)
-    setShop('unit', choices('units').find((u) => u.id !== shop.value?.shop.unit)?.id ?? '')
-}
-onMounted(() => window.addEventListener('keydown', press))
-onUnmounted(() => window.removeEventListener('keydown', press))
+  if (!undoing && !redoing) return
+  e.preventDefault()
+  if (redoing || e.shiftKey) job.redo()
+  else job.undo()
+})
+const keys: Record<string, () => void> = { '?': () => (sheet.value = true), '/': () => (saying.value = true) }
+stations.forEach((s, i) => (keys[String(i + 1)] = () => void router.push(`/jobs/${props.id}/${s}`)))
+useKeys(keys)
 </script>
 
 <template>
@@ -118,8 +98,16 @@ onUnmounted(() => window.removeEventListener('keydown', press))
           :disabled="!job.undoable.value.redo"
           @click="job.redo()"
         />
+        <v-btn
+          :icon="mdiTextBoxEditOutline"
+          density="comfortable"
+          aria-label="Change it in words"
+          data-test="say"
+          @click="saying = true"
+        />
         <router-link class="to" to="/shelf" data-test="to-shelf">Shelf</router-link>
         <router-link class="to" to="/rules" data-test="to-rules">Rules</router-link>
+        <router-link class="to" to="/help" data-test="to-help">Help</router-link>
         <UnitSwitch />
         <v-btn :icon="mdiLightbulbOutline" density="comfortable" aria-label="Light or dark" @click="lamp" />
         <v-btn :icon="mdiKeyboardOutline" density="comfortable" aria-label="Keys" @click="sheet = true" />
@@ -146,6 +134,7 @@ onUnmounted(() => window.removeEventListener('keydown', press))
 
     <TicketStrip v-if="job.plan.value" :job-id="id" :lines="job.plan.value.ticket" :station="props.station" />
     <ShortcutSheet v-model="sheet" />
+    <LineDialog v-if="job.ready.value" v-model="saying" :job="job" :job-id="id" />
   </div>
 </template>
 

@@ -27,7 +27,7 @@ defineEmits<{ take: [path: string, id: string] }>()
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px;
+  gap: var(--near);
   margin: 4px 40px;
   padding: 8px 14px;
   background: var(--sheet);

@@ -20,7 +20,7 @@ const words: Record<string, string> = {
 <style scoped>
 .state {
   color: var(--soft);
-  font-size: 15px;
+  font-size: var(--size-note);
   font-weight: 400;
 }
 .state[data-state='typed'],

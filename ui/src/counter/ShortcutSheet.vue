@@ -8,6 +8,7 @@ const keys = [
   ['←  →  ↑  ↓', 'move the focused edge of a drawing'],
   ['Ctrl + Z', 'undo'],
   ['Ctrl + Shift + Z', 'redo'],
+  ['/', 'change the job in words'],
   ['M', 'switch between inches and millimetres'],
   ['L', 'lamp: light or dark'],
   ['?', 'this sheet'],
@@ -37,13 +38,13 @@ const keys = [
   padding: 24px 28px;
   border-radius: 4px;
   display: grid;
-  gap: 16px;
+  gap: var(--gap);
   justify-items: start;
 }
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
-  gap: 8px 24px;
+  gap: var(--near) var(--far);
   margin: 0;
 }
 dt {

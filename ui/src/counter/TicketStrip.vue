@@ -84,7 +84,7 @@ li.here .was {
 a {
   display: grid;
   grid-template-columns: auto 1fr;
-  column-gap: 10px;
+  column-gap: var(--gap);
   padding: 9px 12px 11px;
   text-decoration: none;
   min-height: 66px;
@@ -110,7 +110,7 @@ a:focus-visible {
 }
 .value {
   grid-column: 1 / -1;
-  font-size: 19px;
+  font-size: var(--size-number);
   font-weight: 650;
   white-space: nowrap;
 }

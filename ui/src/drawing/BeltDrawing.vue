@@ -167,7 +167,7 @@ svg {
   stroke-width: 1.5;
 }
 .pull {
-  font-size: 22px;
+  font-size: var(--size-number);
   font-weight: 650;
 }
 </style>

@@ -27,6 +27,6 @@ const check = { mm: 100, inches: 4 }
 }
 text {
   fill: var(--ink);
-  font: 3px var(--body);
+  font: var(--size-small) var(--body);
 }
 </style>

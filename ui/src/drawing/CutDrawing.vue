@@ -131,7 +131,7 @@ const cuts = computed(() =>
   font-weight: 600;
 }
 .drawing-text {
-  font-size: 17px;
+  font-size: var(--size-text);
   font-weight: 650;
 }
 .line {
@@ -143,6 +143,6 @@ circle {
 }
 .cut text {
   fill: var(--paper);
-  font: 650 13px var(--body);
+  font: 650 var(--size-small) var(--body);
 }
 </style>

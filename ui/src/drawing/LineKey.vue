@@ -40,7 +40,7 @@ const names: Record<string, string> = {
 .key {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: var(--near) var(--gap);
   list-style: none;
   margin: 0;
   padding: 0;
@@ -48,7 +48,7 @@ const names: Record<string, string> = {
 li {
   display: flex;
   align-items: center;
-  gap: 7px;
+  gap: var(--near);
 }
 .from-inside {
   stroke-dasharray: 3 5;

@@ -221,7 +221,7 @@ const hullDown = (points: { x: number; y: number }[], s: number) =>
 }
 .height {
   fill: var(--ink);
-  font-size: 13px;
+  font-size: var(--size-small);
   pointer-events: none;
 }
 .peak {
@@ -234,7 +234,7 @@ const hullDown = (points: { x: number; y: number }[], s: number) =>
   stroke-width: 2;
 }
 .top {
-  font-size: 22px;
+  font-size: var(--size-number);
   font-weight: 650;
 }
 </style>

@@ -67,6 +67,6 @@ line {
 }
 text {
   fill: var(--soft);
-  font: 12px var(--body);
+  font: var(--size-small) var(--body);
 }
 </style>

@@ -61,7 +61,7 @@ const middle = computed(() => ({
 
 <style scoped>
 text {
-  font-size: 24px;
+  font-size: var(--size-number);
   font-weight: 650;
   font-variant-numeric: tabular-nums;
 }

@@ -53,21 +53,24 @@ function print() {
 </template>
 
 <style scoped>
+h1 {
+  font-size: var(--size-title);
+}
 .true-size {
-  padding: 16px 40px;
+  padding: var(--near) var(--edge) var(--far);
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
+  gap: var(--gap);
   justify-items: start;
 }
 .bar {
   display: flex;
-  gap: 24px;
+  gap: var(--far);
   align-items: center;
 }
 .fields {
   display: grid;
-  gap: 8px;
+  gap: var(--near);
 }
 .fields:empty {
   display: none;
@@ -97,11 +100,6 @@ function print() {
     --soft: #000;
     background: #fff;
     color: #000;
-  }
-}
-@media (max-width: 1000px) {
-  .true-size {
-    padding: 16px;
   }
 }
 </style>

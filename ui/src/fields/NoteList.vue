@@ -66,7 +66,7 @@ const look = (tone: string) => looks[tone] ?? looks.fine!
   margin-inline-end: 8px;
 }
 .note :deep(.v-icon) {
-  font-size: 20px;
+  font-size: var(--size-number);
 }
 .text {
   color: var(--ink);

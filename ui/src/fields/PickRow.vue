@@ -20,7 +20,7 @@ const items = computed(() => props.choices.map((c) => ({ value: c.id, title: c.n
 .pick {
   display: grid;
   grid-template-columns: 110px minmax(0, 1fr);
-  gap: 16px;
+  gap: var(--gap);
   align-items: center;
 }
 .label {

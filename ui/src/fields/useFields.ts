@@ -26,6 +26,8 @@ export interface FieldsInHand {
   remove(path: string): void
   move(path: string, by: number): void
   take(path: string, id?: string): void
+  /** Carries out edits that the program gave, as one act. */
+  carry(edits: Edit[]): void
 }
 
 interface Of {
@@ -101,6 +103,10 @@ export function useFields(of: Of) {
       act([{ act: 'remove', path, was: seen(JSON.stringify(valueAt(of.doc(), path) ?? null)) }]),
     move: (path, steps) => act([{ act: 'move', path, steps }]),
     take: (path, text) => act([{ act: 'take', path, text }]),
+    carry(edits) {
+      typing.done()
+      of.send(edits, true)
+    },
   }
   /** What was refused, where no field shows it. */
   const refusals = computed(() => {

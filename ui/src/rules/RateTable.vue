@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import TypedField from '../fields/TypedField.vue'
 import { useShop } from '../job/useShop'
 
-/** What a post charges, as the maker wrote it down. */
+/** What a postal service charges, as the maker wrote it down. */
 const props = defineProps<{ rulebook: string }>()
 
 const shelf = useShop()
@@ -41,7 +41,7 @@ const card = computed(() => {
           >These are my prices now</v-btn
         >
       </p>
-      <table class="numbers-table list">
+      <v-table class="numbers list">
         <thead>
           <tr>
             <th scope="col" class="words">Class</th>
@@ -82,7 +82,7 @@ const card = computed(() => {
             </td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
       <p class="head">
         <v-btn
           v-for="k in choices('prices')"
@@ -113,12 +113,12 @@ const card = computed(() => {
   border-top: 1px solid var(--line);
   padding-top: 12px;
   display: grid;
-  gap: 8px;
+  gap: var(--near);
 }
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: var(--near) var(--gap);
   align-items: center;
 }
 .wide {

@@ -25,7 +25,7 @@ async function add() {
 </script>
 
 <template>
-  <table class="numbers-table rules">
+  <v-table class="numbers rules">
     <thead>
       <tr>
         <th scope="col" class="words">Measure</th>
@@ -70,20 +70,14 @@ async function add() {
         </td>
       </tr>
     </tbody>
-  </table>
+  </v-table>
   <form v-if="path" class="add" @submit.prevent="add">
     <PickRow v-model="measure" label="Add a limit" :name="`measure-${name}`" :choices="choices('measures')" />
-    <input
-      v-model="least"
-      aria-label="Least"
-      placeholder="least"
-      maxlength="40"
-      :data-test="`least-${name}`"
-    />
-    <input
+    <v-text-field v-model="least" label="Least" maxlength="40" :data-test="`least-${name}`" />
+    <v-text-field
       v-model="most"
-      aria-label="Most"
-      placeholder="most, or yes or no"
+      label="Most"
+      placeholder="or yes or no"
       maxlength="40"
       :data-test="`most-${name}`"
     />
@@ -120,19 +114,14 @@ td.words {
   margin-bottom: 10px;
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 16px;
+  gap: var(--near) var(--gap);
   align-items: center;
 }
 .add > :first-child {
   flex: 0 1 420px;
 }
-.add input {
-  font: 600 16px var(--body);
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 2px solid var(--kraft-deep);
-  width: 150px;
+.add .v-text-field {
+  flex: 0 1 150px;
 }
 @media (max-width: 800px) {
   th:first-child {

@@ -3,13 +3,11 @@ import { computed, onMounted, ref, watch } from 'vue'
 
 import { api, sentenceOf, unreachable, type RulePage } from '../api/client'
 import { useTrying } from '../api/trying'
-import BrandMark from '../counter/BrandMark.vue'
 import SaveLine from '../counter/SaveLine.vue'
-import UnitSwitch from '../counter/UnitSwitch.vue'
-import { fileAt } from '../fields/events'
 import NoteList from '../fields/NoteList.vue'
 import PickRow from '../fields/PickRow.vue'
 import TypedField from '../fields/TypedField.vue'
+import PageHeader from '../front/PageHeader.vue'
 import { useShop } from '../job/useShop'
 import RateTable from './RateTable.vue'
 import RuleTable from './RuleTable.vue'
@@ -83,21 +81,15 @@ async function readIn(text: string) {
   reading.value = false
 }
 
-async function pickFile(event: Event) {
-  const file = fileAt(event)
+async function pickFile(files: File | File[] | null) {
+  const file = Array.isArray(files) ? files[0] : files
   if (file) typed.value = await file.text()
 }
 </script>
 
 <template>
   <div class="page">
-    <header>
-      <BrandMark />
-      <router-link to="/">Jobs</router-link>
-      <router-link to="/shelf">Shelf</router-link>
-      <SaveLine :state="state" />
-      <span class="unit"><UnitSwitch /></span>
-    </header>
+    <PageHeader><SaveLine :state="state" /></PageHeader>
     <main v-if="page">
       <h1>Postal rules</h1>
       <p class="soft lead">
@@ -136,19 +128,19 @@ async function pickFile(event: Event) {
         >
       </div>
       <form v-if="reading" class="reading" @submit.prevent="readIn(typed)">
-        <input
-          type="file"
+        <v-file-input
+          class="file"
           accept=".json,application/json"
-          aria-label="File of a rulebook"
-          @change="pickFile"
+          label="File of a rulebook"
+          @update:model-value="pickFile"
         />
-        <textarea
+        <v-textarea
           v-model="typed"
+          class="pasted"
           rows="8"
           spellcheck="false"
-          aria-label="Rulebook as JSON"
+          label="Or paste a rulebook here"
           data-test="rules-text"
-          placeholder="or paste a rulebook here"
         />
         <p class="soft">
           The form of these files: <a href="/api/rulebooks/schema.json" target="_blank">JSON schema</a>
@@ -205,15 +197,15 @@ async function pickFile(event: Event) {
         </template>
       </section>
       <form v-if="page.own >= 0" class="bar" @submit.prevent="addClass(page.path)">
-        <label
-          >Add a class
-          <input
-            v-model="newClass"
-            class="new-class"
-            maxlength="60"
-            placeholder="its name"
-            data-test="new-class"
-        /></label>
+        <v-text-field
+          v-model="newClass"
+          class="new-class"
+          label="Add a class"
+          maxlength="60"
+          placeholder="its name"
+          persistent-placeholder
+          data-test="new-class"
+        />
         <v-btn type="submit" variant="outlined" :disabled="!newClass" data-test="add-class"
           >Add the class</v-btn
         >
@@ -230,22 +222,14 @@ async function pickFile(event: Event) {
 .over {
   margin-left: 10px;
 }
-.page {
-  padding: 14px 40px 40px;
-}
-header {
-  display: flex;
-  gap: 24px;
-  align-items: center;
-}
-.unit {
-  margin-left: auto;
-}
 main {
   display: grid;
-  gap: 12px;
+  gap: var(--gap);
   max-width: 1000px;
-  padding-top: 14px;
+  padding: var(--near) var(--edge) var(--far);
+}
+h1 {
+  font-size: var(--size-title);
 }
 .lead {
   max-width: 760px;
@@ -253,7 +237,7 @@ main {
 .bar {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--near);
   align-items: center;
 }
 .which {
@@ -262,23 +246,22 @@ main {
 }
 .reading {
   display: grid;
-  gap: 8px;
+  gap: var(--near);
   justify-items: start;
   border-left: 4px solid var(--kraft-deep);
   padding-left: 14px;
 }
-textarea {
+.file,
+.pasted {
   width: 100%;
-  font: 14px/1.4 monospace;
-  color: inherit;
-  background: var(--sheet);
-  border: 1px solid var(--line);
-  padding: 8px;
+}
+.pasted :deep(textarea) {
+  font: var(--size-note) / 1.4 monospace;
 }
 .about {
   display: grid;
   grid-template-columns: 110px 1fr;
-  gap: 2px 16px;
+  gap: var(--near) var(--gap);
   margin: 0;
 }
 .about dt {
@@ -295,42 +278,35 @@ textarea {
   border-top: 1px solid var(--line);
   padding-top: 10px;
   display: grid;
-  gap: 6px;
+  gap: var(--near);
 }
 h3 {
-  font-size: 20px;
+  font-size: var(--size-number);
 }
 h3::first-letter {
   text-transform: uppercase;
 }
 .named {
-  font-size: 20px;
+  font-size: var(--size-number);
   width: 260px;
   text-align: left;
 }
 .away {
   float: right;
-  font: 500 15px var(--body);
+  font: 500 var(--size-note) var(--body);
   text-decoration: underline;
 }
 .named + small {
   margin-left: 16px;
 }
 .new-class {
-  font: 600 16px var(--body);
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 2px solid var(--kraft-deep);
+  flex: 0 1 220px;
 }
 small {
-  font-size: 15px;
+  font-size: var(--size-note);
   font-weight: 400;
 }
 @media (max-width: 700px) {
-  .page {
-    padding: 12px 16px;
-  }
   .which {
     min-width: 0;
   }

@@ -23,6 +23,6 @@ const more = computed(() => renumbers.value.count - renumbers.value.names.length
 
 <style scoped>
 p {
-  font-size: 15px;
+  font-size: var(--size-note);
 }
 </style>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 
-import BrandMark from '../counter/BrandMark.vue'
 import SaveLine from '../counter/SaveLine.vue'
-import UnitSwitch from '../counter/UnitSwitch.vue'
 import TypedField from '../fields/TypedField.vue'
+import PageHeader from '../front/PageHeader.vue'
 import { useShop } from '../job/useShop'
+import MyUsual from './MyUsual.vue'
 import RenumberedJobs from './RenumberedJobs.vue'
 import ShelfTable from './ShelfTable.vue'
 
@@ -27,12 +27,7 @@ const tools = computed(() => shop.value?.tools ?? [])
 
 <template>
   <div class="page">
-    <header>
-      <BrandMark />
-      <router-link to="/">Jobs</router-link>
-      <SaveLine :state="state" />
-      <span class="unit"><UnitSwitch /></span>
-    </header>
+    <PageHeader><SaveLine :state="state" /></PageHeader>
     <main v-if="body">
       <h1>Your shelf</h1>
       <p v-for="message in refusals" :key="message" class="tone-trouble" role="alert" data-test="refused">
@@ -40,6 +35,8 @@ const tools = computed(() => shop.value?.tools ?? [])
       </p>
 
       <p v-for="t in told" :key="t" class="tone-care" role="status" data-test="told">{{ t }}</p>
+
+      <MyUsual />
 
       <ShelfTable
         list="envelopes"
@@ -110,46 +107,28 @@ const tools = computed(() => shop.value?.tools ?? [])
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  gap: 24px;
-  align-items: center;
-  padding: 14px 40px 0;
-  font-weight: 600;
-}
-.unit {
-  margin-left: auto;
-  font-weight: 400;
-}
 main {
-  padding: 14px 40px 40px;
+  padding: var(--near) var(--edge) var(--far);
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 26px;
+  gap: var(--far);
 }
 h1 {
-  font-size: 36px;
+  font-size: var(--size-title);
 }
 .tools {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(260px, 1fr));
-  gap: 18px 40px;
+  gap: var(--gap) var(--far);
   align-items: start;
   max-width: 1200px;
-  padding-top: 8px;
+  padding-top: var(--near);
 }
 .tool {
   display: grid;
-  gap: 14px;
+  gap: var(--gap);
 }
 h3 {
-  font-size: 18px;
-}
-@media (max-width: 1000px) {
-  header,
-  main {
-    padding-left: 16px;
-    padding-right: 16px;
-  }
+  font-size: var(--size-text);
 }
 </style>

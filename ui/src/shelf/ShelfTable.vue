@@ -41,7 +41,7 @@ const rows = computed(() =>
   <section :aria-label="title">
     <h2>{{ title }}</h2>
     <p v-if="none && !rows.length" class="soft">{{ none }}</p>
-    <table v-else class="shelf-table" :class="{ wide }">
+    <v-table v-else class="shelf-table" :class="{ wide }">
       <thead>
         <tr>
           <th scope="col">Name</th>
@@ -76,7 +76,7 @@ const rows = computed(() =>
           </td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <v-btn
       variant="outlined"
       :data-test="`add-${list}`"
@@ -90,30 +90,27 @@ const rows = computed(() =>
 <style scoped>
 section {
   display: grid;
-  gap: 8px;
+  gap: var(--near);
   justify-items: start;
   min-width: 0;
 }
 .shelf-table {
-  border-collapse: collapse;
+  background: none;
+  color: inherit;
   max-width: 820px;
   width: 100%;
 }
 .wide {
   max-width: 1320px;
 }
-th {
-  text-align: left;
-  font-size: 14px;
+.shelf-table :is(th, td) {
+  padding: 2px var(--gap) 2px 0;
+  height: auto;
+}
+.shelf-table th {
+  font-size: var(--size-note);
   font-weight: 500;
   color: var(--soft);
-  padding: 0 10px 2px 0;
-}
-td,
-:slotted(td) {
-  padding: 3px 10px 3px 0;
-  border-bottom: 1px solid var(--line);
-  vertical-align: middle;
 }
 .holds {
   width: 60%;
@@ -123,7 +120,6 @@ td,
 }
 .name {
   min-width: 130px;
-  font: 600 16px var(--body);
 }
 .off .name {
   text-decoration: line-through;

@@ -60,7 +60,7 @@ const size = computed(() => {
       </text>
     </g>
     <template #below>
-      <table class="numbers-table list">
+      <v-table class="numbers list">
         <thead>
           <tr>
             <th scope="col">Swatch</th>
@@ -75,7 +75,7 @@ const size = computed(() => {
             <td>{{ s.share }}</td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
     </template>
   </TrueSizePage>
   <main v-else class="none">
@@ -92,6 +92,6 @@ const size = computed(() => {
   max-width: 520px;
 }
 .none {
-  padding: 16px 40px;
+  padding: var(--near) var(--edge);
 }
 </style>
