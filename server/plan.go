@@ -27,6 +27,9 @@ func (s *Server) planRoutes() {
 			Body struct {
 				Job   job.Job      `json:"job"`
 				Edits []field.Edit `json:"edits" maxItems:"300"`
+				// Open is the drawer that is open, as station/drawer: what only others show
+				// is left out of the plan. Everything is in it where nothing is said.
+				Open string `json:"open,omitempty" maxLength:"80"`
 			}
 		},
 		) (*struct{ Body PlanBody }, error) {
@@ -41,7 +44,7 @@ func (s *Server) planRoutes() {
 			if problems == nil {
 				problems = []field.Problem{}
 			}
-			made, err := plan.MakeFor(ctx, j, shop.Shop)
+			made, err := plan.MakeFor(ctx, j, shop.Shop, plan.OpenAt(in.Body.Open))
 			if err != nil {
 				return nil, s.failed(err) // nobody waits for it any more
 			}

@@ -16,6 +16,7 @@ import (
 	"os/signal"
 	"path/filepath"
 	"runtime"
+	"runtime/debug"
 	"slices"
 	"syscall"
 
@@ -72,7 +73,16 @@ func run(args []string) error {
 	return serve(ctx, *addr, dir, *sample, device.Behaviour(*behave))
 }
 
+// A plan makes much that lives for a moment only: collecting it seldom makes answers quick,
+// and the memory that this may take is bounded.
+const (
+	collectAt  = 400       // per cent
+	mostMemory = 512 << 20 // bytes, before it is collected more often
+)
+
 func serve(ctx context.Context, addr, dir string, sample bool, devices device.Behaviour) (err error) {
+	debug.SetGCPercent(collectAt)
+	debug.SetMemoryLimit(mostMemory)
 	listener, err := listen(addr)
 	if err != nil {
 		return err

@@ -212,23 +212,38 @@ func (m Maker) Candidates() []Candidate {
 	var made sync.WaitGroup
 	for i, make := range makes {
 		made.Go(func() {
-			c := make()
-			if c.OK {
-				if !c.Kind.Whole { // nobody cuts that
-					c.Refused = c.Made.Accept()
-				}
-				c.Mail = m.Judge(m.Closed(c))
-			}
-			list[i] = c
+			list[i] = m.whole(make())
 		})
 	}
 	made.Wait()
 	return list
 }
 
+// whole adds to a candidate what follows from how it is made.
+func (m Maker) whole(c Candidate) Candidate {
+	if c.OK {
+		if !c.Kind.Whole { // nobody cuts that
+			c.Refused = c.Made.Accept()
+		}
+		c.Mail = m.Judge(m.Closed(c))
+	}
+	return c
+}
+
 // Chosen is the construction that the job chose; the diamond where that cannot
-// be made.
-func (m Maker) Chosen() Candidate { return m.Choose(m.Candidates()) }
+// be made. It is the one that Choose finds among the Candidates, without the others.
+func (m Maker) Chosen() Candidate {
+	make := func(k *blank.Construction) Candidate {
+		if k.Whole {
+			return m.whole(m.bought(k, m.taken()))
+		}
+		return m.whole(m.Candidate(k))
+	}
+	if c := make(blank.ByID(m.Job().Construction())); c.OK && c.Kind.ID == m.Job().Construction() {
+		return c
+	}
+	return make(blank.Constructions()[0])
+}
 
 // Choose is Chosen of those that were made; of bought envelopes the first is the one
 // that the job takes.

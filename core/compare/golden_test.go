@@ -3,6 +3,7 @@ package compare_test
 import (
 	"fmt"
 	"math/rand/v2"
+	"reflect"
 	"testing"
 
 	"yellowparcel/core/piece"
@@ -31,6 +32,9 @@ func TestEnvelopesAreTheSame(t *testing.T) {
 				golden.Number(c.PaperUsed()), c.Work(), m.Sound(c), joined, two.Sheet.ID, two.At, two.Lap))
 		}
 		c := m.Chosen()
+		if !reflect.DeepEqual(c, m.Choose(all)) {
+			t.Errorf("made alone the %s is another", c.Kind.ID)
+		}
 		e := m.Closed(c)
 		p := m.Mailed(e)
 		list, grams := m.Weights(e)

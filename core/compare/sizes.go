@@ -48,35 +48,47 @@ const (
 // Sizes are the three sheets of a candidate that is made; none of one that is bought, or that
 // is used as its recipe has it.
 func (c Candidate) Sizes(m Maker) (list []SheetSize) {
-	if !c.OK || c.Kind.Bought || len(c.Kind.Wishes(m.BlankSpec())) == 0 {
-		return nil
-	}
-	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	wish := m.Job().Envelope
 	for _, id := range SizeIDs() {
-		j := m.Job()
-		e := &j.Envelope
-		e.Pocket, e.School, e.Box = blank.ExactPocket, blank.ExactSeam, wish.Box
-		switch id {
-		case LeastSize:
-			e.Ease, e.Seam, e.Box = min(wish.Ease, closeEase), min(wish.Seam, a.Width), blank.LeastSquares
-		case UsualSize:
-			e.Pocket, e.School = wish.Pocket, wish.School
-		case RoomySize:
-			e.Ease, e.Seam = max(wish.Ease, roomyEase), wish.Seam+roomySeam
-		}
-		made := m.sizedAs(j, c)
-		// What rounding takes of the seam is given back, so that the least holds.
-		for range mostSeamSteps {
-			if id != LeastSize || !made.OK || made.Made.Seam >= min(wish.Seam, a.Width) {
-				break
-			}
-			e.Seam += m.Style().Tick
-			made = m.sizedAs(j, c)
-		}
-		if made.OK {
+		if made, _, ok := m.sized(c, id); ok {
 			list = append(list, SheetSize{id, made.Made.SheetWidth, made.Made.SheetHeight, made.Made.Ease(), made.Made.Seam, made.Found})
 		}
 	}
 	return list
+}
+
+// TakeSize is the job with the wish that gives a candidate that size; false where it comes in
+// no such size.
+func (c Candidate) TakeSize(m Maker, id SizeID) (job.Job, bool) {
+	_, j, ok := m.sized(c, id)
+	return j, ok
+}
+
+// sized is a candidate in a size, with the job that wishes for it.
+func (m Maker) sized(c Candidate, id SizeID) (made Candidate, j job.Job, ok bool) {
+	if !c.OK || c.Kind.Bought || len(c.Kind.Wishes(m.BlankSpec())) == 0 {
+		return made, j, false
+	}
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
+	wish := m.Job().Envelope
+	j = m.Job()
+	e := &j.Envelope
+	e.Pocket, e.School, e.Box = blank.ExactPocket, blank.ExactSeam, wish.Box
+	switch id {
+	case LeastSize:
+		e.Ease, e.Seam, e.Box = min(wish.Ease, closeEase), min(wish.Seam, a.Width), blank.LeastSquares
+	case UsualSize:
+		e.Pocket, e.School = wish.Pocket, wish.School
+	case RoomySize:
+		e.Ease, e.Seam = max(wish.Ease, roomyEase), wish.Seam+roomySeam
+	}
+	made = m.sizedAs(j, c)
+	// What rounding takes of the seam is given back, so that the least holds.
+	for range mostSeamSteps {
+		if id != LeastSize || !made.OK || made.Made.Seam >= min(wish.Seam, a.Width) {
+			break
+		}
+		e.Seam += m.Style().Tick
+		made = m.sizedAs(j, c)
+	}
+	return made, j, made.OK
 }

@@ -36,7 +36,7 @@ func TestOffersAreTheSame(t *testing.T) {
 			lines = append(lines, fmt.Sprintf("  no rectangle: %v %s", none, of))
 		}
 		line := "  would:"
-		for _, w := range o.WhatWould(c, all) {
+		for _, w := range o.WhatWould(c, o.Candidates) {
 			kind := blank.ID("")
 			if w.Kind != nil {
 				kind = w.Kind.ID

@@ -40,7 +40,7 @@ type Would struct {
 
 // WhatWould is what would bring a blank onto a sheet that there is; nothing where one
 // gives it already, or none is needed.
-func (m Offers) WhatWould(c compare.Candidate, all []compare.Candidate) (list []Would) {
+func (m Offers) WhatWould(c compare.Candidate, all func() []compare.Candidate) (list []Would) {
 	if c.Found || c.Kind.Bought {
 		return nil
 	}
@@ -69,7 +69,7 @@ func (m Offers) WhatWould(c compare.Candidate, all []compare.Candidate) (list []
 	if len(list) == 0 {
 		try(Would{ID: LessBoth, Ease: ease, Seam: a.Width})
 	}
-	for _, k := range all {
+	for _, k := range all() {
 		if k.Kind != c.Kind && !k.Kind.Bought && k.OK && k.Found && k.Made.Depth == c.Made.Depth {
 			list = append(list, Would{ID: OtherKind, Kind: k.Kind})
 		}

@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
@@ -20,7 +21,7 @@ func TestRefusedIsSaid(t *testing.T) {
 		t.Fatal("a plain diamond does not serve")
 	}
 	all[0].Refused = &blank.Doubt{ID: blank.WidthOff, Got: 150, Want: 160}
-	p := envelopeStation{m}.envelope(all[0], all)
+	p := envelopeStation{m}.envelope(all[0], func() []compare.Candidate { return all })
 	if n := p.Blank.Notes[0]; n.Tone != say.Trouble || !strings.HasPrefix(n.Text, "Do not cut this one: folded, it does not come out right (the closed width is 150.000 mm") {
 		t.Errorf("it says %v", n)
 	}

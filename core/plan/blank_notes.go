@@ -13,7 +13,7 @@ import (
 
 // blankNotes says what the trade knows to go wrong with a blank, and what would help
 // where the paper does not suffice: what matters most first.
-func (m envelopeStation) blankNotes(c compare.Candidate, all []compare.Candidate, slots say.Slots) []say.Note {
+func (m envelopeStation) blankNotes(c compare.Candidate, all func() []compare.Candidate, slots say.Slots) []say.Note {
 	notes := []say.Note{}
 	add := func(t say.Tone, format string, args ...any) {
 		notes = append(notes, t.Says(fmt.Sprintf(format, args...)))

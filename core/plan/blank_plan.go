@@ -64,7 +64,7 @@ type Dimension struct {
 }
 
 // blank is the station's account of the envelope that is made.
-func (m envelopeStation) blank(c compare.Candidate, all []compare.Candidate) BlankPlan {
+func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candidate) BlankPlan {
 	made, k := c.Made, c.Kind
 	slots := m.slots(c)
 	p := BlankPlan{

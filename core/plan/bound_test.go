@@ -136,7 +136,7 @@ func TestNobodyWaits(t *testing.T) {
 	ctx, cancel := context.WithCancel(context.Background())
 	cancel()
 	began := time.Now()
-	if _, err := plan.MakeFor(ctx, demo.Jobs()[0], demo.Shop()); !errors.Is(err, context.Canceled) {
+	if _, err := plan.MakeFor(ctx, demo.Jobs()[0], demo.Shop(), ""); !errors.Is(err, context.Canceled) {
 		t.Errorf("a plan that nobody waits for ends with %v", err)
 	}
 	if took := time.Since(began); took > 50*time.Millisecond {

@@ -29,9 +29,7 @@ type ConstructionPlan struct {
 	Depth   string       `json:"depth"`
 	Closed  string       `json:"closed"`
 	Paper   string       `json:"paper"`
-	// Sizes are the least, the usual and a roomy sheet; none where it is bought.
-	Sizes []SizePlan `json:"sizes"`
-	Opens string     `json:"opens"`
+	Opens   string       `json:"opens"`
 	// Price is what its paper or the envelope costs, where that is known.
 	Price       string   `json:"price"`
 	Mail        string   `json:"mail"`
@@ -41,18 +39,6 @@ type ConstructionPlan struct {
 	Recommended bool     `json:"recommended"`
 	Drawing     string   `json:"drawing"`
 }
-
-// SizePlan is a sheet that a construction may be made from.
-type SizePlan struct {
-	Name  string `json:"name"`
-	Sheet string `json:"sheet"`
-	Ease  string `json:"ease"`
-	Seam  string `json:"seam"`
-	Fits  bool   `json:"fits"`
-}
-
-// sizeNames are what the sheets are called.
-var sizeNames = map[compare.SizeID]string{compare.LeastSize: "least", compare.UsualSize: "usual", compare.RoomySize: "roomy"}
 
 // MatchPlan is a layer, liner and envelope that match, of one sheet a card.
 type MatchPlan struct {
@@ -127,10 +113,7 @@ func (m envelopeStation) reason(sorted []compare.Candidate) string {
 }
 
 func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {
-	row := ConstructionPlan{ID: c.ID(), Name: m.candidateName(c), OK: c.OK, Tone: say.Fine, Sizes: []SizePlan{}}
-	for _, s := range c.Sizes(m.Maker) {
-		row.Sizes = append(row.Sizes, SizePlan{sizeNames[s.ID], m.by(s.Width, s.Height), m.Style().Show(s.Ease), m.Style().Show(s.Seam), s.Found})
-	}
+	row := ConstructionPlan{ID: c.ID(), Name: m.candidateName(c), OK: c.OK, Tone: say.Fine}
 	if !c.OK {
 		row.Text = m.notWords(c)
 		row.Net = blank.Net{}.Sketch()

@@ -112,14 +112,15 @@ func noted(j job.Job, shop job.Shop, path string) job.Job {
 // offers are what the plan offers, by the path at which it stands in the plan: the
 // job that one has after taking it.
 var offers = map[string]func(m maker, id string) (job.Job, error){
-	"start.schools": maker.takeSchool,
-	"envelope":      maker.takeEnvelope,
-	"things":        maker.takeApart,
-	"match":         maker.takeMatch,
-	"paper.have":    maker.takeCard,
-	"mail.remedies": maker.takeRemedy,
-	"recipe":        maker.takeRecipe,
-	"layers.rungs":  maker.takeRung,
+	"start.schools":  maker.takeSchool,
+	"envelope":       maker.takeEnvelope,
+	"envelope.sizes": maker.takeSize,
+	"things":         maker.takeApart,
+	"match":          maker.takeMatch,
+	"paper.have":     maker.takeCard,
+	"mail.remedies":  maker.takeRemedy,
+	"recipe":         maker.takeRecipe,
+	"layers.rungs":   maker.takeRung,
 }
 
 // Offers are the paths at which the plan offers something to take.

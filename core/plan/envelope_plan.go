@@ -22,6 +22,8 @@ type EnvelopePlan struct {
 	// Own is the card in the job's own envelope.
 	Own FitPlan `json:"own"`
 	// Construction is the one that is made; Comparison sets all side by side.
+	// Sizes are the sheets that it may be made from.
+	Sizes        []SizePlan     `json:"sizes"`
 	Construction blank.ID       `json:"construction"`
 	Comparison   ComparisonPlan `json:"comparison"`
 }
@@ -54,8 +56,8 @@ type FitPlan struct {
 	Drawing string `json:"drawing"`
 }
 
-func (m envelopeStation) envelope(chosen compare.Candidate, all []compare.Candidate) EnvelopePlan {
-	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}}
+func (m envelopeStation) envelope(chosen compare.Candidate, all func() []compare.Candidate) EnvelopePlan {
+	p := EnvelopePlan{Fits: []FitPlan{}, Misses: []FitPlan{}, Comparison: ComparisonPlan{Rows: []ConstructionPlan{}, Matches: []MatchPlan{}}}
 	fits, misses := m.Bought()
 	for _, f := range fits {
 		p.Fits = append(p.Fits, m.fitPlan(f))
@@ -67,7 +69,12 @@ func (m envelopeStation) envelope(chosen compare.Candidate, all []compare.Candid
 	p.Blank = m.blank(chosen, all)
 	p.Blank.Notes = gathered(noneUsed(m.Job().Mail), m.notAsChosen(chosen), notAccepted(chosen), p.Blank.Notes)
 	p.Blank.Net, p.Blank.Folding = p.Blank.Net.Drawn(), p.Blank.Folding.Drawn()
-	p.Construction, p.Comparison = chosen.Kind.ID, m.comparison(all)
+	if p.Construction = chosen.Kind.ID; m.open.shows("envelope/choose") {
+		p.Comparison = m.comparison(all())
+	}
+	if p.Sizes = []SizePlan{}; m.open.shows("envelope/sizes") {
+		p.Sizes = m.sizes(chosen)
+	}
 	p.Own = m.ownFit(chosen)
 	if chosen.Kind.Whole {
 		for _, list := range [][]FitPlan{p.Fits, p.Misses} {
@@ -75,6 +82,9 @@ func (m envelopeStation) envelope(chosen compare.Candidate, all []compare.Candid
 				list[i].Chosen = list[i].ID == chosen.Made.From.ID
 			}
 		}
+	}
+	if !m.open.shows("envelope/choose") {
+		p.Fits, p.Misses = []FitPlan{}, []FitPlan{}
 	}
 	return p
 }

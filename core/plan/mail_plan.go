@@ -89,7 +89,7 @@ type MeasuredPlan struct {
 	Off string `json:"off"`
 }
 
-func (m mailStation) mail(e compare.Closed, c compare.Candidate, all []compare.Candidate) MailPlan {
+func (m mailStation) mail(e compare.Closed, c compare.Candidate, all func() []compare.Candidate) MailPlan {
 	piece := m.Mailed(e)
 	about := fmt.Sprintf("card and %s of envelope", say.Plural(e.Layers, "layer"))
 	drawing := fmt.Sprintf("The closed envelope, %s %s, with its address side towards you, and its edge, %s thick, beside it.", m.by(e.Width, e.Height), m.Style().Unit, m.fine().Show(piece.Thickness))
@@ -118,7 +118,9 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all []compare.C
 	}
 	p.Weights = m.weightPlans(e)
 	p.Measured = m.measuredPlans(e)
-	p.Everywhere = m.everywhere(piece)
+	if p.Everywhere = []DestinationPlan{}; m.open.shows("mail/destinations") {
+		p.Everywhere = m.everywhere(piece)
+	}
 	p.Beam = m.beamPlan(e, piece)
 	book, ok := m.Book()
 	if !ok {
@@ -142,7 +144,12 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all []compare.C
 	_, grams := m.Weights(e)
 	p.Notes = gathered(m.stale(e.Thickness, grams), m.typedThickness(), m.pieceNotes(c), p.Notes)
 	p.Postage = m.postage(v, piece)
-	p.Remedies = m.remedyPlans(c, all, v)
+	if m.open.shows("mail/fixes") {
+		p.Remedies = m.remedyPlans(c, all(), v)
+	}
+	if !m.open.shows("mail/checks") {
+		p.Classes = []ClassPlan{}
+	}
 	p.Gauge = m.gaugePlan(book, e)
 	return p
 }

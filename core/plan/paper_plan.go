@@ -94,7 +94,9 @@ type SheetChoice struct {
 func (m paperStation) paper(made compare.Candidate) PaperPlan {
 	p := PaperPlan{Notes: []say.Note{}, Stocks: []StockPlan{}, Tone: say.Fine, Options: m.paperOptions(made)}
 	p.Folds = m.foldSheets()
-	p.Have = m.have()
+	if m.open.shows("card/from-paper") {
+		p.Have = m.have()
+	}
 	for i, orders := 0, m.cuts(made); i < len(orders); i++ {
 		// What is left is shared out evenly among the papers that are still to be cut.
 		p.Stocks = append(p.Stocks, m.stockPlan(orders[i], m.Effort.Left()/(len(orders)-i)))

@@ -3,6 +3,7 @@ package plan
 import (
 	"context"
 	"slices"
+	"sync"
 
 	"yellowparcel/core/compare"
 	"yellowparcel/core/cutting"
@@ -46,6 +47,8 @@ type TicketLine struct {
 
 // Plan is everything that follows from a job in a shop.
 type Plan struct {
+	// Open is the drawer that it is made for; what only others show is left out.
+	Open Open         `json:"open"`
 	Unit measure.Unit `json:"unit" enum:"in,mm"`
 	// Tick is the smallest step of the shop, by which edges are dragged.
 	Tick measure.Length `json:"tick"`
@@ -66,11 +69,14 @@ type Plan struct {
 
 // maker carries what every station of one plan needs: the piece, whole, the envelopes
 // for it, and what the searches of the plan share.
-type maker struct{ compare.Maker }
+type maker struct {
+	compare.Maker
+	open Open
+}
 
 // newMaker gathers what every station of a plan needs.
 func newMaker(j job.Job, shop job.Shop) maker {
-	return maker{compare.New(j, shop, cutting.NewEffort(context.Background(), planSteps))}
+	return maker{Maker: compare.New(j, shop, cutting.NewEffort(context.Background(), planSteps))}
 }
 
 // The stations of a plan: each says what follows for its own page, in files of its own.
@@ -84,7 +90,7 @@ type (
 
 // inShop words what belongs to no job.
 func inShop(shop job.Shop) maker {
-	return maker{compare.Maker{Posted: compare.Posted{Piece: piece.In(shop)}}}
+	return maker{Maker: compare.Maker{Posted: compare.Posted{Piece: piece.In(shop)}}}
 }
 
 // fine is the shop's unit at its finest tick.
@@ -112,35 +118,38 @@ func (m maker) by(w, h measure.Length) string {
 // Make works out the plan. The job must pass Job.Check and the shop
 // Shop.Check; what a maker types goes through Apply, which sees to it.
 func Make(j job.Job, shop job.Shop) Plan {
-	p, _ := MakeFor(context.Background(), j, shop) // nobody leaves
+	p, _ := MakeFor(context.Background(), j, shop, "") // nobody leaves
 	return p
 }
 
-// MakeFor is Make for somebody who may leave before it is done: then it stops, and
-// returns the context's error.
-func MakeFor(ctx context.Context, j job.Job, shop job.Shop) (Plan, error) {
-	return makeWith(cutting.NewEffort(ctx, planSteps), j, shop)
+// MakeFor is Make for somebody who looks at one drawer, and may leave before it is done:
+// then it stops, and returns the context's error.
+func MakeFor(ctx context.Context, j job.Job, shop job.Shop, open Open) (Plan, error) {
+	return makeWith(cutting.NewEffort(ctx, planSteps), j, shop, open)
 }
 
-func makeWith(e *cutting.Effort, j job.Job, shop job.Shop) (Plan, error) {
+func makeWith(e *cutting.Effort, j job.Job, shop job.Shop, open Open) (Plan, error) {
 	m := newMaker(j, shop)
-	m.Effort = e
-	p := Plan{Unit: shop.Unit, Tick: m.Style().Tick, Adds: m.Job().Adds(), Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
-	var (
-		chosen compare.Candidate
-		all    []compare.Candidate
-	)
+	m.Effort, m.open = e, open
+	p := Plan{Open: open, Unit: shop.Unit, Tick: m.Style().Tick, Adds: m.Job().Adds(), Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
+	var chosen compare.Candidate
+	all := sync.OnceValue(m.Candidates) // only some drawers set them side by side
 	for _, station := range []func(){
-		func() { p.Start = m.start() },
+		func() {
+			if open.shows("card/from-envelope") {
+				p.Start = m.start()
+			}
+		},
 		func() { p.Card = cardStation{m}.card() },
 		func() { p.Layers = layersStation{m}.layers() },
-		func() {
-			all = m.Candidates()
-			chosen = m.Choose(all)
-		},
+		func() { chosen = m.Chosen() },
 		func() { p.Envelope = envelopeStation{m}.envelope(chosen, all) },
 		func() { p.Mail = mailStation{m}.mail(m.Closed(chosen), chosen, all) },
-		func() { p.Recipe = m.recipe() },
+		func() {
+			if open.shows("envelope/recipe") {
+				p.Recipe = m.recipe()
+			}
+		},
 		func() { p.Paper = paperStation{m}.paper(chosen) },
 	} {
 		if e.Unwanted() {

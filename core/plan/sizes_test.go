@@ -10,26 +10,40 @@ import (
 	"yellowparcel/demo"
 )
 
-// Each type shows the least sheet that closes, the usual and a roomy one, with what each
-// leaves; the usual one is the one that is made.
+// Each type comes from the least sheet that closes, the usual and a roomy one, with what each
+// leaves; the usual one is the one that is made, and each is taken with one act.
 func TestWhatASmallerSheetCosts(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
-	p := plan.Make(j, shop)
+	sizes := func(id blank.ID) []plan.SizePlan {
+		j.Envelope.Construction = id
+		p := plan.Make(j, shop).Envelope
+		for _, s := range p.Sizes {
+			after := plan.Make(took(t, j, shop, field.Edit{Act: field.Take, Path: "envelope.sizes", Text: string(s.ID)}), shop).Envelope
+			if got := rowOf(t, plan.Plan{Envelope: after}, id).Sheet; got != s.Sheet {
+				t.Errorf("%s, %s: promised %s, cut %s", id, s.Name, s.Sheet, got)
+			}
+		}
+		return p.Sizes
+	}
 	for _, id := range []blank.ID{blank.DiamondID, blank.PocketID, blank.GussetID, blank.BoxID, blank.TuckID} {
-		row := rowOf(t, p, id)
-		if len(row.Sizes) != 3 || row.Sizes[0].Name != "least" || row.Sizes[1].Name != "usual" || row.Sizes[1].Sheet != row.Sheet {
-			t.Errorf("%s, cut %s: %+v", id, row.Sheet, row.Sizes)
+		list := sizes(id)
+		if len(list) != 3 || list[0].Name != "Least" || list[1].Name != "Usual" || !list[1].Current {
+			t.Errorf("%s: %+v", id, list)
 		}
 	}
 	// 5 3/8, .85 mm and 1/8: 5.5335; twice that over √2 is 7.826, and with a seam of 1/2 8 3/8,
 	// of which rounding the creases up to 5 9/16 takes more than a sixteenth: 8 7/16. Roomy:
 	// 5.7835, 8.179 and a seam of 1: 9 3/16.
-	d := rowOf(t, p, blank.DiamondID).Sizes
-	if d[0].Sheet != "8 7⁄16 × 8 7⁄16" || d[2].Sheet != "9 3⁄16 × 9 3⁄16" || !d[2].Fits {
+	d := sizes(blank.DiamondID)
+	if d[0].Sheet != "8 7⁄16 × 8 7⁄16" || d[2].Sheet != "9 3⁄16 × 9 3⁄16" || !d[2].Fits || d[0].Current {
 		t.Errorf("a diamond: %+v", d)
 	}
-	if row := rowOf(t, p, blank.CutDownID); len(row.Sizes) != 0 {
-		t.Errorf("of a bought one: %+v", row.Sizes)
+	j.Envelope.Construction = blank.CutDownID
+	if list := plan.Make(j, shop).Envelope.Sizes; len(list) != 0 {
+		t.Errorf("of a bought one: %+v", list)
+	}
+	if _, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Take, Path: "envelope.sizes", Text: "roomy"}}); len(problems) != 1 {
+		t.Errorf("taken all the same: %v", problems)
 	}
 }
 

@@ -64,7 +64,7 @@ func (m maker) start() *StartPlan {
 		case c.Off:
 			row.Why = "something would lie off its face: move it first"
 		default:
-			made := maker{c.Made.Maker}
+			made := maker{Maker: c.Made.Maker}
 			base := made.Base(made.Job().Card.Fold)
 			row.Size, row.Flat = m.by(c.Size.Width, c.Size.Height), m.by(base.Width, base.Height)
 			row.Verdict, row.Why = c.Fit.Verdict, made.why(c.Fit)

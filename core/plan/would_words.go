@@ -22,7 +22,7 @@ var woulds = map[offer.WouldID]say.Clause{
 }
 
 // whatWould says what would bring a blank onto a sheet that there is.
-func (m envelopeStation) whatWould(c compare.Candidate, all []compare.Candidate) []say.Note {
+func (m envelopeStation) whatWould(c compare.Candidate, all func() []compare.Candidate) []say.Note {
 	list := offer.To(m.Maker).WhatWould(c, all)
 	if len(list) == 0 {
 		return nil

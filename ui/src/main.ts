@@ -7,9 +7,11 @@ import { createApp } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
 
 import App from './App.vue'
-import CounterPage from './counter/CounterPage.vue'
 import FrontPage from './front/FrontPage.vue'
 import { vuetify } from './theme'
+
+// The first page is there at once; the counter comes while one looks at it.
+const counter = () => import('./counter/CounterPage.vue')
 
 const router = createRouter({
   history: createWebHistory(),
@@ -18,7 +20,7 @@ const router = createRouter({
     { path: '/jobs/:id', redirect: (to) => `/jobs/${String(to.params.id)}/card` },
     {
       path: '/jobs/:id/:station(card|layers|envelope|mail|paper)/:drawer?',
-      component: CounterPage,
+      component: counter,
       props: true,
     },
     { path: '/jobs/:id/swatches', component: () => import('./stations/layers/SwatchPage.vue'), props: true },
@@ -29,5 +31,7 @@ const router = createRouter({
     { path: '/:rest(.*)', component: FrontPage, props: { lost: true } },
   ],
 })
+
+router.afterEach(() => void (window.requestIdleCallback ?? window.setTimeout)(() => void counter()))
 
 createApp(App).use(vuetify).use(router).mount('#app')

@@ -56,6 +56,8 @@ export const vuetify = createVuetify({
   },
   defaults: {
     global: { ripple: false },
+    // Moving what is said would measure the page at every key.
+    VMessages: { transition: false },
     VBtn: { variant: 'text', rounded: 'sm' },
     VSelect: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },

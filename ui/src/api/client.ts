@@ -5,6 +5,7 @@ import type { components, paths } from './schema'
 type Schemas = components['schemas']
 export type Job = Schemas['Job']
 export type Plan = Schemas['Plan']
+export type PlanBody = Schemas['PlanBody']
 export type Add = Schemas['Addable']
 export type Edit = Schemas['Edit']
 export type Problem = Schemas['Problem']

@@ -502,7 +502,6 @@ export interface components {
             recommended: boolean;
             seam: string;
             sheet: string;
-            sizes: components["schemas"]["SizePlan"][];
             text: string;
             tone: string;
             work: string;
@@ -580,6 +579,7 @@ export interface components {
             fitsSentence: components["schemas"]["Sentence"];
             misses: components["schemas"]["FitPlan"][];
             own: components["schemas"]["FitPlan"];
+            sizes: components["schemas"]["SizePlan"][];
         };
         EnvelopeWish: {
             adhesive: string;
@@ -1032,6 +1032,7 @@ export interface components {
         MakePlanRequest: {
             edits: components["schemas"]["Edit"][];
             job: components["schemas"]["Job"];
+            open?: string;
         };
         MatchPlan: {
             id: string;
@@ -1223,6 +1224,7 @@ export interface components {
             layers: components["schemas"]["LayersPlan"];
             mail: components["schemas"]["MailPlan"];
             missing: components["schemas"]["Missing"][];
+            open: string;
             paper: components["schemas"]["PaperPlan"];
             recipe?: components["schemas"]["RecipePlan"];
             start?: components["schemas"]["StartPlan"];
@@ -1623,8 +1625,11 @@ export interface components {
             width: number;
         };
         SizePlan: {
+            current: boolean;
             ease: string;
             fits: boolean;
+            /** @enum {string} */
+            id: "least" | "usual" | "roomy";
             name: string;
             seam: string;
             sheet: string;

@@ -10,6 +10,7 @@ import EnvelopeStation from '../stations/envelope/EnvelopeStation.vue'
 import LayersStation from '../stations/layers/LayersStation.vue'
 import PaperStation from '../stations/paper/PaperStation.vue'
 import MailStation from '../stations/mail/MailStation.vue'
+import { useDrawer } from '../stations/useDrawer'
 import { useLamp } from '../theme'
 import BrandMark from './BrandMark.vue'
 import ConflictBar from './ConflictBar.vue'
@@ -24,7 +25,15 @@ import { useKeys } from './useKeys'
 
 const props = defineProps<{ id: string; station: string }>()
 
-const job = useJob(props.id)
+const { drawer } = useDrawer(() => props.station)
+const job = useJob(
+  props.id,
+  computed(() => `${props.station}/${drawer.value}`),
+)
+provide(
+  'planned',
+  computed(() => job.plan.value?.open ?? ''),
+)
 const router = useRouter()
 const { lamp } = useLamp()
 const sheet = ref(false)

@@ -56,6 +56,7 @@ watch(
 
 <style scoped>
 .strip {
+  contain: layout style;
   position: sticky;
   bottom: 0;
   z-index: 5;

@@ -37,6 +37,11 @@ const hint = computed(() => props.note ?? input.value?.note ?? '')
 // Only what the program itself wrote is in the shop's unit.
 const unit = computed(() => (text.value === input.value?.text ? (input.value.unit ?? '') : ''))
 const test = computed(() => props.name ?? `field-${props.path}`)
+// Every answer brings every field anew: what is drawn goes by texts, which stay the same.
+const list = computed(() => input.value?.list ?? '')
+const options = computed(() => items(list.value))
+const exact = computed(() => input.value?.exact ?? '')
+const messages = computed(() => (problem.value || !hint.value || props.as !== 'row' ? [] : [hint.value]))
 const stepped = computed(() => ['length', 'weight', 'count'].includes(kind.value))
 
 function press(e: KeyboardEvent) {
@@ -51,7 +56,7 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
 
 <template>
   <v-checkbox
-    v-if="kind === 'flag' && !input?.list"
+    v-if="kind === 'flag' && !list"
     :model-value="text === 'yes'"
     :label="called"
     :data-test="test"
@@ -60,7 +65,7 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
   <v-select
     v-else-if="kind === 'choices'"
     :model-value="text.split(',').filter(Boolean)"
-    :items="items(input?.list ?? '')"
+    :items="options"
     multiple
     :label="as === 'cell' ? undefined : called"
     :placeholder="placeholder"
@@ -71,7 +76,7 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
   <v-select
     v-else-if="kind === 'choice' || kind === 'flag'"
     :model-value="text"
-    :items="items(input?.list ?? '')"
+    :items="options"
     :label="as === 'cell' ? undefined : called"
     :aria-label="called"
     :placeholder="placeholder"
@@ -93,7 +98,7 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
     :suffix="unit"
     :error-messages="problem"
     :aria-invalid="problem !== ''"
-    :messages="problem || !hint || as !== 'row' ? [] : [hint]"
+    :messages="messages"
     :data-test="test"
     autocomplete="off"
     spellcheck="false"
@@ -104,11 +109,11 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
     @keydown="press"
     @keydown.enter="of.leave(path)"
   >
-    <template v-if="input?.exact" #append-inner>
-      <v-tooltip :text="`exactly ${input.exact}`" location="top" :open-on-click="true">
+    <template v-if="exact" #append-inner>
+      <v-tooltip :text="`exactly ${exact}`" location="top" :open-on-click="true">
         <template #activator="{ props: opens }">
           <button v-bind="opens" type="button" class="exact">
-            <span aria-hidden="true">…</span><span class="sr">exactly {{ input.exact }}</span>
+            <span aria-hidden="true">…</span><span class="sr">exactly {{ exact }}</span>
           </button>
         </template>
       </v-tooltip>

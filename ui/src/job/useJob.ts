@@ -1,4 +1,4 @@
-import { computed, onScopeDispose, ref } from 'vue'
+import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 
 import { api, sentenceOf, unreachable } from '../api/client'
 import { follow } from '../api/streams'
@@ -16,13 +16,14 @@ export type SaveState = 'saved' | 'fresh' | 'saving' | 'typed' | 'unreachable' |
  * One job in hand: its fields, its plan, and how it is stored. What the window says of
  * itself follows from facts; nothing sets it.
  */
-export function useJob(asked: string) {
+export function useJob(asked: string, open: Ref<string>) {
   const missing = ref('')
   const shopInHand = useShop()
   let stream: EventSource | undefined
   let closed = false
 
   const planning = usePlanning({
+    open: () => open.value,
     adopted(stored, shown, asStored) {
       saving.adopt(stored, asStored ? shown : stored.job)
       saving.conflict.value = false
@@ -60,6 +61,11 @@ export function useJob(asked: string) {
     if (typing.lastUnusable.value) return 'typed'
     if (saving.saving.value || saving.dirty.value) return 'saving'
     return saving.stored.value ? 'saved' : 'fresh' // nothing is said to be saved that is not
+  })
+
+  // What another drawer shows is asked for when it is opened.
+  watch(open, () => {
+    if (planning.job.value) void planning.act({ edits: [] })
   })
 
   async function load() {

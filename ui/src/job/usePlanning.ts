@@ -1,6 +1,16 @@
 import { ref, shallowRef } from 'vue'
 
-import { api, sentenceOf, unreachable, type Edit, type Job, type Plan, type Problem } from '../api/client'
+import {
+  api,
+  sentenceOf,
+  unreachable,
+  type Edit,
+  type Job,
+  type Plan,
+  type PlanBody,
+  type Problem,
+} from '../api/client'
+import { keptFrom } from '../api/kept'
 import { later } from '../api/trying'
 import { unbroken } from '../api/unbroken'
 import { History } from './history'
@@ -17,6 +27,8 @@ export interface Stored {
 export type Act = { edits: Edit[] } | { put: Job; stored?: Stored }
 
 interface On {
+  /** The drawer that is open: what only others show is not asked for. */
+  open: () => string
   /** A stored job is shown now; nothing was done to it since where it is as it was stored. */
   adopted: (stored: Stored, shown: Job, asStored: boolean) => void
   answered: (edits: Edit[], problems: Problem[], whole: boolean, awaited: (path: string) => boolean) => void
@@ -79,9 +91,14 @@ export function usePlanning(on: On) {
       else edits.push(...a.edits)
     }
     if (!from) return true
-    const { data, error, response } = await api
-      .POST('/api/plan', { body: { job: from, edits } })
+    const {
+      data: text,
+      error,
+      response,
+    } = await api
+      .POST('/api/plan', { body: { job: from, edits, open: on.open() }, parseAs: 'text' })
       .catch(unreachable)
+    const data = text === undefined ? undefined : unbroken<PlanBody>(text)
     noAnswer.value = !response
     if (!response) return false
     if (closed) return true
@@ -100,7 +117,7 @@ export function usePlanning(on: On) {
     }
     noteHistory()
     job.value = data.job
-    plan.value = unbroken(data.plan)
+    plan.value = keptFrom(plan.value, data.plan)
     shopVersion.value = data.shopVersion
     on.answered(edits, data.problems, put, awaited)
     return true

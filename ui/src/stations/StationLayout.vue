@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { useStorage } from '@vueuse/core'
-import { computed, inject, watch, type Ref } from 'vue'
+import { computed, inject, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 import type { Choice, Note, Sentence } from '../api/client'
 import HeadLine from '../counter/HeadLine.vue'
 import NoteList from '../fields/NoteList.vue'
-import { useShop } from '../job/useShop'
+import { useDrawer } from './useDrawer'
 import { offerViews } from './views'
 
 /**
@@ -28,23 +27,16 @@ const props = withDefaults(
 const view = defineModel<string>('view', { default: '' })
 offerViews({ list: props.views, chosen: view })
 
-const { choices } = useShop()
 const route = useRoute()
 const router = useRouter()
-const drawers = computed(() => choices(`drawers.${props.station}`))
-
-// A station opens at the drawer that was open last, at its first one otherwise.
-const last = useStorage(`yellow-parcel-drawer-${props.station}`, '')
-const known = (id: string) => drawers.value.some((d) => d.id === id)
-const drawer = computed(() => {
-  const asked = String(route.params.drawer ?? '')
-  return known(asked) ? asked : known(last.value) ? last.value : (drawers.value[0]?.id ?? '')
-})
-watch(drawer, (now) => (last.value = now))
+const { drawers, drawer } = useDrawer(() => props.station)
 const open = (id: unknown) => {
   if (id !== drawer.value)
     void router.replace(`/jobs/${String(route.params.id)}/${props.station}/${String(id)}`)
 }
+/** The drawer that the plan is of: another one is asked for, and comes in a moment. */
+const planned = inject<Ref<string>>('planned')
+const there = computed(() => planned?.value === `${props.station}/${drawer.value}`)
 
 /** Whether something typed could not be used, so that what is drawn is not of it. */
 const behind = inject<Ref<boolean>>('behind')
@@ -55,7 +47,7 @@ const behind = inject<Ref<boolean>>('behind')
     <HeadLine :sentence="sentence" aria-live="polite" />
     <div class="sides">
       <div class="picture" :class="{ behind }">
-        <slot name="drawing" :drawer="drawer" />
+        <slot name="drawing" :drawer="there ? drawer : ''" />
         <p v-if="behind" class="note" role="status" data-test="behind">
           Drawn as before: what you typed cannot be used yet.
         </p>
@@ -82,7 +74,8 @@ const behind = inject<Ref<boolean>>('behind')
           data-test="drawer"
           :data-drawer="drawer"
         >
-          <slot :name="drawer" />
+          <slot v-if="there" :name="drawer" />
+          <p v-else class="soft" aria-busy="true">Looking into it…</p>
         </section>
         <NoteList class="foot" :notes="notes" few />
       </div>
@@ -104,6 +97,11 @@ const behind = inject<Ref<boolean>>('behind')
   grid-template-rows: minmax(0, 1fr);
   gap: var(--gap) var(--far);
   min-height: 0;
+}
+/* What changes in one of them moves nothing in the others: the page is not laid out anew for it. */
+.picture,
+.panel {
+  contain: layout style;
 }
 .picture {
   position: relative;

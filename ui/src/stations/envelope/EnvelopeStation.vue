@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import FoldingView from '../../drawing/FoldingView.vue'
 import NestDrawing from '../../drawing/NestDrawing.vue'
 import NetDrawing from '../../drawing/NetDrawing.vue'
+import OfferRow from '../../fields/OfferRow.vue'
 import ReadingRow from '../../fields/ReadingRow.vue'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
@@ -27,7 +28,6 @@ const outer = computed(() => ({
   width: plan.value.card.room.outerSize.width / 1e6,
   height: plan.value.card.room.outerSize.height / 1e6,
 }))
-const sizes = computed(() => envelope.value.comparison.rows.find((r) => r.chosen)?.sizes ?? [])
 
 const views = [
   { id: 'flat', name: 'Flat' },
@@ -112,13 +112,22 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
       <div class="field-grid">
         <TypedField v-for="w in blank.wishes" :key="w" :of="job" :path="w" />
       </div>
-      <template v-if="sizes.length">
+      <template v-if="envelope.sizes.length">
         <h3 class="part">Smaller or roomier</h3>
         <ul class="offers">
-          <li v-for="z in sizes" :key="z.name" data-test="size">
-            <strong>{{ z.name }}</strong> {{ z.sheet }}: ease {{ z.ease }}, seam {{ z.seam
-            }}{{ z.fits ? '' : ', no sheet gives it' }}
-          </li>
+          <OfferRow
+            v-for="z in envelope.sizes"
+            :key="z.id"
+            :name="`${z.name}: ${z.sheet}`"
+            :chosen="z.current"
+            chosen-as="this one"
+            act="Use this size"
+            :act-test="`take-${z.id}`"
+            data-test="size"
+            @take="job.take('envelope.sizes', z.id)"
+          >
+            ease {{ z.ease }}, seam {{ z.seam }}{{ z.fits ? '' : ', no sheet gives it' }}
+          </OfferRow>
         </ul>
       </template>
     </template>

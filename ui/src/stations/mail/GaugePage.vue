@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 
 import TrueSizePage from '../../drawing/TrueSizePage.vue'
 import TypedField from '../../fields/TypedField.vue'
@@ -8,7 +8,7 @@ import { useJob } from '../../job/useJob'
 /** The thickness gauge at its true size, for the piece of card at hand. */
 const props = defineProps<{ id: string }>()
 
-const job = useJob(props.id)
+const job = useJob(props.id, ref('mail/gauge'))
 onMounted(() => job.load())
 
 const gauge = computed(() => job.plan.value?.mail.gauge)

@@ -1,0 +1,19 @@
+/**
+ * A fresh answer with everything that is as it was before taken from the one before: what did not
+ * change is the very same object, so that nothing that shows it is drawn anew.
+ */
+export function keptFrom<T>(before: unknown, fresh: T): T {
+  if (Object.is(before, fresh) || typeof before !== 'object' || typeof fresh !== 'object') return fresh
+  if (before === null || fresh === null || Array.isArray(before) !== Array.isArray(fresh)) return fresh
+  const old = before as Record<string, unknown>
+  const now = fresh as Record<string, unknown>
+  const keys = Object.keys(now)
+  let same = keys.length === Object.keys(old).length
+  for (const key of keys) {
+    const value = now[key]
+    const kept = typeof value === 'object' ? keptFrom(old[key], value) : value
+    if (kept !== value) now[key] = kept
+    if (same && (kept !== old[key] || !(key in old))) same = false
+  }
+  return same ? (before as T) : fresh
+}
