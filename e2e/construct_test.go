@@ -54,7 +54,7 @@ func TestCompareConstructions(t *testing.T) {
 	w.see(test("ticket-mail")+" .value", "letter")
 	w.see(test("reading-closed"), "7 9/16 × 5 11/16")
 	w.click(test("undo"))
-	w.see(test("ticket-mail"), "letter + surcharge")
+	w.see(test("ticket-mail"), "letter with a surcharge")
 	w.quiet()
 }
 

@@ -77,7 +77,8 @@ const everyDrawer = `async (whole, many) => {
   for (const tab of tabs) {
     tab.click()
     const id = tab.dataset.test.replace('drawer-', '')
-    for (let i = 0; i < 300 && !document.querySelector('[data-test=drawer][data-drawer="' + id + '"]'); i++) await frame()
+    const open = '[data-test=drawer][data-drawer="' + id + '"]'
+    for (let i = 0; i < 300 && (!document.querySelector(open) || document.querySelector(open + ' > [aria-busy]')); i++) await frame()
     await frame()
     await frame()
     window.scrollTo(0, 0)
@@ -98,7 +99,7 @@ func TestOneScreenAStation(t *testing.T) {
 			w.see(test("job"), "Meteor-night")
 			w.MustEval(`(dark) => localStorage.setItem('yellow-parcel-light', dark ? 'lamp' : 'day')`, s.dark)
 			if s.metric {
-				w.MustEval(`() => fetch('/api/shop', {method: 'PATCH', headers: {'content-type': 'application/json'}, body: JSON.stringify({edits: [{act: 'set', path: 'style', text: 'mm 500000'}]})})`)
+				w.MustEval(`() => fetch('/api/shop', {method: 'PATCH', headers: {'content-type': 'application/json'}, body: JSON.stringify({edits: [{act: 'take', path: 'style', text: 'mm:500000'}]})})`)
 			}
 			for _, j := range demo.Jobs()[:s.jobs] {
 				w.goTo("/")

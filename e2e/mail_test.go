@@ -22,7 +22,7 @@ func TestPostOfPlainSquareAndLarge(t *testing.T) {
 	w.see(test("notes"), "These prices are made up")
 	w.see(test("place-uk-inland"), "letter")
 	w.see(test("place-germany-home"), "large letter")
-	w.see(test("place-hand"), "by hand")
+	w.see(test("place-hand"), "By hand")
 
 	w.station("Meteor-night thanks, square", "mail")
 	w.see(test("headline"), "Square: goes as a letter with a surcharge")

@@ -151,7 +151,9 @@ func inputOf(field string) string {
 func (w *window) drawer(name string) {
 	w.t.Helper()
 	w.click(test("drawer-" + name))
-	w.see(test("drawer")+`[data-drawer="`+name+`"]`, "")
+	open := test("drawer") + `[data-drawer="` + name + `"]`
+	w.see(open, "")
+	w.waitFor("what lies in "+name, func() (string, bool) { return "it is looked into", !w.MustHas(open + " > [aria-busy]") })
 }
 
 // soon is how long something may take to be there before it is looked for elsewhere.

@@ -71,7 +71,7 @@ func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...st
 
 // compression is how hard answers are compressed: lightly, since somebody waits for
 // them. Streams are not, since each of their lines is wanted at once.
-const compression = 1
+const compression = 4
 
 // compressed are the kinds of answers that get smaller by it.
 var compressed = []string{"application/json", "application/problem+json", "application/schema+json", "text/html", "text/css", "text/javascript", "application/javascript", "image/svg+xml"}

@@ -2,6 +2,7 @@ package blank
 
 import (
 	"math"
+	"slices"
 
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
@@ -69,10 +70,11 @@ type Diamond struct {
 	Wider measure.Length
 	// CreaseWidth and CreaseHeight are the wanted distances of the creases.
 	CreaseWidth, CreaseHeight measure.Length
-	// Ways are the ways of setting the scores; the first is the default.
+	// Ways are the ways of setting the scores.
 	Ways []DiamondWay
 
-	half float64 // of two creases in place of one, in nanometres; zero for one
+	picked int     // the place of the chosen way
+	half   float64 // of two creases in place of one, in nanometres; zero for one
 }
 
 // gainFrom is the crease gain that is made up by setting the creases wider;
@@ -105,6 +107,7 @@ func NewDiamond(s Spec) Diamond {
 		w.twins(d.CreaseWidth == d.CreaseHeight && d.shift() == 0)
 		d.Ways = append(d.Ways, w)
 	}
+	d.picked = d.chosen()
 	d.Sheet = d.Chosen().SheetWidth
 	return d
 }
@@ -178,18 +181,30 @@ func (d Diamond) shift() float64 {
 // Diagonal is the diagonal of the sheet, in nanometres unrounded.
 func (d Diamond) Diagonal() float64 { return float64(d.Sheet) * math.Sqrt2 }
 
-// chosen is the place of the way that the spec asks for, or of the first.
+// chosen is the place of the way that the spec asks for, or of the safer one where it asks for none:
+// which that is only the measures of every way tell.
 func (d Diamond) chosen() int {
-	for i, w := range d.Ways {
-		if w.ID == d.Spec.Way {
-			return i
-		}
+	if asked := d.Spec.Way; asked != "" {
+		return max(0, slices.IndexFunc(d.Ways, func(w DiamondWay) bool { return w.ID == asked }))
 	}
-	return 0
+	ways := make([]Way, len(d.Ways))
+	for i, w := range d.Ways {
+		ways[i] = w.given(d.Measure(w))
+	}
+	return pick(ways, d.Spec.Way, d.Spec.Adhesive)
 }
 
-// Chosen returns the way that the spec asks for, or the first.
-func (d Diamond) Chosen() DiamondWay { return d.Ways[d.chosen()] }
+// given is a way with the ease and the seams that it gives.
+func (w DiamondWay) given(e Envelope) Way {
+	w.EaseWidth, w.EaseHeight, w.Seam, w.Depth = e.EaseWidth, e.EaseHeight, e.Seam, e.Depth
+	if w.far != (Loss{}) {
+		w.Seams = []SeamOf{{e.Seam, w.SeamLoss}, {e.far, w.far}}
+	}
+	return w.Way
+}
+
+// Chosen returns the way that the spec asks for, or the safer one.
+func (d Diamond) Chosen() DiamondWay { return d.Ways[d.picked] }
 
 // Made is the diamond as its chosen way makes it, among the other constructions.
 func (d Diamond) Made() Made {
@@ -197,7 +212,7 @@ func (d Diamond) Made() Made {
 	m := Made{
 		ID: DiamondID, SheetWidth: d.Sheet, SheetHeight: d.Sheet, Exact: d.Exact, Width: e.Width, Height: e.Height, Depth: e.Depth,
 		EaseWidth: e.EaseWidth, EaseHeight: e.EaseHeight, Seam: e.Seam, SeamMax: e.SeamMax, Overlap: e.Overlap, Flap: e.TopFlap, Shortest: e.Shortest, Blunts: e.Blunts,
-		Cuts: 4 + 8, Chosen: d.chosen(),
+		Cuts: 4 + 8, Chosen: d.picked,
 	}
 	if d.Spec.School == DiagonalPlus {
 		m.Terms = d.Spec.diagonalPlus()
@@ -207,12 +222,7 @@ func (d Diamond) Made() Made {
 		if w.ID != d.Chosen().ID && !d.Spec.SizeOnly {
 			given = d.Measure(w)
 		}
-		w.EaseWidth, w.EaseHeight, w.Seam = given.EaseWidth, given.EaseHeight, given.Seam
-		w.Depth = given.Depth
-		if w.far != (Loss{}) {
-			w.Seams = []SeamOf{{given.Seam, w.SeamLoss}, {given.far, w.far}}
-		}
-		m.Ways = append(m.Ways, w.Way)
+		m.Ways = append(m.Ways, w.given(given))
 	}
 	if d.Spec.SizeOnly {
 		return m

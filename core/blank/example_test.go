@@ -25,6 +25,6 @@ func Example() {
 		fmt.Println(made.Prove())
 	}
 	// Output:
-	// Diamond: 8 3⁄16 × 8 3⁄16, sides, near at 2 11⁄16, sides, far at 8 15⁄16, <nil>
-	// Tabbed pocket: 7 3⁄4 × 9 1⁄2, left tab at 3⁄4, right tab at 3⁄4, <nil>
+	// Diamond: 8 3⁄16 × 8 3⁄16, sides at 3 1⁄8, top & bottom at 2 1⁄8, <nil>
+	// Tabbed pocket: 7 3⁄4 × 9 1⁄2, left tab at 3⁄4, right tab at 7, <nil>
 }

@@ -215,7 +215,7 @@ func TestNetsThatCannotBeFolded(t *testing.T) {
 // The two ways of scoring a pocket, with every error in turn put at t: what they
 // lose is what docs/sums.md says.
 func TestPocketWays(t *testing.T) {
-	s := Spec{Width: 6 * in, Height: 4 * in, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Pocket: ExactPocket}
+	s := Spec{Width: 6 * in, Height: 4 * in, Ease: in / 4, Seam: 3 * in / 4, ThumbGap: in / 2, Adhesive: in / 4, Style: sixteenth, Way: NextEdge, Pocket: ExactPocket}
 	m := NewPocket(s)
 	own, one := m.Ways[0], m.Ways[1]
 	if one.Scores[1].At != m.SheetWidth-m.Way().Scores[1].At || one.Scores[3].From != "top" || one.Scores[3].At != m.SheetHeight-m.Way().Scores[3].At {
@@ -347,5 +347,43 @@ func TestHoldingStrips(t *testing.T) {
 	s.LeastWidth = 0
 	if m := NewPocket(s); m.HoldingStrips(s) || m.Throat() != m.Width {
 		t.Errorf("strips where the card fills the envelope; throat %v of %v", m.Throat(), m.Width)
+	}
+}
+
+// Where no way is asked for, the safer one is taken: the one whose scarcest margin is the
+// most of its usual loss, if it is so clearly; one that is asked for is taken as it is.
+func TestTheSaferWayIsTakenFirst(t *testing.T) {
+	taken := map[WayID]int{}
+	for _, k := range Constructions() {
+		if k.Bought || k.ID == NotedID {
+			continue
+		}
+		for i := range 40 {
+			s := Spec{
+				Width: 4*in + measure.Length(i)*in/8, Height: 4*in + measure.Length(i%7)*in/4, Thickness: in / 16, Ease: in/8 + measure.Length(i%4)*in/16, Seam: 5*in/8 + measure.Length(i%3)*in/8,
+				ThumbGap: in / 2, Adhesive: in / 2, Style: sixteenth, School: ExactSeam, Pocket: ExactPocket, Box: FullSquares, Walls: TabbedWalls,
+			}
+			m, ok := k.Make(s)
+			if !ok || len(m.Ways) < 2 {
+				continue
+			}
+			want := 0
+			if best, clear := Safer(m.Ways, s.Adhesive); clear {
+				want = best
+			}
+			if m.Chosen != want {
+				t.Errorf("%s of %v x %v: %s is taken, %s is safer", k.ID, s.Width, s.Height, m.Way().ID, m.Ways[want].ID)
+			}
+			taken[m.Way().ID]++
+			for _, w := range m.Ways {
+				s.Way = w.ID
+				if made, _ := k.Make(s); made.Way().ID != w.ID {
+					t.Errorf("%s: %s was asked for, %s is taken", k.ID, w.ID, made.Way().ID)
+				}
+			}
+		}
+	}
+	if len(taken) < 3 {
+		t.Errorf("only %v are ever taken", taken)
 	}
 }

@@ -34,7 +34,7 @@ type Spec struct {
 	Style  measure.Style
 	School School
 	Board  Board
-	// Way is the way of setting the scores; the first where it is none of them.
+	// Way is the way of setting the scores; the safer one when empty, the first where it is none of them.
 	Way WayID
 	// LeastWidth and LeastHeight are an interior that is larger than the card
 	// asks for, as for a card held in a plain rectangle; zero for none.

@@ -2,6 +2,7 @@ package blank
 
 import (
 	"math"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/measure"
@@ -237,15 +238,24 @@ func (m Made) way(id WayID, scores []Setting, ease, seam Loss) Way {
 	}
 }
 
-// choose takes the way that the spec asks for, or the first.
-func (m *Made) choose(s Spec, ways ...Way) {
-	m.Ways, m.Chosen = ways, 0
-	for i, w := range ways {
-		ways[i].CardWidth, ways[i].CardHeight = s.CardWidth, s.CardHeight
-		if w.ID == s.Way {
-			m.Chosen = i
-		}
+// pick is the place of the way that is asked for, or the first where it is of another
+// construction. Where none is asked for, it is the one that is safer than the others.
+func pick(ways []Way, asked WayID, adhesive measure.Length) int {
+	if i := slices.IndexFunc(ways, func(w Way) bool { return w.ID == asked }); i >= 0 {
+		return i
 	}
+	if best, ok := Safer(ways, adhesive); ok && asked == "" {
+		return best
+	}
+	return 0
+}
+
+// choose takes the way that the spec asks for.
+func (m *Made) choose(s Spec, ways ...Way) {
+	for i := range ways {
+		ways[i].CardWidth, ways[i].CardHeight = s.CardWidth, s.CardHeight
+	}
+	m.Ways, m.Chosen = ways, pick(ways, s.Way, s.Adhesive)
 }
 
 // edgeScore is a score at a tick or a groove, from an edge.

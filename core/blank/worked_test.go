@@ -9,12 +9,12 @@ import (
 
 // The worked pockets of docs/sums.md.
 func TestWorkedPockets(t *testing.T) {
-	s := Spec{Width: 6*in + in/4, Height: 4*in + in/2, Style: sixteenth, Pocket: ThumbGapPocket, Adhesive: in / 2}
+	s := Spec{Width: 6*in + in/4, Height: 4*in + in/2, Style: sixteenth, Way: NextEdge, Pocket: ThumbGapPocket, Adhesive: in / 2}
 	m := NewPocket(s)
 	if got := lengths(m.SheetWidth, m.SheetHeight, m.Way().Scores[0].At, m.Way().Scores[1].At, m.Way().Scores[2].At, m.Way().Scores[3].At); got != "7 1/2 10 3/4 1/2 1/2 1 3/4 4 1/4" {
 		t.Errorf("thumb-gap: %s", got)
 	}
-	s = Spec{Width: 6 * in, Height: 4*in + in/2, Style: sixteenth, Pocket: ClosePocket, Adhesive: in / 2, SheetLength: 11 * in}
+	s = Spec{Width: 6 * in, Height: 4*in + in/2, Style: sixteenth, Way: NextEdge, Pocket: ClosePocket, Adhesive: in / 2, SheetLength: 11 * in}
 	m = NewPocket(s)
 	if got := lengths(m.SheetWidth, m.SheetHeight, m.Way().Scores[0].At, m.Way().Scores[2].At, m.Way().Scores[3].At); got != "8 1/8 11 1 1 7/8 4 1/2" {
 		t.Errorf("close-ease: %s", got)

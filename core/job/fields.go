@@ -142,7 +142,7 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 		pick("construction", "Envelope type", &field.One[blank.ID]{At: &e.Construction, List: field.ListOf("constructions", blank.IDs()), Or: blank.DiamondID}),
 		pick("sort", "Sort by", &field.One[CompareSort]{At: &e.Sort, List: field.ListOf("sorts", compareSorts()), Or: LeastPaper, Gone: true}),
 		pick("school", "Size by", &field.One[blank.School]{At: &e.School, List: field.ListOf("schools", blank.Schools())}),
-		pick("way", "Scoring", &field.One[blank.WayID]{At: &e.Way, List: wayList(k.ID)}),
+		pick("way", "Scoring", &field.One[blank.WayID]{At: &e.Way, List: wayList(k.ID), None: true}),
 		pick("pocket", "Size by", &field.One[blank.PocketSchool]{At: &e.Pocket, List: field.ListOf("pockets", blank.PocketSchools()), Or: blank.ExactPocket}),
 		pick("box", "Square", &field.One[blank.BoxSchool]{At: &e.Box, List: field.ListOf("boxes", blank.BoxSchools()), Or: blank.FullSquares}),
 		pick("walls", "Side walls", &field.One[blank.WallSchool]{At: &e.Walls, List: field.ListOf("walls", blank.WallSchools()), Or: blank.TabbedWalls}),

@@ -48,7 +48,7 @@ func NewJob(shop Shop) Job {
 		Card:  Card{Width: firstWidth, Height: firstHeight, Fold: card.TopFold},
 		Parts: []Part{{ID: "base", Name: "Card base", Kind: BasePart, Stock: onShelf(u.Paper, "cover-100", shop)}},
 		Envelope: EnvelopeWish{
-			School: blank.ExactSeam, Way: blank.PairWay, Ease: firstEase, Seam: firstSeam, ThumbGap: firstGap,
+			School: blank.ExactSeam, Ease: firstEase, Seam: firstSeam, ThumbGap: firstGap,
 			Stock: onShelf(u.Envelope, "copy-80", shop), Adhesive: "tape-1-2", Construction: u.Construction,
 		},
 		Mail: MailWish{Destination: firstDestination},

@@ -31,12 +31,18 @@ type BlankPlan struct {
 	Ways       []WayPlan   `json:"ways"`
 	Way        blank.WayID `json:"way"`
 	// Where heads the ways: what they are set for.
-	Where      string       `json:"where"`
-	Net        blank.Net    `json:"net"`
-	Dimensions []Dimension  `json:"dimensions"`
-	Sentence   say.Sentence `json:"sentence"`
-	Notes      []say.Note   `json:"notes"`
-	Drawing    string       `json:"drawing"`
+	Where      string      `json:"where"`
+	Net        blank.Net   `json:"net"`
+	Dimensions []Dimension `json:"dimensions"`
+	// Scores are the readings to set, each at its crease; Alignment is what the other
+	// corners of a sheet on its point read.
+	Scores    []ScoreMark `json:"scores"`
+	Alignment string      `json:"alignment,omitempty"`
+	// Size is the sheet's size, at its edges; empty where none is cut.
+	Size     string       `json:"size"`
+	Sentence say.Sentence `json:"sentence"`
+	Notes    []say.Note   `json:"notes"`
+	Drawing  string       `json:"drawing"`
 	// Folds are the stages of folding it, Folding its net as it folds round the
 	// card.
 	Folds   []FoldStep `json:"folds"`
@@ -61,6 +67,8 @@ type Dimension struct {
 	Shift float64        `json:"shift"`
 	Text  string         `json:"text"`
 	Nm    measure.Length `json:"nm"`
+	// Field is the path of what is typed for it; empty where it follows.
+	Field string `json:"field,omitempty"`
 }
 
 // blank is the station's account of the envelope that is made.
@@ -70,13 +78,14 @@ func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candida
 	p := BlankPlan{
 		Sheet: m.shown(made.SheetWidth), Exact: m.shown(cmp.Or(made.Exact, made.SheetWidth)),
 		EaseWidth: m.shown(made.EaseWidth), EaseHeight: m.shown(made.EaseHeight), Seam: m.shown(made.Seam), Overlap: m.shown(made.Overlap),
-		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Seen(), Lies: m.lies(c), Dimensions: m.dimensions(c), Liner: m.lining(c),
+		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Seen(), Lies: m.lies(c), Dimensions: m.dimensions(c), Scores: m.scoreMarks(c), Alignment: m.alignment(c), Liner: m.lining(c),
 		Sentence: m.waySlots(c, made.Way(), slots).Sentence(slices.Concat(k.Words.Sentence, k.Way(made.Way().ID).Sentence)...),
 		Drawing:  slots.Text(k.Words.Drawing...),
 		Folds:    m.foldSteps(c), Folding: m.folding(c), Holes: holes(made), Wishes: m.wishes(k), Options: m.options(k),
 	}
-	if p.Where = "Where to score"; k.Bought {
-		p.Where = "Where to cut"
+	p.Where, p.Size = "Where to score", m.by(made.SheetWidth, made.SheetHeight)
+	if k.Bought { // it comes as it is
+		p.Where, p.Size = "Where to cut", ""
 	}
 	p.Closed.Width, p.Closed.Height = m.shown(made.Width), m.shown(made.Height)
 	p.Readings = append(m.blankReadings(c, slots), m.optionReadings(c)...)

@@ -6,21 +6,16 @@ import (
 	"yellowparcel/core/measure"
 )
 
-// dimensions are the measures drawn on a net: its face; on a square that stands on
-// its point the closing flap, else what lies in the face's column.
+// dimensions are the measures drawn on a net beside its scores: the closing flap of a square
+// on its point, and what is cut off a bought one. None crosses the card.
 func (m envelopeStation) dimensions(c compare.Candidate) []Dimension {
 	made, net := c.Made, c.Made.Seen()
-	x0, y0, x1, y1 := net.Panels[0].Outline.Box()
-	low, high := blank.Point{X: x0, Y: y0}, blank.Point{X: x1, Y: y1}
+	x0, y0, x1, _ := net.Panels[0].Outline.Box()
 	mark := func(id string, a, b blank.Point, shift float64) Dimension {
 		l := measure.Round((abs(a.X-b.X) + abs(a.Y-b.Y)) * float64(measure.Millimetre))
 		return Dimension{ID: id, From: a, To: b, Shift: shift, Text: m.Style().Show(l), Nm: l}
 	}
-	y, x := low.Y+(high.Y-low.Y)*0.3, low.X+(high.X-low.X)*0.25
-	list := []Dimension{
-		mark("width", blank.Point{X: low.X, Y: y}, blank.Point{X: high.X, Y: y}, 0),
-		mark("height", blank.Point{X: x, Y: low.Y}, blank.Point{X: x, Y: high.Y}, 0),
-	}
+	list := []Dimension{}
 	left, _, right, _ := net.Sheet.Box()
 	// What is cut off a bought envelope, through both layers.
 	for _, cut := range []struct {
@@ -37,20 +32,12 @@ func (m envelopeStation) dimensions(c compare.Candidate) []Dimension {
 		if c.Kind.Box {
 			return list
 		}
-		// Beside the closing flap, where the square's corner leaves room.
+		// Beside the closing flap, in the corner that the square leaves free, past the readings.
 		crease := y0 - made.Depth.Millimetres()
 		from, to := blank.Point{X: right / 2, Y: crease - made.Flap.Millimetres()}, blank.Point{X: right / 2, Y: crease}
-		return append(list, mark("flap", from, to, min(right*0.44, y0+right*0.06)))
-	}
-	// Beside the sheet, the height of every panel in the face's column that has
-	// room for its number.
-	const room = 14 // mm
-	middle := (low.X + high.X) / 2
-	for _, p := range net.Panels {
-		near, top, far, end := p.Outline.Box()
-		if near < middle && middle < far && end-top > room && p.ID != net.Panels[0].ID {
-			list = append(list, mark("beside "+p.ID, blank.Point{X: far, Y: top}, blank.Point{X: far, Y: end}, right-far+4))
-		}
+		flap := mark("flap", from, to, right*0.48)
+		flap.Field = "envelope.flap"
+		return append(list, flap)
 	}
 	return list
 }

@@ -114,7 +114,7 @@ func noted(j job.Job, shop job.Shop, path string) job.Job {
 var offers = map[string]func(m maker, id string) (job.Job, error){
 	"start.schools":  maker.takeSchool,
 	"envelope":       maker.takeEnvelope,
-	"envelope.sizes": maker.takeSize,
+	"envelope.sizes": takeSize,
 	"things":         maker.takeApart,
 	"match":          maker.takeMatch,
 	"paper.have":     maker.takeCard,

@@ -34,7 +34,7 @@ func (m envelopeStation) sizes(c compare.Candidate) []SizePlan {
 }
 
 // takeSize makes the envelope from another sheet, by the ease and seam that it leaves.
-func (m maker) takeSize(id string) (job.Job, error) {
+func takeSize(m maker, id string) (job.Job, error) {
 	j, ok := m.Chosen().TakeSize(m.Maker, compare.SizeID(id))
 	if _, known := sizeNames[compare.SizeID(id)]; !ok || !known {
 		return m.Job(), say.Refuse("The envelope does not come in that size any more: look at the list again.")

@@ -133,8 +133,8 @@ func toyWallet(t *testing.T, j job.Job, shop job.Shop) {
 	if r := p.Envelope.Comparison.Rows[row]; !r.OK || !r.Chosen || r.Name != "Toy wallet" || r.Sheet == "" || len(r.Net.Outline) != 4 || r.Mail == "" || r.Work != "4 cuts, 2 folds" {
 		t.Errorf("compared as %+v", r)
 	}
-	if p.Envelope.Construction != "wallet" || len(b.Net.Panels) != 3 || len(b.Dimensions) < 3 || b.Drawing != "A wallet of "+p.Envelope.Comparison.Rows[row].Sheet+": 1 front, 1 back, 1 closing flap." {
-		t.Errorf("drawn as %d panels, %d sizes, %q", len(b.Net.Panels), len(b.Dimensions), b.Drawing)
+	if p.Envelope.Construction != "wallet" || len(b.Net.Panels) != 3 || b.Size == "" || b.Drawing != "A wallet of "+p.Envelope.Comparison.Rows[row].Sheet+": 1 front, 1 back, 1 closing flap." {
+		t.Errorf("drawn as %d panels of %q, %q", len(b.Net.Panels), b.Size, b.Drawing)
 	}
 	if len(b.Folds) != 2 || b.Folds[0].Text != "Fold the back." || !strings.HasPrefix(b.Folds[0].Advice, "Burnish it.") || !strings.HasSuffix(b.Folds[1].Advice, "For the post tie it up.") {
 		t.Errorf("folded as %+v", b.Folds)

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"maps"
 	"slices"
+	"strings"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
@@ -85,7 +86,7 @@ func (m envelopeStation) way(c compare.Candidate, w blank.Way, slots say.Slots) 
 			continue // the same as the one before it
 		}
 		label := c.Kind.Words.Roles[s.Role]
-		if both, ok := c.Kind.Words.Roles[s.Both()]; ok && w.Even {
+		if both, ok := c.Kind.Words.Roles[s.Both()]; ok && w.Even && strings.HasPrefix(string(s.Role), "sides ") {
 			label = both
 		}
 		exact := ""

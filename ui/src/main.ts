@@ -32,6 +32,9 @@ const router = createRouter({
   ],
 })
 
-router.afterEach(() => void (window.requestIdleCallback ?? window.setTimeout)(() => void counter()))
+// Where it cannot be had now it is had when it is wanted.
+router.afterEach(
+  () => void (window.requestIdleCallback ?? window.setTimeout)(() => counter().catch(() => undefined)),
+)
 
 createApp(App).use(vuetify).use(router).mount('#app')

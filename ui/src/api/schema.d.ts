@@ -300,6 +300,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Act: {
+            id: string;
+            label: string;
+            path: string;
+        };
         AddJobRequest: {
             copyOf: string;
         };
@@ -354,6 +359,7 @@ export interface components {
             text: string;
         };
         BlankPlan: {
+            alignment?: string;
             closed: components["schemas"]["BlankPlanClosedStruct"];
             dimensions: components["schemas"]["Dimension"][];
             drawing: string;
@@ -370,9 +376,11 @@ export interface components {
             options: string[];
             overlap: components["schemas"]["Shown"];
             readings: components["schemas"]["Reading"][];
+            scores: components["schemas"]["ScoreMark"][];
             seam: components["schemas"]["Shown"];
             sentence: components["schemas"]["Sentence"];
             sheet: components["schemas"]["Shown"];
+            size: string;
             way: string;
             ways: components["schemas"]["WayPlan"][];
             where: string;
@@ -539,6 +547,7 @@ export interface components {
             why: string;
         };
         Dimension: {
+            field?: string;
             from: components["schemas"]["Point"];
             id: string;
             /** Format: int64 */
@@ -1085,6 +1094,7 @@ export interface components {
             slits?: components["schemas"]["Slit"][];
         };
         Note: {
+            act?: components["schemas"]["Act"];
             text: string;
             tone: string;
         };
@@ -1497,6 +1507,15 @@ export interface components {
             size: string;
             verdict: string;
             why: string;
+        };
+        ScoreMark: {
+            end: components["schemas"]["Point"];
+            first: boolean;
+            from: string;
+            panel: string;
+            start: components["schemas"]["Point"];
+            text: string;
+            upright: boolean;
         };
         ScorePlan: {
             at: components["schemas"]["Shown"];

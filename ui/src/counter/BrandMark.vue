@@ -3,7 +3,7 @@
 <template>
   <router-link to="/" class="brand" aria-label="Yellow Parcel, all jobs">
     <span class="flag" aria-hidden="true"></span>
-    Yellow Parcel
+    <span class="words">Yellow Parcel</span>
   </router-link>
 </template>
 
@@ -15,6 +15,11 @@
   align-items: center;
   gap: var(--near);
   white-space: nowrap;
+}
+@media (max-width: 900px) {
+  .words {
+    display: none;
+  }
 }
 .flag {
   width: 26px;

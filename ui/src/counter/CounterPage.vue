@@ -41,6 +41,7 @@ const saying = ref(false)
 
 onMounted(job.load)
 provide('behind', job.behind)
+provide('take', (path: string, id: string) => job.take(path, id))
 
 // A new card has its address once it is stored.
 watch(job.stored, (stored) => {
@@ -110,7 +111,7 @@ useKeys(keys)
         <v-btn
           :icon="mdiTextBoxEditOutline"
           density="comfortable"
-          aria-label="Change it in words"
+          aria-label="Say a change"
           data-test="say"
           @click="saying = true"
         />

@@ -8,7 +8,7 @@ const keys = [
   ['←  →  ↑  ↓', 'move the focused edge of a drawing'],
   ['Ctrl + Z', 'undo'],
   ['Ctrl + Shift + Z', 'redo'],
-  ['/', 'change the job in words'],
+  ['/', 'say a change of the job'],
   ['M', 'switch between inches and millimetres'],
   ['L', 'lamp: light or dark'],
   ['?', 'this sheet'],

@@ -77,6 +77,7 @@ const folded = computed(() => panels.value.length > 1)
           :text="p.size.text"
           :name="`panel-${i}`"
           :shift="row"
+          field="card.width"
         />
         <SizeLine
           v-if="!small && folded && base.across && (p.to - p.from) * s > 30"
@@ -87,6 +88,7 @@ const folded = computed(() => panels.value.length > 1)
           :text="p.size.text"
           :name="`panel-${i}`"
           :shift="14"
+          field="card.height"
         />
       </template>
       <SizeLine
@@ -96,6 +98,7 @@ const folded = computed(() => panels.value.length > 1)
         :y2="size.h * s"
         :text="base.width.text"
         name="width"
+        :field="base.across || !folded ? 'card.width' : undefined"
         :shift="folded && !base.across && !small ? 2 * row : row"
       />
       <SizeLine
@@ -105,6 +108,7 @@ const folded = computed(() => panels.value.length > 1)
         :y2="size.h * s"
         :text="base.height.text"
         name="height"
+        :field="base.across && folded ? undefined : 'card.height'"
         :shift="folded && base.across && !small ? column : 14"
       />
     </template>

@@ -24,11 +24,13 @@ const panel = computed(() => props.layers.rows[props.layers.rows.length - 1]!)
 
 // Papers that lie on each other differ by a pattern of lines as well as by tone.
 const fills = ['var(--sheet)', 'url(#layer-lines)', 'url(#layer-dots)']
-const right = 100 // pixels for the sizes beside the card
+/** Pixels for the size beside the card: as many as its text takes. */
+const right = computed(() => 34 + 12 * props.layers.panelHeight.text.length)
 </script>
 
 <template>
   <ScaleDrawing
+    live
     :width="face.w"
     :height="face.h"
     :unit="unit"

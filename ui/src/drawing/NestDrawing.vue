@@ -55,6 +55,7 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
 
 <template>
   <ScaleDrawing
+    live
     :width="out.w"
     :height="out.h"
     :unit="unit"

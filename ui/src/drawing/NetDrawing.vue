@@ -1,15 +1,26 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 
-import type { Dimension, Net } from '../api/client'
+import type { Dimension, Net, ScoreMark } from '../api/client'
 import LineKey from './LineKey.vue'
+import ScoreMarks from './ScoreMarks.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
 import SizeLine from './SizeLine.vue'
+import { useLit } from './useLit'
+import { useSmall } from './useSmall'
 
 const props = withDefaults(
   defineProps<{
     net: Net
     dimensions: Dimension[]
+    /** The readings to set, at their creases. */
+    scores?: ScoreMark[]
+    /** What the other corners of a sheet on its point read when it lies right. */
+    alignment?: string
+    /** The sheet's size, at its edges. */
+    size?: string
+    /** The size of the closed envelope. */
+    closed?: string
     /** The card lying on the face, in millimetres. */
     card: { width: number; height: number }
     /** The liner as it lies on the sheet; none when it has no corners. */
@@ -19,7 +30,7 @@ const props = withDefaults(
     unit: 'in' | 'mm'
     words: string
   }>(),
-  { liner: () => [], holes: () => [] },
+  { scores: () => [], alignment: '', size: '', closed: '', liner: () => [], holes: () => [] },
 )
 
 type Point = Net['outline'][number]
@@ -43,7 +54,26 @@ function middle(points: Point[]): Point {
 const extent = (points: Point[], axis: 'x' | 'y') =>
   Math.max(...points.map((p) => p[axis])) - Math.min(...points.map((p) => p[axis]))
 
-const beside = computed(() => props.dimensions.some((d) => d.id.startsWith('beside')))
+const small = useSmall()
+const { lit, light, dim } = useLit()
+/** The sheet stands on its point: none of its edges runs up. */
+const pointed = computed(() => {
+  const sheet = props.net.sheet
+  return !sheet.some((p, i) => Math.abs(p.x - (sheet[i + 1] ?? sheet[0]!).x) < 0.01)
+})
+const sides = computed(() => props.size.split(' × '))
+/** Pixels kept free beside a straight sheet: for the readings, then for its own size. */
+const own = 78
+const read = 112
+const free = computed(() => {
+  if (small.value || pointed.value || !props.size) return { right: 0, below: 0, read: 0 }
+  const rows =
+    props.scores.filter((m) => m.upright).length > 2 ? 2 : props.scores.some((m) => m.upright) ? 1 : 0
+  const beside = props.scores.some((m) => !m.upright) ? read : 0
+  return { right: own + beside, below: 34 + rows * 42, read: beside }
+})
+/** Where along its upper left edge the size of a sheet on its point stands, clear of the readings. */
+const slant = computed(() => ({ x: box.value.w * 0.39, y: box.value.h * 0.11 }))
 
 const roomy = 32 // pixels that a panel's name needs
 
@@ -68,21 +98,42 @@ const flaps = computed(() =>
 </script>
 
 <template>
-  <ScaleDrawing :width="box.w" :height="box.h" :unit="unit" :words="words" :right="beside ? 80 : 0">
+  <ScaleDrawing
+    :width="box.w"
+    :height="box.h"
+    :unit="unit"
+    :words="words"
+    :right="free.right"
+    :below="free.below"
+  >
     <template #default="{ s }">
       <defs>
         <pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse">
           <line x1="0" y1="0" x2="0" y2="8" class="hatch" />
         </pattern>
+        <pattern :id="`${hatch}-away`" width="7" height="7" patternUnits="userSpaceOnUse">
+          <circle cx="2" cy="2" r="0.9" class="dots" />
+        </pattern>
       </defs>
       <path class="drawn drawn-away" :d="path(net.sheet, s)" data-part="sheet" />
+      <path
+        v-for="(away, i) in net.cutAway"
+        :key="`away-${i}`"
+        class="falls"
+        :d="path(away, s)"
+        :fill="`url(#${hatch}-away)`"
+        data-part="away"
+      />
       <path class="drawn drawn-cut drawn-paper" :d="path(net.outline, s)" data-part="outline" />
       <path
         v-for="g in net.glue"
         :key="g.panel + g.onto + g.zone[0]?.x"
         :d="path(g.zone, s)"
         :fill="`url(#${hatch})`"
+        :class="{ lit: lit === 'envelope.seam' }"
         data-part="glue"
+        @pointerenter="light('envelope.seam')"
+        @pointerleave="dim('envelope.seam')"
       />
       <path v-if="liner.length" class="drawn drawn-liner" :d="path(liner, s)" data-part="liner" />
       <rect
@@ -91,7 +142,10 @@ const flaps = computed(() =>
         :y="(face.y - card.height / 2) * s"
         :width="card.width * s"
         :height="card.height * s"
+        :class="{ lit: lit === 'envelope.ease' }"
         data-part="card"
+        @pointerenter="light('envelope.ease')"
+        @pointerleave="dim('envelope.ease')"
       />
       <g v-for="(h, i) in holes" :key="`hole-${i}`" data-part="hole">
         <path class="drawn drawn-hole" :d="path(h, s)" />
@@ -113,6 +167,7 @@ const flaps = computed(() =>
         :x2="c.to.x * s"
         :y2="c.to.y * s"
         :data-crease="c.panel"
+        :class="{ lit: lit === 'envelope.ease' && !c.on }"
       />
       <line
         v-for="c in net.slits ?? []"
@@ -135,11 +190,18 @@ const flaps = computed(() =>
           {{ f.number }}. {{ f.name }}
         </text>
       </template>
-      <text class="drawing-label" text-anchor="middle" :x="face.x * s" :y="(face.y + card.height * 0.4) * s">
+      <text
+        v-if="card.width * s > 4 * roomy"
+        class="drawing-label"
+        text-anchor="middle"
+        :x="face.x * s"
+        :y="face.y * s"
+      >
         card lies here
+        <tspan v-if="closed && !small" class="closed" :x="face.x * s" dy="20">closed {{ closed }}</tspan>
       </text>
       <SizeLine
-        v-for="d in dimensions"
+        v-for="d in small ? [] : dimensions"
         :key="d.id"
         :x1="d.from.x * s"
         :y1="d.from.y * s"
@@ -148,8 +210,52 @@ const flaps = computed(() =>
         :text="d.text"
         :name="d.id"
         :shift="d.shift * s"
-        :along="d.id === 'height' ? card.height * 0.1 * s : 0"
+        :field="d.field"
       />
+      <template v-if="!small">
+        <ScoreMarks
+          :marks="scores"
+          :pointed="pointed"
+          :s="s"
+          :width="box.w"
+          :height="box.h"
+          :right="16"
+          :below="30"
+        />
+        <template v-if="size && pointed">
+          <text
+            class="drawing-text sheet-size"
+            text-anchor="middle"
+            :transform="`translate(${slant.x * s} ${slant.y * s}) rotate(-45) translate(0 -10)`"
+            data-test="sheet-size"
+          >
+            {{ sides[0] }} square
+          </text>
+          <text v-if="alignment" class="aligned" :x="(box.w / 2) * s + 14" y="12" data-test="alignment">
+            corner reads <tspan class="at">{{ alignment }}</tspan>
+          </text>
+        </template>
+        <g v-else-if="size" data-test="sheet-size">
+          <SizeLine
+            :x1="0"
+            :y1="box.h * s"
+            :x2="box.w * s"
+            :y2="box.h * s"
+            :text="sides[0] ?? ''"
+            name="sheet-width"
+            :shift="26"
+          />
+          <SizeLine
+            :x1="box.w * s"
+            :y1="0"
+            :x2="box.w * s"
+            :y2="box.h * s"
+            :text="sides[1] ?? ''"
+            name="sheet-height"
+            :shift="14 + free.read"
+          />
+        </g>
+      </template>
     </template>
     <template #legend
       ><LineKey
@@ -167,6 +273,38 @@ const flaps = computed(() =>
 </template>
 
 <style scoped>
+.sheet-size {
+  font-size: var(--size-number);
+  font-weight: 650;
+}
+.aligned {
+  fill: var(--soft);
+  font: var(--size-small) var(--body);
+}
+.at {
+  fill: var(--ink);
+  font-size: var(--size-text);
+  font-weight: 650;
+}
+.closed {
+  fill: var(--soft);
+}
+.dots {
+  fill: var(--soft);
+}
+.falls {
+  stroke: none;
+}
+.lit {
+  filter: drop-shadow(0 0 5px var(--yellow));
+}
+.drawn-card.lit {
+  stroke: var(--yellow);
+  stroke-width: 4;
+}
+.drawn-score.lit {
+  stroke-width: 4.5;
+}
 .hatch {
   stroke: var(--glue);
   stroke-width: 2.5;

@@ -85,6 +85,7 @@ const hullDown = (points: { x: number; y: number }[], s: number) =>
 
 <template>
   <ScaleDrawing
+    live
     :width="box.w"
     :height="box.h"
     :unit="unit"

@@ -20,12 +20,14 @@ const props = withDefaults(
     /** Millimetres drawn right and below of that, past the rulers. */
     moreRight?: number
     moreBelow?: number
+    /** Something in it can be taken hold of. */
+    live?: boolean
   }>(),
   { right: 0, below: 0, moreRight: 0, moreBelow: 0 },
 )
 
 const small = useSmall()
-const ruler = computed(() => (small.value ? 0 : 30)) // pixels that a ruler takes
+const ruler = computed(() => (small.value ? 0 : props.unit === 'mm' ? 40 : 30)) // pixels that a ruler takes
 const margin = computed(() => (small.value ? 2 : 6))
 
 const box = ref<HTMLElement>()
@@ -55,7 +57,7 @@ const top = computed(() => {
           v-if="wide > 0 && high > 0"
           :width="wide"
           :height="high"
-          role="img"
+          :role="live ? 'group' : 'img'"
           :aria-labelledby="id"
           :data-scale="scale"
           data-test="drawing"

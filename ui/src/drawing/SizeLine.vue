@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
+import { useLit } from './useLit'
+
 /** A size between two points, drawn aside of them by a shift in pixels, with thin lines leading to it. */
 const props = withDefaults(
   defineProps<{
@@ -11,11 +13,13 @@ const props = withDefaults(
     text: string
     name: string
     shift?: number
-    /** Moves the text along a line that runs down, in pixels. */
-    along?: number
+    /** The path of what is typed for it: both light up together. */
+    field?: string
   }>(),
-  { shift: 0, along: 0 },
+  { shift: 0, field: undefined },
 )
+
+const { lit, light, dim } = useLit()
 
 const end = 5 // half length of the end marks, in pixels
 const past = 6 // how far a leading line runs on
@@ -46,14 +50,19 @@ const middle = computed(() => ({
 </script>
 
 <template>
-  <g class="size">
+  <g
+    class="size"
+    :class="{ lit: field && lit === field }"
+    @pointerenter="field && light(field)"
+    @pointerleave="dim(field)"
+  >
     <path v-if="leads" class="drawn lead" :d="leads" />
     <line class="drawn drawn-size" v-bind="line" :data-size="name" />
     <path class="drawn drawn-size" :d="ends" />
     <text v-if="across" class="drawing-text" :x="middle.x" :y="middle.y - 8" text-anchor="middle">{{
       text
     }}</text>
-    <text v-else class="drawing-text" :x="middle.x + 9" :y="middle.y + along + 8" text-anchor="start">{{
+    <text v-else class="drawing-text" :x="middle.x + 9" :y="middle.y + 8" text-anchor="start">{{
       text
     }}</text>
   </g>
@@ -64,6 +73,13 @@ text {
   font-size: var(--size-number);
   font-weight: 650;
   font-variant-numeric: tabular-nums;
+}
+.lit .drawn-size {
+  stroke: var(--crease);
+  stroke-width: 4;
+}
+.lit text {
+  fill: var(--crease);
 }
 .lead {
   stroke: var(--soft);

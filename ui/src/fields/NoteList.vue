@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiAlertOctagonOutline, mdiAlertOutline, mdiInformationOutline } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed, inject, ref } from 'vue'
 
 import type { Note } from '../api/client'
 
@@ -9,6 +9,9 @@ const props = defineProps<{
   /** At most three are shown, the worst; what is merely good to know waits. */
   few?: boolean
 }>()
+
+/** Takes what a note offers; there is none where nothing is offered. */
+const take = inject<(path: string, id: string) => void>('take', () => undefined)
 
 const most = 3
 const all = ref(false)
@@ -37,6 +40,15 @@ const look = (tone: string) => looks[tone] ?? looks.fine!
       :class="`tone-${note.tone}`"
     >
       <span class="text" :class="`is-${note.tone}`">{{ note.text }}</span>
+      <v-btn
+        v-if="note.act && take"
+        variant="outlined"
+        size="small"
+        class="act"
+        data-test="note-act"
+        @click="take(note.act.path, note.act.id)"
+        >{{ note.act.label }}</v-btn
+      >
     </v-alert>
     <v-btn
       v-if="few && rest > 0"
@@ -51,6 +63,9 @@ const look = (tone: string) => looks[tone] ?? looks.fine!
 </template>
 
 <style scoped>
+.act {
+  margin-left: var(--gap);
+}
 .notes {
   display: grid;
   gap: var(--near);

@@ -9,7 +9,6 @@ defineProps<{
   chosenAs?: string
   /** The act's button; none where it cannot be taken. */
   act?: string
-  actLabel?: string
   actTest?: string
 }>()
 defineEmits<{ take: [] }>()
@@ -29,7 +28,7 @@ defineEmits<{ take: [] }>()
       v-else-if="act"
       variant="outlined"
       size="small"
-      :aria-label="actLabel"
+      :aria-label="`${act}: ${name}`"
       :data-test="actTest"
       @click="$emit('take')"
       >{{ act }}</v-btn

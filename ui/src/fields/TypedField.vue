@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 
+import { useLit } from '../drawing/useLit'
 import { useShop } from '../job/useShop'
 import { markAll } from './events'
 import type { FieldsInHand } from './useFields'
@@ -43,6 +44,20 @@ const options = computed(() => items(list.value))
 const exact = computed(() => input.value?.exact ?? '')
 const messages = computed(() => (problem.value || !hint.value || props.as !== 'row' ? [] : [hint.value]))
 const stepped = computed(() => ['length', 'weight', 'count'].includes(kind.value))
+
+// Its line on the drawing lights up while it is edited or pointed at, and the other way round.
+const { lit, light, dim } = useLit()
+const focused = ref(false)
+function entered(e: FocusEvent) {
+  focused.value = true
+  light(props.path)
+  if (props.as === 'row') markAll(e)
+}
+function left() {
+  focused.value = false
+  dim(props.path)
+  props.of.leave(props.path)
+}
 
 function press(e: KeyboardEvent) {
   if (!stepped.value || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return
@@ -88,7 +103,6 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
   <v-text-field
     v-else
     class="field"
-    :class="[as, kind]"
     :model-value="text"
     :label="as === 'row' ? called : undefined"
     :single-line="as !== 'row'"
@@ -103,14 +117,22 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
     autocomplete="off"
     spellcheck="false"
     :maxlength="as === 'name' ? 120 : 300"
+    :class="[as, kind, { lit: lit === path && !focused }]"
     @update:model-value="of.type(path, $event ?? '')"
-    @focus="as === 'row' && markAll($event)"
-    @blur="of.leave(path)"
+    @focus="entered"
+    @blur="left"
+    @pointerenter="light(path)"
+    @pointerleave="focused || dim(path)"
     @keydown="press"
     @keydown.enter="of.leave(path)"
   >
     <template v-if="exact" #append-inner>
-      <v-tooltip :text="`exactly ${exact}`" location="top" :open-on-click="true">
+      <v-tooltip
+        :text="`exactly ${exact}`"
+        :aria-label="`exactly ${exact}`"
+        location="top"
+        :open-on-click="true"
+      >
         <template #activator="{ props: opens }">
           <button v-bind="opens" type="button" class="exact">
             <span aria-hidden="true">…</span><span class="sr">exactly {{ exact }}</span>
@@ -124,6 +146,9 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
 <style scoped>
 .field {
   min-width: 0;
+}
+.field.lit :deep(.v-field) {
+  background: color-mix(in srgb, var(--mark) 40%, transparent);
 }
 .field :deep(input) {
   font: 650 var(--size-number) / 1.2 var(--body);

@@ -64,7 +64,7 @@ onMounted(() => (document.title = 'Yellow Parcel'))
       <div class="says">
         <p v-if="failure" class="tone-trouble" role="alert" data-test="failure">{{ failure }}</p>
         <p v-if="gone" role="status" class="gone" data-test="gone">
-          “{{ gone.job.name }}” was {{ gone.how }}.
+          “{{ gone.name }}” was {{ gone.how }}.
           <v-btn variant="outlined" size="small" data-test="put-back" @click="jobs.bringBack()">{{
             gone.how === 'removed' ? 'Restore it' : 'Bring it back'
           }}</v-btn>

@@ -6,6 +6,12 @@ import { api, sentenceOf, unreachable, type ListedJob } from '../api/client'
 import { useTrying } from '../api/trying'
 import { useShop } from '../job/useShop'
 
+/** A job of the list as it is known by now. */
+type Known = Pick<ListedJob, 'id' | 'name' | 'version'>
+interface Gone extends Known {
+  how: 'removed' | 'archived'
+}
+
 export type Sort = 'changed' | 'name' | 'size' | 'mail'
 export type Which = 'in hand' | 'archived' | 'removed'
 
@@ -19,7 +25,7 @@ export function useJobs() {
   const failure = ref('')
   const busy = ref(false)
   /** The job that was removed or archived last: it can be brought back at once. */
-  const gone = ref<{ job: ListedJob; how: 'removed' | 'archived' }>()
+  const gone = ref<Gone>()
   const { noAnswer, ask } = useTrying()
   const listing = useTrying()
   const router = useRouter()
@@ -78,25 +84,29 @@ export function useJobs() {
     return answer
   }
 
-  async function setRemoved(job: ListedJob, removed: boolean) {
+  async function setRemoved(job: Known, removed: boolean) {
     const body = { version: job.version, removed }
     const params = { path: { id: job.id } }
     const { data, error } = await act(() =>
       api.PUT('/api/jobs/{id}/removed', { params, body }).catch(unreachable),
     )
-    if (data) gone.value = removed ? { job: { ...job, version: data.version }, how: 'removed' } : undefined
+    if (data)
+      gone.value = removed ? { id: job.id, name: job.name, version: data.version, how: 'removed' } : undefined
     // Refused after an answer that was lost: it is done all the same.
     else if ((jobs.value ?? []).some((j) => j.id === job.id) === (removed === (which.value !== 'removed')))
       failure.value = sentenceOf(error)
   }
 
-  async function setArchived(job: ListedJob, archived: boolean) {
+  async function setArchived(job: Known, archived: boolean) {
     const body = { version: job.version, archived }
     const params = { path: { id: job.id } }
     const { data, error } = await act(() =>
       api.PUT('/api/jobs/{id}/archived', { params, body }).catch(unreachable),
     )
-    if (data) gone.value = archived ? { job: { ...job, version: data.version }, how: 'archived' } : undefined
+    if (data)
+      gone.value = archived
+        ? { id: job.id, name: job.name, version: data.version, how: 'archived' }
+        : undefined
     else failure.value = sentenceOf(error)
   }
 
@@ -113,8 +123,8 @@ export function useJobs() {
 
   function bringBack() {
     const last = gone.value
-    if (last?.how === 'removed') void setRemoved(last.job, false)
-    if (last?.how === 'archived') void setArchived(last.job, false)
+    if (last?.how === 'removed') void setRemoved(last, false)
+    if (last?.how === 'archived') void setArchived(last, false)
   }
 
   return {

@@ -23,6 +23,7 @@ const fields = [
 <style scoped>
 section {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: var(--near);
 }
 .field-grid {

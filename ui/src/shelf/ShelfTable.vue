@@ -90,6 +90,7 @@ const rows = computed(() =>
 <style scoped>
 section {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: var(--near);
   justify-items: start;
   min-width: 0;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, inject, type Ref } from 'vue'
+import { computed, inject, ref, watchEffect, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 import type { Choice, Note, Sentence } from '../api/client'
@@ -37,6 +37,11 @@ const open = (id: unknown) => {
 /** The drawer that the plan is of: another one is asked for, and comes in a moment. */
 const planned = inject<Ref<string>>('planned')
 const there = computed(() => planned?.value === `${props.station}/${drawer.value}`)
+/** The drawing stays as it was until the other one can be drawn. */
+const drawn = ref('')
+watchEffect(() => {
+  if (there.value) drawn.value = drawer.value
+})
 
 /** Whether something typed could not be used, so that what is drawn is not of it. */
 const behind = inject<Ref<boolean>>('behind')
@@ -47,7 +52,7 @@ const behind = inject<Ref<boolean>>('behind')
     <HeadLine :sentence="sentence" aria-live="polite" />
     <div class="sides">
       <div class="picture" :class="{ behind }">
-        <slot name="drawing" :drawer="there ? drawer : ''" />
+        <slot name="drawing" :drawer="drawn" />
         <p v-if="behind" class="note" role="status" data-test="behind">
           Drawn as before: what you typed cannot be used yet.
         </p>

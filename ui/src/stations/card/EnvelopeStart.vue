@@ -49,7 +49,6 @@ const plan = computed(() => props.job.plan.value?.start)
           :chosen="s.current"
           chosen-as="this card"
           :act="s.size ? 'Make this' : undefined"
-          :act-label="`Make the card ${s.size}`"
           :act-test="`take-${s.id}`"
           :data-test="`school-${s.id}`"
           @take="job.take('start.schools', s.id)"

@@ -55,7 +55,6 @@ const key = (r: HaveRow) => r.id + r.each
           :chosen="r.current"
           chosen-as="this card"
           act="Make this"
-          :act-label="`Make the card ${r.size}, ${r.fold}`"
           data-test="have-row"
           @take="job.take('paper.have', r.id)"
         >

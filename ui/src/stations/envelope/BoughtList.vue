@@ -47,7 +47,6 @@ const scale = computed(() =>
         :chosen="f.chosen"
         chosen-as="in use"
         act="Use this"
-        :act-label="`Use the envelope ${f.name}`"
         :act-test="`use-${f.id}`"
         :data-test="`fit-${f.id}`"
         @take="emit('choose', f.id)"

@@ -65,7 +65,6 @@ const scale = computed(() =>
         :chosen="r.chosen"
         chosen-as="in use"
         :act="r.ok ? 'Use this' : undefined"
-        :act-label="`Use ${r.name}`"
         :act-test="`choose-${r.id}`"
         :data-test="`way-${r.id}`"
         @take="emit('choose', r.id)"

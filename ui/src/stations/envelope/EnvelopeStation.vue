@@ -81,6 +81,10 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
         v-else
         :net="blank.net"
         :dimensions="blank.dimensions"
+        :scores="blank.scores"
+        :alignment="blank.alignment"
+        :size="blank.size"
+        :closed="`${blank.closed.width.text} × ${blank.closed.height.text}`"
         :card="card"
         :liner="blank.liner"
         :holes="blank.holes"

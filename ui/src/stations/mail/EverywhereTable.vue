@@ -18,7 +18,6 @@ const emit = defineEmits<{ choose: [id: string] }>()
         :chosen="p.chosen"
         chosen-as="here"
         act="Send here"
-        :act-label="`Send it: ${p.name}`"
         :data-test="`place-${p.id}`"
         @take="emit('choose', p.id)"
       >

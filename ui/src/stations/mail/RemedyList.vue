@@ -15,7 +15,6 @@ const emit = defineEmits<{ apply: [id: string] }>()
         :key="r.id"
         :name="r.title"
         :act="r.possible ? 'Apply' : undefined"
-        :act-label="`${r.title}: apply`"
         :data-test="`remedy-${r.id}`"
         @take="emit('apply', r.id)"
       >
