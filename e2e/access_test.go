@@ -5,6 +5,7 @@ import (
 	"strings"
 	"testing"
 
+	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
 
 	"yellowparcel/core/job"
@@ -58,4 +59,66 @@ func TestNothingSeriousForAxe(t *testing.T) {
 			}
 		})
 	}
+}
+
+// stops are the places on a page where the Tab key stops, each by a mark of its own.
+const stops = `() => {
+	const seen = (e) => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden' && !e.closest('[inert], [aria-hidden=true]')
+	const list = [...document.querySelectorAll('a[href], button, input, textarea, select, [tabindex]')].filter((e) => e.tabIndex >= 0 && !e.disabled && seen(e))
+	const once = list.filter((e) => e.type !== 'radio' || e.checked || ![...document.getElementsByName(e.name)].some((r) => r.checked))
+	once.forEach((e, i) => (e.dataset.stop = i))
+	return once.length
+}`
+
+// where is where the focus is now: its mark, and whether one sees that it is there.
+const where = `() => {
+	const e = document.activeElement
+	if (!e || e === document.body) return ['', true, '']
+	const marked = [e, e.closest('.v-field'), e.closest('label'), e.nextElementSibling, e.parentElement, e.closest('.v-selection-control__wrapper')].some((x) => x && getComputedStyle(x).outlineStyle !== 'none' && getComputedStyle(x).outlineWidth !== '0px')
+	const drawn = e.closest('svg') !== null || e.closest('.v-slider') !== null
+	return [e.dataset.stop ?? '', marked || drawn, e.outerHTML.slice(0, 140)]
+}`
+
+// Every station is worked by keyboard alone: Tab comes to every control of every drawer, one
+// sees where it is, and the drawers open by keys.
+func TestEveryStationByKeyboard(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := strings.TrimSuffix(w.openJob("Lens fund thank-you, raised star"), "card")
+	for _, station := range job.Stations() {
+		w.goTo(at + station.ID + "/" + station.Drawers[0].ID)
+		w.see(test("headline"), "")
+		for i, drawer := range station.Drawers {
+			if i > 0 { // the next one by its key
+				w.MustElement(test("drawer-" + station.Drawers[i-1].ID)).MustFocus()
+				w.Keyboard.MustType(input.ArrowRight)
+				w.Keyboard.MustType(input.Enter)
+			}
+			w.await(test("drawer") + `[data-drawer="` + drawer.ID + `"]`)
+			w.drawer(drawer.ID)
+			w.MustEval(`() => { document.activeElement?.blur(); window.scrollTo(0, 0) }`)
+			many := w.MustEval(stops).Int()
+			visited := map[string]bool{}
+			for range 2*many + 8 { // what is opened on the way has stops of its own
+				if len(visited) == many {
+					break
+				}
+				w.Keyboard.MustType(input.Tab)
+				got := w.MustEval(where).Arr()
+				if mark := got[0].Str(); mark != "" {
+					visited[mark] = true
+				}
+				if !got[1].Bool() {
+					t.Errorf("%s/%s: one does not see that the focus is on %s", station.ID, drawer.ID, got[2].Str())
+				}
+			}
+			if len(visited) < many {
+				missed := w.MustEval(`(visited) => [...document.querySelectorAll('[data-stop]')].filter((e) => !(e.dataset.stop in visited)).map((e) => e.outerHTML.slice(0, 120)).join('\n')`, visited).Str()
+				t.Errorf("%s/%s: Tab comes to %d of %d: %s", station.ID, drawer.ID, len(visited), many, missed)
+			}
+			w.MustEval(`() => document.querySelectorAll('[data-stop]').forEach((e) => delete e.dataset.stop)`)
+		}
+	}
+	w.quiet()
 }
