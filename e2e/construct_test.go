@@ -143,7 +143,7 @@ func TestPocketRecipeAndDiamondOptions(t *testing.T) {
 	w.fill("field-recipe.left", "1/4")
 	w.see(test("recipe")+" "+test("notes"), "The tabs differ, 1/4 and 3/4")
 	w.fill("field-recipe.quoted", "6 1/8")
-	w.see(test("recipe")+" "+test("notes"), "the greatest height of a letter, United States, home post")
+	w.see(test("recipe")+" "+test("notes"), "the greatest height of a letter, United States, home mail")
 	w.choose("field-recipe.quotedOf", "thickness")
 	w.see(test("recipe")+" "+test("notes"), "No rulebook here has 6 1/8 in as a limit of thickness")
 

@@ -150,7 +150,7 @@ func TestAMetricShopThroughAllStations(t *testing.T) {
 	w.see(test("headline"), "Goes as a")
 	w.checks()
 	w.see(test("check-height")+" "+test("limit"), "70 mm to 250 mm")
-	w.choose("pick-destination", "United States, home post")
+	w.choose("pick-destination", "United States, home mail")
 	w.checks()
 	w.see(test("check-height")+" "+test("limit"), "3.5 in to 6.125 in")
 	w.see(test("check-height")+" "+test("limit"), "88.9 mm to 155.6 mm")

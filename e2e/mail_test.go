@@ -42,7 +42,7 @@ func TestPostOfPlainSquareAndLarge(t *testing.T) {
 	w.station("Meteor-night invitation", "mail")
 	w.click(test("options-closed") + " button")
 	w.choose("field-mail.addressShort", "along the short edge")
-	w.choose("pick-destination", "United States, home post")
+	w.choose("pick-destination", "United States, home mail")
 	w.see(test("headline"), "Goes as a letter with a surcharge: the address runs along its short edge")
 	w.click(test("remedy-address") + " button")
 	w.see(test("headline"), "Goes as a letter.")
@@ -156,10 +156,10 @@ func TestRulesAndGauge(t *testing.T) {
 	w.see(test("gauge-text"), "The piece of card is too short")
 
 	w.goTo("/rules")
-	w.see(test("rules-title"), "United States, home post")
+	w.see(test("rules-title"), "United States, home mail")
 	w.see(test("rules-letter"), "6 1/8 in")
 	w.click(test("copy-rules"))
-	w.see(test("rules-title"), "United States, home post, my copy")
+	w.see(test("rules-title"), "United States, home mail, my copy")
 	w.shopFill("rulebooks.0.file.classes.1.limits.0.max", "6")
 	w.waitFor("the limit to have its unit", func() (string, bool) {
 		now := w.value("field-rulebooks.0.file.classes.1.limits.0.max")
@@ -191,7 +191,7 @@ func TestRulesAndGauge(t *testing.T) {
 	w.see(test("rules-refused"), "line 3: no rulebook has a field \"tide\"")
 	w.quietBut("422")
 	w.goTo(at + "mail")
-	w.choose("pick-destination", "United States, home post, my copy")
+	w.choose("pick-destination", "United States, home mail, my copy")
 	w.see(test("headline"), "Goes as a large envelope: too long by")
 	w.saved()
 }
@@ -203,7 +203,7 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.goTo("/rules")
-	w.see(test("rules-title"), "United States, home post")
+	w.see(test("rules-title"), "United States, home mail")
 	w.shopFill("rates.0.rates.1.cents", "dear")
 	w.see(test("rules-refused"), "is not a price")
 	w.shopFill("rates.0.rates.1.cents", "$1,25")
@@ -211,7 +211,7 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 		now := w.value("field-rates.0.rates.1.cents")
 		return now, now == "1.25"
 	})
-	w.choose("pick-rulebook", "Canada, home post")
+	w.choose("pick-rulebook", "Canada, home mail")
 	w.see(test("rules-standard letter"), "square")
 	w.click(test("begin-rates"))
 	w.see(test("rate"), "")

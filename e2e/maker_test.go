@@ -85,7 +85,7 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 	w.see(test("check-thickness")+" "+test("limit"), "0.007 in to 0.25 in")
 	w.choose("pick-destination", "By hand")
 	w.see(test("headline"), "Given by hand")
-	w.choose("pick-destination", "United States, home post")
+	w.choose("pick-destination", "United States, home mail")
 	w.see(test("headline"), "Nearly square")
 	w.saved()
 	before := w.numbers()

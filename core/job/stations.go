@@ -12,9 +12,9 @@ type Station struct {
 // Stations lists them, each with its drawers.
 func Stations() []Station {
 	return []Station{
-		{field.Choice{ID: "card", Name: "Card"}, words("base", "Base", "papers", "Papers", "shape", "Shape", "from-envelope", "From envelope", "from-paper", "From paper")},
+		{field.Choice{ID: "card", Name: "Card"}, words("base", "Base", "papers", "Papers", "shape", "Shape", "from-envelope", "From envelope", "from-paper", "From paper", "sums", "Sums")},
 		{field.Choice{ID: "layers", Name: "Layers"}, words("layers", "Layers", "panel", "Panel", "things", "Things")},
-		{field.Choice{ID: "envelope", Name: "Envelope"}, words("choose", "Choose", "sizes", "Sizes", "scoring", "Scoring", "finish", "Finish", "recipe", "Recipe")},
+		{field.Choice{ID: "envelope", Name: "Envelope"}, words("choose", "Choose", "sizes", "Sizes", "scoring", "Scoring", "finish", "Finish", "recipe", "Recipe", "sums", "Sums")},
 		{field.Choice{ID: "mail", Name: "Mail"}, words("checks", "Checks", "fixes", "Fixes", "destinations", "Destinations", "things", "Things", "bending", "Bending", "measure", "Measure", "gauge", "Gauge")},
 		{field.Choice{ID: "paper", Name: "Paper"}, words("cuts", "Cuts", "sheets", "Sheets", "leftovers", "Leftovers")},
 	}

@@ -17,7 +17,7 @@ import (
 type File struct {
 	ID      string `json:"id" maxLength:"40" doc:"its name inside, unlike that of any other rulebook"`
 	Region  string `json:"region" maxLength:"80" doc:"the country or region whose post it is"`
-	Service string `json:"service" maxLength:"80" doc:"what of that post: home post, abroad"`
+	Service string `json:"service" maxLength:"80" doc:"what of that post: home mail, abroad"`
 	Source  string `json:"source" maxLength:"300" doc:"where the rules stand: country, manual and section in general words"`
 	// Published is when the rules took effect, LastChecked when somebody last held
 	// them against the source: a date, or empty when nobody knows.

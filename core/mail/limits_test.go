@@ -199,7 +199,7 @@ func broken(r ClassResult) (list []Check) {
 }
 
 const sound = `{
-  "id": "own", "region": "Moon", "service": "home post", "source": "", "confidence": "made up",
+  "id": "own", "region": "Moon", "service": "home mail", "source": "", "confidence": "made up",
   "classes": [
     {"id": "l", "name": "letter", "limits": [
       {"measure": "length", "min": "5 in", "max": "9 in"}

@@ -78,7 +78,7 @@ func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candida
 	p := BlankPlan{
 		Sheet: m.shown(made.SheetWidth), Exact: m.shown(cmp.Or(made.Exact, made.SheetWidth)),
 		EaseWidth: m.shown(made.EaseWidth), EaseHeight: m.shown(made.EaseHeight), Seam: m.shown(made.Seam), Overlap: m.shown(made.Overlap),
-		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Seen(), Lies: m.lies(c), Dimensions: m.dimensions(c), Scores: m.scoreMarks(c), Alignment: m.alignment(c), Liner: m.lining(c),
+		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Seen(), Lies: m.lies(c), Dimensions: m.dimensions(c), Scores: m.scoreMarks(c), Alignment: alignment(m, c), Liner: m.lining(c),
 		Sentence: m.waySlots(c, made.Way(), slots).Sentence(slices.Concat(k.Words.Sentence, k.Way(made.Way().ID).Sentence)...),
 		Drawing:  slots.Text(k.Words.Drawing...),
 		Folds:    m.foldSteps(c), Folding: m.folding(c), Holes: holes(made), Wishes: m.wishes(k), Options: m.options(k),

@@ -34,6 +34,8 @@ type CardPlan struct {
 	// Drawing describes the drawing of the flat base in words.
 	Drawing string   `json:"drawing"`
 	Room    RoomPlan `json:"room"`
+	// How is how it is worked out.
+	How []HowLine `json:"how"`
 	// Options are the paths of what else is asked of a card in its fold, More of what most
 	// cards leave alone; MoreSet says that some of that is set.
 	Options []string `json:"options"`
@@ -122,6 +124,9 @@ func (m cardStation) card() CardPlan {
 		Notes: []say.Note{}, Sheets: []SheetPlan{}, Options: m.cardOptions(), More: cardMore, MoreSet: m.cardMoreSet(),
 	}
 	c.Parts = m.parts()
+	if c.How = []HowLine{}; m.open.shows("card/sums") {
+		c.How = m.how()
+	}
 	c.Room = m.roomPlan()
 	for _, fold := range card.Folds() {
 		_, p := m.base(fold)

@@ -23,7 +23,9 @@ type EnvelopePlan struct {
 	Own FitPlan `json:"own"`
 	// Construction is the one that is made; Comparison sets all side by side.
 	// Sizes are the sheets that it may be made from.
-	Sizes        []SizePlan     `json:"sizes"`
+	Sizes []SizePlan `json:"sizes"`
+	// How is how it is worked out.
+	How          []HowLine      `json:"how"`
 	Construction blank.ID       `json:"construction"`
 	Comparison   ComparisonPlan `json:"comparison"`
 }
@@ -72,8 +74,11 @@ func (m envelopeStation) envelope(chosen compare.Candidate, all func() []compare
 	if p.Construction = chosen.Kind.ID; m.open.shows("envelope/choose") {
 		p.Comparison = m.comparison(all())
 	}
+	if p.How = []HowLine{}; m.open.shows("envelope/sums") {
+		p.How = m.how(chosen)
+	}
 	if p.Sizes = []SizePlan{}; m.open.shows("envelope/sizes") {
-		p.Sizes = m.sizes(chosen)
+		p.Sizes = sizes(m, chosen)
 	}
 	p.Own = m.ownFit(chosen)
 	if chosen.Kind.Whole {

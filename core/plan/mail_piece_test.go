@@ -151,7 +151,7 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 	long.Mail.AddressShort = true
 	cards["long"] = long
 	// A post whose next class takes what pays a surcharge in the first.
-	own, err := mail.ReadFile([]byte(`{"id": "own", "region": "Hilltop", "service": "home post", "source": "", "confidence": "made up", "classes": [
+	own, err := mail.ReadFile([]byte(`{"id": "own", "region": "Hilltop", "service": "home mail", "source": "", "confidence": "made up", "classes": [
 		{"id": "slip", "name": "slip", "limits": [{"measure": "length", "max": "12 in"}], "surcharge": {"name": "for squares", "limits": [{"measure": "square", "max": "no"}]}},
 		{"id": "bag", "name": "bag", "limits": [{"measure": "length", "max": "20 in"}]}]}`))
 	if err != nil {

@@ -117,7 +117,7 @@ func TestWhyNoClassTakesIt(t *testing.T) {
 		t.Errorf("%s", p.Mail.Sentence.Text)
 	}
 	j.Card.Width, j.Card.Outline = 6*in, blank.Polygon{{X: 0, Y: 0}, {X: 150, Y: 0}, {X: 75, Y: 100}}
-	own, err := mail.ReadFile([]byte(`{"id": "own", "region": "Hilltop", "service": "home post", "source": "", "confidence": "made up", "classes": [
+	own, err := mail.ReadFile([]byte(`{"id": "own", "region": "Hilltop", "service": "home mail", "source": "", "confidence": "made up", "classes": [
 		{"id": "slip", "name": "slip", "limits": [{"measure": "weight", "max": "1 kg"}, {"measure": "odd", "max": "no"}]},
 		{"id": "ocean", "name": "ocean bag", "over": "slip", "limits": [{"measure": "length", "max": "20 in"}]}]}`))
 	if err != nil {

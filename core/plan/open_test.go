@@ -16,6 +16,7 @@ import (
 var shownBy = map[plan.Open][][]string{
 	"card/from-envelope": {{"Start"}}, "card/from-paper": {{"Paper", "Have"}},
 	"envelope/choose": {{"Envelope", "Comparison"}, {"Envelope", "Fits"}, {"Envelope", "Misses"}}, "envelope/sizes": {{"Envelope", "Sizes"}}, "envelope/recipe": {{"Recipe"}},
+	"card/sums": {{"Card", "How"}}, "envelope/sums": {{"Envelope", "How"}},
 	"mail/checks": {{"Mail", "Classes"}}, "mail/fixes": {{"Mail", "Remedies"}}, "mail/destinations": {{"Mail", "Everywhere"}},
 }
 

@@ -139,9 +139,9 @@ func TestNotesQuoteLimitsAndStretch(t *testing.T) {
 		of    mail.Measure
 		want  string
 	}{
-		{"6 1/8", "", "the greatest height of a letter, United States, home post. Check it"},
-		{"5 mm", mail.Thickness, "of a letter, United Kingdom, inland post"},
-		{"6", mail.Height, "No rulebook here has 6 in as a limit of height. Where this job goes, the greatest height of a letter, United States, home post is 6 1⁄8 in."},
+		{"6 1/8", "", "the greatest height of a letter, United States, home mail. Check it"},
+		{"5 mm", mail.Thickness, "of a letter, United Kingdom, inland mail"},
+		{"6", mail.Height, "No rulebook here has 6 in as a limit of height. Where this job goes, the greatest height of a letter, United States, home mail is 6 1⁄8 in."},
 	} {
 		t.Run(tt.typed, func(t *testing.T) {
 			got, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "recipe.quoted", Text: tt.typed}})

@@ -63,7 +63,7 @@ func (m envelopeStation) scoreMarks(c compare.Candidate) []ScoreMark {
 			if !upright {
 				length = height
 			}
-			for _, ref := range m.references(c, way, s, pair, upright) {
+			for _, ref := range references(m, c, way, s, pair, upright) {
 				k, ok := creaseAt(net, upright, length, ref, s)
 				if !ok {
 					continue
@@ -94,7 +94,7 @@ func axes(s blank.Setting) []bool {
 }
 
 // references are what a setting may be measured from.
-func (m envelopeStation) references(c compare.Candidate, way blank.Way, s blank.Setting, pair, upright bool) []reference {
+func references(m envelopeStation, c compare.Candidate, way blank.Way, s blank.Setting, pair, upright bool) []reference {
 	low, high := "top", "bottom"
 	if upright {
 		low, high = "left", "right"
@@ -163,7 +163,7 @@ func creaseAt(net blank.Net, upright bool, length float64, ref reference, s blan
 
 // alignment is what the other corners read when a sheet on its point lies right on the board;
 // empty where nothing is aligned.
-func (m envelopeStation) alignment(c compare.Candidate) string {
+func alignment(m envelopeStation, c compare.Candidate) string {
 	for _, s := range c.Made.Way().Scores {
 		if s.Check && s.Role == "corners check" {
 			return m.setting(s)

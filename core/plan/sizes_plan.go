@@ -22,7 +22,7 @@ type SizePlan struct {
 var sizeNames = map[compare.SizeID]string{compare.LeastSize: "Least", compare.UsualSize: "Usual", compare.RoomySize: "Roomy"}
 
 // sizes are the least, the usual and a roomy sheet of the envelope; none where it is bought.
-func (m envelopeStation) sizes(c compare.Candidate) []SizePlan {
+func sizes(m envelopeStation, c compare.Candidate) []SizePlan {
 	list := []SizePlan{}
 	for _, s := range c.Sizes(m.Maker) {
 		list = append(list, SizePlan{

@@ -11,8 +11,8 @@ import (
 
 // What a flat envelope takes of thickness: all over, and in places.
 const (
-	flatTakes    = measure.Inch / 4
-	flatTakesTop = measure.Inch / 2
+	flatTakes    = 3 * measure.Inch / 8
+	flatTakesTop = 5 * measure.Inch / 8
 )
 
 // notSuited says that a flat envelope was chosen for a card that has become too thick for
@@ -28,15 +28,15 @@ func (m envelopeStation) notSuited(c compare.Candidate, all func() []compare.Can
 	name := say.Lower(c.Kind.Words.Name)
 	switch {
 	case c.Kind.Whole && c.Made.Ease() < 0:
-		return m.insteadOf(fmt.Sprintf("The card does not go into %s.", m.candidateName(c)), all, func(x compare.Candidate) bool { return x.Made.Ease() >= 0 })
+		return insteadOf(m, fmt.Sprintf("The card does not go into %s.", m.candidateName(c)), all, func(x compare.Candidate) bool { return x.Made.Ease() >= 0 })
 	case c.Made.Depth == 0 && !c.Kind.Walled && thick > takes:
-		return m.insteadOf(fmt.Sprintf("The card is %s thick, too thick for a flat %s.", m.fine().Show(thick), name), all, func(x compare.Candidate) bool { return x.Made.Depth >= thick-takes })
+		return insteadOf(m, fmt.Sprintf("The card is %s thick, too thick for a flat %s.", m.fine().Show(thick), name), all, func(x compare.Candidate) bool { return x.Made.Depth >= thick-takes })
 	}
 	return nil
 }
 
 // insteadOf is what is wrong with the envelope, and the first of all others that serves.
-func (m envelopeStation) insteadOf(wrong string, all func() []compare.Candidate, serves func(compare.Candidate) bool) []say.Note {
+func insteadOf(m envelopeStation, wrong string, all func() []compare.Candidate, serves func(compare.Candidate) bool) []say.Note {
 	for _, x := range m.Order(all()) {
 		if x.OK && m.Sound(x) && serves(x) {
 			name := m.candidateName(x)

@@ -21,7 +21,7 @@ func TestATypeThatNoLongerSuits(t *testing.T) {
 		want   string
 	}{
 		{"a flat diamond for a card 3/4 thick", func(j *job.Job) { thick(j, 3*in/4) }, "The card is 3⁄4 thick, too thick for a flat diamond. It goes into: "},
-		{"a flat pocket", func(j *job.Job) { thick(j, 3*in/8); j.Envelope.Construction = "pocket" }, "too thick for a flat tabbed pocket."},
+		{"a flat pocket", func(j *job.Job) { thick(j, in/2); j.Envelope.Construction = "pocket" }, "too thick for a flat tabbed pocket."},
 		{"a bought one that is too small", func(j *job.Job) {
 			j.Envelope.Construction, j.Envelope.From = "bought", "a2"
 		}, "The card does not go into A2. It goes into: "},
@@ -43,10 +43,10 @@ func TestATypeThatNoLongerSuits(t *testing.T) {
 		})
 	}
 	j := demo.Jobs()[1]
-	thick(&j, in/4)
+	thick(&j, 3*in/8)
 	for _, n := range plan.Make(j, demo.Shop()).Envelope.Blank.Notes {
 		if n.Act != nil {
-			t.Errorf("of a card 1/4 thick: %+v", n)
+			t.Errorf("of a card 3/8 thick: %+v", n)
 		}
 	}
 }

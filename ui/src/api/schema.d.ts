@@ -421,6 +421,7 @@ export interface components {
             bases: components["schemas"]["BasePlan"][];
             drawing: string;
             height: components["schemas"]["Shown"];
+            how: components["schemas"]["HowLine"][];
             measured: boolean;
             more: string[];
             moreSet: boolean;
@@ -586,6 +587,7 @@ export interface components {
             construction: string;
             fits: components["schemas"]["FitPlan"][];
             fitsSentence: components["schemas"]["Sentence"];
+            how: components["schemas"]["HowLine"][];
             misses: components["schemas"]["FitPlan"][];
             own: components["schemas"]["FitPlan"];
             sizes: components["schemas"]["SizePlan"][];
@@ -698,7 +700,7 @@ export interface components {
             published?: string;
             /** @description the country or region whose post it is */
             region: string;
-            /** @description what of that post: home post, abroad */
+            /** @description what of that post: home mail, abroad */
             service: string;
             /** @description where the rules stand: country, manual and section in general words */
             source: string;
@@ -802,6 +804,18 @@ export interface components {
             limit: string;
             margin: string;
             measured: string;
+        };
+        HowLine: {
+            id: string;
+            name: string;
+            note?: string;
+            result: string;
+            terms: components["schemas"]["HowTerm"][];
+        };
+        HowTerm: {
+            name: string;
+            op?: string;
+            text: string;
         };
         Input: {
             exact: string;

@@ -147,6 +147,14 @@ li.here.changed .value {
   background: #23211c;
   color: var(--yellow);
 }
+/* A verdict is long: on a smaller screen it takes two lines before it meets the next number. */
+@media (max-width: 1200px) {
+  .value {
+    font-size: var(--size-text);
+    line-height: 1.2;
+    white-space: normal;
+  }
+}
 @media (max-width: 960px) {
   ol {
     grid-template-columns: repeat(4, 1fr);

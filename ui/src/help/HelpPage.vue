@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import { onMounted } from 'vue'
+import { nextTick, onMounted, ref } from 'vue'
+import { useRoute } from 'vue-router'
 
+import { api, unreachable } from '../api/client'
 import PageHeader from '../front/PageHeader.vue'
 import { useShop } from '../job/useShop'
+import { words } from './words'
 
 /** What can be said in a line, and what the words of the craft mean here. */
+const route = useRoute()
 const { load } = useShop()
 onMounted(load)
 
@@ -17,6 +21,16 @@ const lines = [
   ['from letter, top fold', 'the cards that a sheet gives'],
   ['8 3/4 square, score 3 and 8 3/8', 'a recipe to check'],
 ]
+const sums = [
+  ['Creases of an envelope', 'card + thickness + ease, for the width and for the height'],
+  ['Square for a diamond', 'both creases together ÷ √2 + seam, then up to the next tick'],
+  ['Square by a punch board', 'both creases together ÷ √2 + twice the notch'],
+  ['Sheet for a pocket', 'tab + crease to crease + tab wide; flap + crease to crease + back high'],
+  ['Ease that is left', 'between the scores − card − thickness − what the folds eat'],
+  ['What folds eat', 'twice the thickness of the envelope paper'],
+  ['Base of a card', 'its panels beside each other; the first score after the first panel'],
+  ['Usually left, at worst', 'each cut and score half a tick off: by chance, or all one way'],
+]
 const changes = [
   ['12 cards', 'how many'],
   ['top fold', 'another fold'],
@@ -28,17 +42,14 @@ const changes = [
   ['in A7', 'a bought envelope'],
   ['abroad', 'another destination'],
 ]
-const words = [
-  ['Ease', 'Room between card and envelope, both sides together.'],
-  ['Seam', 'Where two flaps overlap and are glued.'],
-  ['Score', 'A pressed line, so that paper folds cleanly. Use a bone folder or a score board.'],
-  ['Grain', 'The direction of the fibres. Paper folds best along it.'],
-  ['Throat', 'The open edge where the card goes in.'],
-  ['Finger gap', 'How far the back stays below the throat, so that a finger can reach the card.'],
-  ['Liner', 'A thin sheet inside: in a card to write on, in an envelope for its pattern.'],
-  ['Corner reading', 'What the ruler of your score board reads at the corner of the sheet.'],
-  ['Overhang', 'What stands out past the edge of the card, such as a bow.'],
-]
+/** The job that was changed last: its own numbers show how everything is worked out. */
+const last = ref<{ id: string; name: string }>()
+onMounted(async () => {
+  const { data } = await api.GET('/api/jobs').catch(unreachable)
+  last.value = data?.jobs[0]
+  await nextTick()
+  if (route.hash) document.querySelector(route.hash)?.scrollIntoView()
+})
 </script>
 
 <template>
@@ -63,12 +74,28 @@ const words = [
           </template>
         </dl>
       </section>
+      <section aria-labelledby="how">
+        <h2 id="how">How it is worked out</h2>
+        <dl>
+          <template v-for="[what, sum] in sums" :key="what">
+            <dt>{{ what }}</dt>
+            <dd>{{ sum }}</dd>
+          </template>
+        </dl>
+        <p v-if="last">
+          With the numbers and drawings of “{{ last.name }}”:
+          <router-link :to="`/jobs/${last.id}/card/sums`" data-test="sums-card">its base</router-link>,
+          <router-link :to="`/jobs/${last.id}/envelope/sums`" data-test="sums-envelope"
+            >its envelope</router-link
+          >. They change as you edit.
+        </p>
+      </section>
       <section aria-labelledby="words">
         <h2 id="words">Words of the craft</h2>
         <dl class="words">
-          <template v-for="[word, what] in words" :key="word">
-            <dt>{{ word }}</dt>
-            <dd>{{ what }}</dd>
+          <template v-for="w in words" :key="w.word">
+            <dt>{{ w.word }}</dt>
+            <dd>{{ w.what }}</dd>
           </template>
         </dl>
       </section>

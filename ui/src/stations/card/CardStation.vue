@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import BaseDrawing from '../../drawing/BaseDrawing.vue'
 import NestDrawing from '../../drawing/NestDrawing.vue'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
+import SumList from '../../fields/SumList.vue'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
@@ -100,5 +101,6 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
     </template>
     <template #from-envelope><EnvelopeStart :job="job" /></template>
     <template #from-paper><PaperStart :job="job" /></template>
+    <template #sums><SumList :lines="card.how" /></template>
   </StationLayout>
 </template>

@@ -6,6 +6,7 @@ import NestDrawing from '../../drawing/NestDrawing.vue'
 import NetDrawing from '../../drawing/NetDrawing.vue'
 import OfferRow from '../../fields/OfferRow.vue'
 import ReadingRow from '../../fields/ReadingRow.vue'
+import SumList from '../../fields/SumList.vue'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 import StationLayout from '../StationLayout.vue'
@@ -149,5 +150,6 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
       </div>
     </template>
     <template #recipe><RecipeDrawer :job="job" @look="reading = $event" /></template>
+    <template #sums><SumList :lines="envelope.how" /></template>
   </StationLayout>
 </template>
