@@ -112,6 +112,8 @@ func ChoicesIn(shop Shop) Choices {
 		"contents":      named(paper.Cautions(), CautionName),
 		"measures":      named(mail.Measures(), measureName),
 		"limits":        named(quotable(), measureName),
+		"colours":       named(paper.Colours(), func(c paper.Colour) string { return string(c) }),
+		"motifs":        named(paper.Motifs(), func(m paper.Motif) string { return string(m) }),
 		"surfaces":      named(paper.Surfaces(), func(s paper.Surface) string { return string(s) }),
 		"rooms":         words(string(AsBlock), "Thick all over", string(AsHeap), "Thick in places"),
 		"sorts":         words(string(LeastPaper), "Least paper", string(Quickest), "Quickest", string(Neatest), "Neatest", string(Cheapest), "Cheapest to post"),

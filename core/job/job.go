@@ -112,6 +112,8 @@ type Part struct {
 	Own *card.Size `json:"own,omitempty"`
 	// Window is set when the middle is cut out behind the layer on top.
 	Window bool `json:"window,omitempty"`
+	// Turned is set when the back of its paper is up.
+	Turned bool `json:"turned,omitempty"`
 	// Ready is how many are cut already.
 	Ready int `json:"ready,omitempty"`
 	// Thing is what a part is that is no paper of the card.

@@ -42,6 +42,12 @@ func (s *Shop) Fields() (list []field.Field) {
 	have := func(path, label string, at *int) field.Field {
 		return field.Field{Path: path + "have", Label: label, Value: &field.Count{At: at, Most: mostHave, Things: "them", Empty: true}}
 	}
+	colour := func(path, label string, at *paper.Colour, or paper.Colour) field.Field {
+		return field.Field{Path: path, Label: label, Value: &field.One[paper.Colour]{At: at, List: field.ListOf("colours", paper.Colours()), Or: or}}
+	}
+	motif := func(path, label string, at *paper.Motif, or paper.Motif) field.Field {
+		return field.Field{Path: path, Label: label, Value: &field.One[paper.Motif]{At: at, List: field.ListOf("motifs", paper.Motifs()), Or: or}}
+	}
 	for i := range s.Sheets {
 		sh, path := &s.Sheets[i], fmt.Sprintf("sheets.%d.", i)
 		list = append(list, name(path, &sh.Name), off(path, &sh.Off), side(path+"width", "Width", &sh.Width), side(path+"height", "Height", &sh.Height))
@@ -59,6 +65,7 @@ func (s *Shop) Fields() (list []field.Field) {
 	kept := field.List{Name: "kept", Knows: sheetList(*s).Knows}
 	for i := range s.Stocks {
 		k, path := &s.Stocks[i], fmt.Sprintf("stocks.%d.", i)
+		front, back := k.Faces()
 		list = append(list, name(path, &k.Name), off(path, &k.Off),
 			field.Field{Path: path + "caliper", Label: "Caliper", Value: &field.Length{At: &k.Caliper, Least: something, Most: mostCaliper, Caliper: true}},
 			field.Field{Path: path + "gsm", Label: "Grams a square metre", Value: &field.Grammage{At: &k.GSM, Most: mostGSM}},
@@ -66,6 +73,8 @@ func (s *Shop) Fields() (list []field.Field) {
 			field.Field{Path: path + "pattern", Label: "Pattern", Value: &field.One[paper.Direction]{At: &k.Pattern, List: field.ListOf("patterns", directions), None: true}},
 			field.Field{Path: path + "surface", Label: "Surface", Value: &field.One[paper.Surface]{At: &k.Surface, List: field.ListOf("surfaces", paper.Surfaces()), Or: paper.Uncoated}},
 			field.Field{Path: path + "sheet", Label: "Kept in", Value: &field.One[string]{At: &k.Sheet, List: kept, None: true, Told: "“%s” is a sheet that is not on the shelf: choose another."}},
+			colour(path+"front.colour", "Front colour", &k.Front.Colour, front.Colour), motif(path+"front.pattern", "Front pattern", &k.Front.Pattern, front.Pattern),
+			colour(path+"back.colour", "Back colour", &k.Back.Colour, back.Colour), motif(path+"back.pattern", "Back pattern", &k.Back.Pattern, back.Pattern),
 			have(path, "How many sheets", &k.Have),
 			field.Field{Path: path + "cents", Label: "A sheet costs", Value: &field.Price{At: &k.Cents, Most: mostCents}})
 	}

@@ -82,6 +82,9 @@ type Stock struct {
 	Have  int  `json:"have,omitempty"`
 	Cents int  `json:"cents,omitempty"`
 	Off   bool `json:"off,omitempty"`
+	// Front and Back are its two sides, as far as somebody said: Faces are what they are.
+	Front Face `json:"front,omitzero"`
+	Back  Face `json:"back,omitzero"`
 }
 
 // HeavyFold is the weight over which a fold across the grain cracks.
@@ -169,13 +172,15 @@ func readStocks(file []byte) ([]Stock, error) {
 		GSM      float64
 		Caliper  measure.Written
 		Surface  Surface
+		// Front and back are its sides, where they are not plain white.
+		Front, Back Face
 	}
 	if err := json.Unmarshal(file, &rows); err != nil {
 		return nil, fmt.Errorf("stocks.json: %w", err)
 	}
 	list := make([]Stock, len(rows))
 	for i, r := range rows {
-		list[i] = Stock{ID: r.ID, Name: r.Name, GSM: r.GSM, Caliper: measure.Length(r.Caliper), Surface: r.Surface}
+		list[i] = Stock{ID: r.ID, Name: r.Name, GSM: r.GSM, Caliper: measure.Length(r.Caliper), Surface: r.Surface, Front: r.Front, Back: r.Back}
 	}
 	return list, nil
 }

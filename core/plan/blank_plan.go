@@ -10,6 +10,7 @@ import (
 	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 	"yellowparcel/core/say"
 )
 
@@ -38,6 +39,9 @@ type BlankPlan struct {
 	// corners of a sheet on its point read.
 	Scores    []ScoreMark `json:"scores"`
 	Alignment string      `json:"alignment,omitempty"`
+	// Inside and Outside are the sides of its paper: it lies flat with the inside up.
+	Inside  paper.Face `json:"inside"`
+	Outside paper.Face `json:"outside"`
 	// Size is the sheet's size, at its edges; empty where none is cut.
 	Size     string       `json:"size"`
 	Sentence say.Sentence `json:"sentence"`
@@ -86,6 +90,10 @@ func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candida
 	p.Where, p.Size = "Where to score", m.by(made.SheetWidth, made.SheetHeight)
 	if k.Bought { // it comes as it is
 		p.Where, p.Size = "Where to cut", ""
+	}
+	p.Inside, p.Outside = paper.Face{Colour: paper.Kraft, Pattern: paper.Plain}, paper.Face{Colour: paper.Kraft, Pattern: paper.Plain}
+	if stock, ok := m.Shop().Stock(m.Job().Envelope.Stock); ok && !k.Bought {
+		p.Inside, p.Outside = stock.Up(!m.Job().Envelope.PatternInside), stock.Up(m.Job().Envelope.PatternInside)
 	}
 	p.Closed.Width, p.Closed.Height = m.shown(made.Width), m.shown(made.Height)
 	p.Readings = append(m.blankReadings(c, slots), m.optionReadings(c)...)

@@ -114,6 +114,7 @@ func noted(j job.Job, shop job.Shop, path string) job.Job {
 var offers = map[string]func(m maker, id string) (job.Job, error){
 	"start.schools":  maker.takeSchool,
 	"envelope":       maker.takeEnvelope,
+	"card":           turnCard,
 	"envelope.sizes": takeSize,
 	"things":         maker.takeApart,
 	"match":          maker.takeMatch,
@@ -121,6 +122,14 @@ var offers = map[string]func(m maker, id string) (job.Job, error){
 	"mail.remedies":  maker.takeRemedy,
 	"recipe":         maker.takeRecipe,
 	"layers.rungs":   maker.takeRung,
+}
+
+// turnCard turns the card a quarter, with all that lies on it.
+func turnCard(m maker, how string) (job.Job, error) {
+	if how != "turn" {
+		return m.Job(), say.Refuse("“%s” is nothing that can be done to the card.", say.Clip(how))
+	}
+	return job.TurnCard(m.Job()), nil
 }
 
 // Offers are the paths at which the plan offers something to take.

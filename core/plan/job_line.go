@@ -8,6 +8,7 @@ import (
 	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 	"yellowparcel/core/say"
 )
 
@@ -40,12 +41,16 @@ type LinePaper struct {
 	Height float64 `json:"height"`
 	Disc   bool    `json:"disc,omitempty"`
 	Thing  bool    `json:"thing,omitempty"`
+	// Colour is that of the side that is up, of a paper.
+	Colour paper.Colour `json:"colour,omitempty"`
 }
 
 // LineEnvelope is the closed envelope of a job, in millimetres.
 type LineEnvelope struct {
 	Width  float64 `json:"width"`
 	Height float64 `json:"height"`
+	// Colour is that of its outside.
+	Colour paper.Colour `json:"colour"`
 }
 
 // Line is the job's line in the list. Whatever is wrong with the job, there is one.
@@ -64,7 +69,7 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 	papers := []LinePaper{}
 	for i, p := range m.Relief().Parts {
 		if part := m.Job().Parts[m.Laid()[i]]; part.Kind != job.LinerPart && (part.Thing == nil || !part.Thing.Inside) {
-			papers = append(papers, LinePaper{tenth(p.X0), tenth(p.Y0), tenth(p.X1 - p.X0), tenth(p.Y1 - p.Y0), p.Disc, part.Thing != nil})
+			papers = append(papers, LinePaper{tenth(p.X0), tenth(p.Y0), tenth(p.X1 - p.X0), tenth(p.Y1 - p.Y0), p.Disc, part.Thing != nil, colourOf(m, part)})
 		}
 	}
 	if raw, err := json.Marshal(papers); err == nil {
@@ -77,7 +82,10 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 		if (e.Width < e.Height) != (l.Width < l.Height) {
 			w, h = h, w
 		}
-		l.Envelope = &LineEnvelope{w, h}
+		l.Envelope = &LineEnvelope{w, h, paper.Kraft}
+		if stock, ok := m.Shop().Stock(m.Job().Envelope.Stock); ok && !chosen.Kind.Bought {
+			l.Envelope.Colour = stock.Up(m.Job().Envelope.PatternInside).Colour
+		}
 	}
 	l.Words = foundBy(m, chosen)
 	book, posted := m.Book()
@@ -91,6 +99,15 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 		l.Tone, l.Problem = say.Care, m.Missing()[0].Text
 	}
 	return l
+}
+
+// colourOf is the colour of a paper that is up; none of a thing.
+func colourOf(m maker, p job.Part) paper.Colour {
+	if p.Thing != nil {
+		return ""
+	}
+	stock, _ := m.Shop().Stock(p.Stock)
+	return stock.Up(p.Turned).Colour
 }
 
 // foundBy is what a job is found by: its fold, papers, things, envelope and destination.

@@ -9,6 +9,7 @@ import (
 	"yellowparcel/core/card"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 	"yellowparcel/core/say"
 )
 
@@ -58,6 +59,8 @@ type LayerRow struct {
 	// OnRung is set when it is that stop.
 	Rung   int  `json:"rung"`
 	OnRung bool `json:"onRung"`
+	// Face is the side of its paper that is up.
+	Face paper.Face `json:"face"`
 	// Window is the middle that may be cut out behind the layer on top.
 	Window string `json:"window"`
 	// Edited are the paths of the fields that size it; Sizing is how that is done.
@@ -147,7 +150,7 @@ func (m layersStation) layerRow(at int, l card.Layer) LayerRow {
 	stock, _ := m.Shop().Stock(part.Stock)
 	row := LayerRow{
 		ID: part.ID, Name: part.Name, Part: at, Width: l.Width, Height: l.Height, Size: m.by(l.Width, l.Height),
-		X: l.X.Millimetres(), Y: l.Y.Millimetres(), Paper: stock.Name, Mount: "glued flat", Rungs: []RungPlan{}, Edited: edited(at, part), Sizing: sizing(part),
+		X: l.X.Millimetres(), Y: l.Y.Millimetres(), Paper: stock.Name, Mount: "glued flat", Rungs: []RungPlan{}, Edited: edited(at, part), Sizing: sizing(part), Face: stock.Up(part.Turned),
 	}
 	switch {
 	case part.Kind == job.BasePart:

@@ -369,11 +369,13 @@ export interface components {
             folding: components["schemas"]["Net"];
             folds: components["schemas"]["FoldStep"][];
             holes: components["schemas"]["Point"][][];
+            inside: components["schemas"]["Face"];
             lies: components["schemas"]["Size"];
             liner: components["schemas"]["Point"][];
             net: components["schemas"]["Net"];
             notes: components["schemas"]["Note"][];
             options: string[];
+            outside: components["schemas"]["Face"];
             overlap: components["schemas"]["Shown"];
             readings: components["schemas"]["Reading"][];
             scores: components["schemas"]["ScoreMark"][];
@@ -685,6 +687,10 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        Face: {
+            colour?: string;
+            pattern?: string;
+        };
         File: {
             /** @description the classes, cheapest first */
             classes: components["schemas"]["ClassFile"][];
@@ -900,6 +906,7 @@ export interface components {
         };
         LayerRow: {
             edited: string[];
+            face: components["schemas"]["Face"];
             /** Format: int64 */
             height: number;
             id: string;
@@ -970,12 +977,14 @@ export interface components {
             when?: components["schemas"]["When"][];
         };
         LineEnvelope: {
+            colour: string;
             /** Format: double */
             height: number;
             /** Format: double */
             width: number;
         };
         LinePaper: {
+            colour?: string;
             disc?: boolean;
             /** Format: double */
             height: number;
@@ -1202,6 +1211,7 @@ export interface components {
             ready?: number;
             stock: string;
             thing?: components["schemas"]["Thing"];
+            turned?: boolean;
             window?: boolean;
         };
         PartPlan: {
@@ -1715,10 +1725,12 @@ export interface components {
             setting: components["schemas"]["Shown"];
         };
         Stock: {
+            back?: components["schemas"]["Face"];
             /** Format: int64 */
             caliper: number;
             /** Format: int64 */
             cents?: number;
+            front?: components["schemas"]["Face"];
             grain?: string;
             /** Format: double */
             gsm: number;

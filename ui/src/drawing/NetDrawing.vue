@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 
-import type { Dimension, Net, ScoreMark } from '../api/client'
+import type { Dimension, Face, Net, ScoreMark } from '../api/client'
+import FaceDefs from './FaceDefs.vue'
+import { fillOf } from './faces'
 import LineKey from './LineKey.vue'
 import ScoreMarks from './ScoreMarks.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
@@ -19,6 +21,8 @@ const props = withDefaults(
     alignment?: string
     /** The sheet's size, at its edges. */
     size?: string
+    /** The side of its paper that is up, as it lies flat. */
+    side?: Face
     /** The size of the closed envelope. */
     closed?: string
     /** The card lying on the face, in millimetres. */
@@ -30,7 +34,15 @@ const props = withDefaults(
     unit: 'in' | 'mm'
     words: string
   }>(),
-  { scores: () => [], alignment: '', size: '', closed: '', liner: () => [], holes: () => [] },
+  {
+    scores: () => [],
+    alignment: '',
+    size: '',
+    closed: '',
+    side: () => ({ colour: 'kraft', pattern: 'plain' }),
+    liner: () => [],
+    holes: () => [],
+  },
 )
 
 type Point = Net['outline'][number]
@@ -115,6 +127,7 @@ const flaps = computed(() =>
           <circle cx="2" cy="2" r="0.9" class="dots" />
         </pattern>
       </defs>
+      <FaceDefs :faces="[side]" />
       <path class="drawn drawn-away" :d="path(net.sheet, s)" data-part="sheet" />
       <path
         v-for="(away, i) in net.cutAway"
@@ -124,7 +137,12 @@ const flaps = computed(() =>
         :fill="`url(#${hatch}-away)`"
         data-part="away"
       />
-      <path class="drawn drawn-cut drawn-paper" :d="path(net.outline, s)" data-part="outline" />
+      <path
+        class="drawn drawn-cut drawn-paper"
+        :style="{ fill: fillOf(side) }"
+        :d="path(net.outline, s)"
+        data-part="outline"
+      />
       <path
         v-for="g in net.glue"
         :key="g.panel + g.onto + g.zone[0]?.x"
@@ -210,6 +228,7 @@ const flaps = computed(() =>
         :text="d.text"
         :name="d.id"
         :shift="d.shift * s"
+        :before="pointed"
         :field="d.field"
       />
       <template v-if="!small">

@@ -13,6 +13,8 @@ const props = withDefaults(
     text: string
     name: string
     shift?: number
+    /** The text of a line that runs down stands before it, where there is no room behind. */
+    before?: boolean
     /** The path of what is typed for it: both light up together. */
     field?: string
   }>(),
@@ -56,15 +58,21 @@ const middle = computed(() => ({
     @pointerenter="field && light(field)"
     @pointerleave="dim(field)"
   >
+    <line v-if="field" class="hit" v-bind="line" />
     <path v-if="leads" class="drawn lead" :d="leads" />
     <line class="drawn drawn-size" v-bind="line" :data-size="name" />
     <path class="drawn drawn-size" :d="ends" />
     <text v-if="across" class="drawing-text" :x="middle.x" :y="middle.y - 8" text-anchor="middle">{{
       text
     }}</text>
-    <text v-else class="drawing-text" :x="middle.x + 9" :y="middle.y + 8" text-anchor="start">{{
-      text
-    }}</text>
+    <text
+      v-else
+      class="drawing-text"
+      :x="middle.x + (before ? -9 : 9)"
+      :y="middle.y + 8"
+      :text-anchor="before ? 'end' : 'start'"
+      >{{ text }}</text
+    >
   </g>
 </template>
 
@@ -80,6 +88,11 @@ text {
 }
 .lit text {
   fill: var(--crease);
+}
+/* Wide enough to be pointed at. */
+.hit {
+  stroke: transparent;
+  stroke-width: 18;
 }
 .lead {
   stroke: var(--soft);

@@ -7,7 +7,6 @@ import type { ListedJob } from '../api/client'
 const props = defineProps<{ job: ListedJob; scale: number; width: number; height: number }>()
 
 const out = 0.5 // of the card's height stands above the envelope
-const fills = ['var(--sheet)', 'var(--kraft)', 'var(--kraft-deep)']
 
 const card = computed(() => ({ w: props.job.width / 1e6, h: props.job.height / 1e6 }))
 const envelope = computed(() => props.job.envelope)
@@ -57,7 +56,7 @@ const pocket = computed(() => {
             v-else
             class="drawn drawn-cut"
             :class="{ thing: p.thing }"
-            :style="p.thing ? undefined : { fill: fills[i % fills.length] }"
+            :style="p.thing ? undefined : { fill: `var(--c-${p.colour ?? 'white'})` }"
             :x="p.x"
             :y="p.y"
             :width="p.width"
@@ -65,7 +64,12 @@ const pocket = computed(() => {
           />
         </template>
       </g>
-      <path v-if="pocket" class="drawn drawn-cut pocket" :d="pocket" />
+      <path
+        v-if="pocket"
+        class="drawn drawn-cut pocket"
+        :style="{ '--of': `var(--c-${laid.e?.colour ?? 'kraft'})` }"
+        :d="pocket"
+      />
     </g>
   </svg>
 </template>
@@ -84,6 +88,6 @@ const pocket = computed(() => {
   fill: var(--kraft-deep);
 }
 .pocket {
-  fill: color-mix(in srgb, var(--kraft) 88%, transparent);
+  fill: color-mix(in srgb, var(--of) 90%, transparent);
 }
 </style>

@@ -63,8 +63,32 @@ const tools = computed(() => shop.value?.tools ?? [])
         list="stocks"
         title="Papers and boards"
         :entries="body.stocks"
-        :columns="['Caliper', 'gsm', 'Grain', 'Pattern', 'Surface', 'Kept in', 'Sheets']"
-        :cells="['caliper', 'gsm', 'grain', 'pattern', 'surface', 'sheet', 'have']"
+        :columns="[
+          'Caliper',
+          'gsm',
+          'Grain',
+          'Pattern',
+          'Surface',
+          'Kept in',
+          'Sheets',
+          'Front',
+          'Its pattern',
+          'Back',
+          'Its pattern there',
+        ]"
+        :cells="[
+          'caliper',
+          'gsm',
+          'grain',
+          'pattern',
+          'surface',
+          'sheet',
+          'have',
+          'front.colour',
+          'front.pattern',
+          'back.colour',
+          'back.pattern',
+        ]"
         enter="Enter a paper"
         :show-off="showOff"
         wide

@@ -74,7 +74,7 @@ const behind = inject<Ref<boolean>>('behind')
           :key="drawer"
           class="drawer"
           role="tabpanel"
-          tabindex="-1"
+          tabindex="0"
           :aria-label="drawers.find((d) => d.id === drawer)?.name"
           data-test="drawer"
           :data-drawer="drawer"
@@ -89,6 +89,10 @@ const behind = inject<Ref<boolean>>('behind')
 </template>
 
 <style scoped>
+.drawer:focus-visible {
+  outline: 3px solid var(--air-blue);
+  outline-offset: -3px;
+}
 .station {
   display: grid;
   grid-template-rows: auto minmax(0, 1fr);
@@ -184,9 +188,6 @@ const behind = inject<Ref<boolean>>('behind')
   align-content: start;
   scrollbar-width: thin;
   scrollbar-color: var(--kraft-deep) transparent;
-}
-.drawer:focus {
-  outline: none;
 }
 .foot {
   flex: none;

@@ -74,6 +74,14 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
         />
         <TypedField :of="job" path="count" />
       </div>
+      <v-btn
+        variant="outlined"
+        size="small"
+        class="turn"
+        data-test="turn-card"
+        @click="job.take('card', 'turn')"
+        >Turn the card</v-btn
+      >
       <ChoiceRow
         label="Fold"
         name="fold"
@@ -104,3 +112,9 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
     <template #sums><SumList :lines="card.how" /></template>
   </StationLayout>
 </template>
+
+<style scoped>
+.turn {
+  justify-self: start;
+}
+</style>

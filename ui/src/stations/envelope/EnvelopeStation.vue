@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 
+import type { Face } from '../../api/client'
 import FoldingView from '../../drawing/FoldingView.vue'
 import NestDrawing from '../../drawing/NestDrawing.vue'
 import NetDrawing from '../../drawing/NetDrawing.vue'
@@ -29,6 +30,11 @@ const outer = computed(() => ({
   width: plan.value.card.room.outerSize.width / 1e6,
   height: plan.value.card.room.outerSize.height / 1e6,
 }))
+
+const faceName = (f: Face) =>
+  f.pattern && f.pattern !== 'plain' ? `${f.colour}, ${f.pattern}` : (f.colour ?? '')
+const turnPaper = () =>
+  props.job.set('envelope.patternInside', wish.value.envelope.patternInside ? 'no' : 'yes')
 
 const views = [
   { id: 'flat', name: 'Flat' },
@@ -85,6 +91,7 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
         :scores="blank.scores"
         :alignment="blank.alignment"
         :size="blank.size"
+        :side="blank.inside"
         :closed="`${blank.closed.width.text} × ${blank.closed.height.text}`"
         :card="card"
         :liner="blank.liner"
@@ -145,6 +152,14 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
       />
     </template>
     <template #finish>
+      <p v-if="blank.options.includes('envelope.patternInside')" class="acts">
+        <v-btn variant="outlined" size="small" data-test="turn-paper" @click="turnPaper"
+          >Turn the paper over</v-btn
+        >
+        <span class="soft"
+          >Outside: {{ faceName(blank.outside) }}. Inside: {{ faceName(blank.inside) }}.</span
+        >
+      </p>
       <div class="field-grid">
         <TypedField v-for="o in blank.options" :key="o" :of="job" :path="o" />
       </div>
@@ -153,3 +168,13 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
     <template #sums><SumList :lines="envelope.how" /></template>
   </StationLayout>
 </template>
+
+<style scoped>
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--near) var(--gap);
+  align-items: center;
+  margin-bottom: var(--gap);
+}
+</style>

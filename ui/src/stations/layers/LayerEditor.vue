@@ -78,6 +78,14 @@ function size(how: string) {
         <TypedField :of="job" :path="`${path}.name`" />
         <TypedField :of="job" :path="`${path}.stock`" :label="`Paper of ${part.name}`" />
       </div>
+      <v-btn
+        variant="outlined"
+        size="small"
+        class="turn"
+        :data-test="`turn-${at}`"
+        @click="job.set(`${path}.turned`, part.turned ? 'no' : 'yes')"
+        >Turn the paper over</v-btn
+      >
       <RungSlider v-if="row && row.rungs.length > 1" :row="row" @take="job.take('layers.rungs', $event)" />
       <template v-if="part.kind !== 'base'">
         <div class="field-grid">
@@ -116,6 +124,9 @@ function size(how: string) {
 </template>
 
 <style scoped>
+.turn {
+  justify-self: start;
+}
 .layer {
   border-bottom: 1px solid var(--line);
 }
