@@ -152,7 +152,7 @@ func TestSaidFirstAndWorkedOut(t *testing.T) {
 	}
 	w.click(test("note-act"))
 	w.waitFor("another envelope", func() (string, bool) {
-		text := w.text(test("notes"))
+		text := w.MustEval(`() => document.querySelector('[data-test=notes]')?.textContent ?? ''`).Str()
 		return text, !strings.Contains(text, "too thick for a flat")
 	})
 	w.see(test("ticket-sheet"), "was")

@@ -23,7 +23,7 @@ import (
 )
 
 // patience bounds every wait; nothing sleeps for it.
-const patience = 8 * time.Second
+const patience = 20 * time.Second
 
 // program is one running Yellow Parcel.
 type program struct {

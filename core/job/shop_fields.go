@@ -43,10 +43,10 @@ func (s *Shop) Fields() (list []field.Field) {
 		return field.Field{Path: path + "have", Label: label, Value: &field.Count{At: at, Most: mostHave, Things: "them", Empty: true}}
 	}
 	colour := func(path, label string, at *paper.Colour, or paper.Colour) field.Field {
-		return field.Field{Path: path, Label: label, Value: &field.One[paper.Colour]{At: at, List: field.ListOf("colours", paper.Colours()), Or: or}}
+		return field.Field{Path: path, Label: label, Value: &field.One[paper.Colour]{At: at, List: field.ListOf("colours", paper.Colours()), None: true, Or: or}}
 	}
 	motif := func(path, label string, at *paper.Motif, or paper.Motif) field.Field {
-		return field.Field{Path: path, Label: label, Value: &field.One[paper.Motif]{At: at, List: field.ListOf("motifs", paper.Motifs()), Or: or}}
+		return field.Field{Path: path, Label: label, Value: &field.One[paper.Motif]{At: at, List: field.ListOf("motifs", paper.Motifs()), None: true, Or: or}}
 	}
 	for i := range s.Sheets {
 		sh, path := &s.Sheets[i], fmt.Sprintf("sheets.%d.", i)

@@ -9,7 +9,7 @@ type Face struct {
 // Colour is a colour that papers come in.
 type Colour string
 
-// The colours; white when nobody said.
+// The colours; empty when nobody said.
 const (
 	White  Colour = "white"
 	Cream  Colour = "cream"
@@ -56,11 +56,10 @@ func (f Face) or(g Face) Face {
 }
 
 // Faces are the two sides of a paper, the better one first: as the maker said, or as the one
-// of that ID that ships has them, or plain white.
+// of that ID that ships has them. Where nobody said a colour there is none.
 func (s Stock) Faces() (front, back Face) {
 	ships, _ := StockByID(s.ID)
-	white := Face{White, Plain}
-	return s.Front.or(ships.Front).or(white), s.Back.or(ships.Back).or(white)
+	return s.Front.or(ships.Front), s.Back.or(ships.Back)
 }
 
 // Up is the side of a paper that is up.

@@ -91,7 +91,6 @@ func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candida
 	if k.Bought { // it comes as it is
 		p.Where, p.Size = "Where to cut", ""
 	}
-	p.Inside, p.Outside = paper.Face{Colour: paper.Kraft, Pattern: paper.Plain}, paper.Face{Colour: paper.Kraft, Pattern: paper.Plain}
 	if stock, ok := m.Shop().Stock(m.Job().Envelope.Stock); ok && !k.Bought {
 		p.Inside, p.Outside = stock.Up(!m.Job().Envelope.PatternInside), stock.Up(m.Job().Envelope.PatternInside)
 	}

@@ -50,7 +50,7 @@ type LineEnvelope struct {
 	Width  float64 `json:"width"`
 	Height float64 `json:"height"`
 	// Colour is that of its outside.
-	Colour paper.Colour `json:"colour"`
+	Colour paper.Colour `json:"colour,omitempty"`
 }
 
 // Line is the job's line in the list. Whatever is wrong with the job, there is one.
@@ -82,7 +82,7 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 		if (e.Width < e.Height) != (l.Width < l.Height) {
 			w, h = h, w
 		}
-		l.Envelope = &LineEnvelope{w, h, paper.Kraft}
+		l.Envelope = &LineEnvelope{w, h, ""}
 		if stock, ok := m.Shop().Stock(m.Job().Envelope.Stock); ok && !chosen.Kind.Bought {
 			l.Envelope.Colour = stock.Up(m.Job().Envelope.PatternInside).Colour
 		}

@@ -977,7 +977,7 @@ export interface components {
             when?: components["schemas"]["When"][];
         };
         LineEnvelope: {
-            colour: string;
+            colour?: string;
             /** Format: double */
             height: number;
             /** Format: double */

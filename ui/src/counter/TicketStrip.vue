@@ -8,6 +8,9 @@ const props = defineProps<{ jobId: string; lines: TicketLine[]; station: string 
 /** How long a changed number stays marked, with what it was before. */
 const markedFor = 4000
 
+/** A longer value is written smaller, and in two lines where it has to be. */
+const mostChars = 20
+
 const was = reactive<Record<string, string>>({})
 const timers: Record<string, number> = {}
 
@@ -44,7 +47,7 @@ watch(
           :data-test="`ticket-${line.id}`"
         >
           <span class="label">{{ line.label }}</span>
-          <span class="value" :class="`ticket-${line.tone}`">
+          <span class="value" :class="[`ticket-${line.tone}`, { long: line.value.length > mostChars }]">
             <span v-if="line.tone !== 'fine'" class="flagged" aria-hidden="true">!</span>{{ line.value }}
           </span>
           <span v-if="line.id in was" class="was">was {{ was[line.id] }}</span>
@@ -114,6 +117,11 @@ a:focus-visible {
   font-size: var(--size-number);
   font-weight: 650;
   white-space: nowrap;
+}
+.value.long {
+  font-size: var(--size-text);
+  line-height: 1.2;
+  white-space: normal;
 }
 .changed .value {
   animation: arrive 1.2s ease-out;

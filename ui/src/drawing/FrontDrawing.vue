@@ -24,6 +24,8 @@ const face = computed(() => {
 })
 const panel = computed(() => props.layers.rows[props.layers.rows.length - 1]!)
 
+// Papers that lie on each other differ by a pattern of lines as well as by tone.
+const fills = ['var(--sheet)', 'url(#layer-lines)', 'url(#layer-dots)']
 /** Pixels for the size beside the card: as many as its text takes. */
 const right = computed(() => 34 + 12 * props.layers.panelHeight.text.length)
 </script>
@@ -40,12 +42,28 @@ const right = computed(() => 34 + 12 * props.layers.panelHeight.text.length)
   >
     <template #default="{ s }">
       <FaceDefs :faces="layers.rows.map((r) => r.face)" />
+      <defs>
+        <pattern
+          id="layer-lines"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="7" height="7" class="ground" />
+          <line x1="0" y1="0" x2="0" y2="7" class="grain" />
+        </pattern>
+        <pattern id="layer-dots" width="9" height="9" patternUnits="userSpaceOnUse">
+          <rect width="9" height="9" class="light" />
+          <circle cx="3" cy="3" r="1.1" class="dot" />
+        </pattern>
+      </defs>
       <rect
-        v-for="r in layers.rows"
+        v-for="(r, i) in layers.rows"
         :key="r.id"
         class="drawn drawn-cut paper"
         :class="{ lit: r.part === lit }"
-        :style="{ fill: fillOf(r.face) }"
+        :style="{ fill: fillOf(r.face, fills[i % fills.length] ?? '') }"
         :x="r.x * s"
         :y="r.y * s"
         :width="mm(r.width) * s"

@@ -39,7 +39,7 @@ const props = withDefaults(
     alignment: '',
     size: '',
     closed: '',
-    side: () => ({ colour: 'kraft', pattern: 'plain' }),
+    side: () => ({}),
     liner: () => [],
     holes: () => [],
   },
@@ -139,7 +139,7 @@ const flaps = computed(() =>
       />
       <path
         class="drawn drawn-cut drawn-paper"
-        :style="{ fill: fillOf(side) }"
+        :style="{ fill: fillOf(side, 'var(--kraft)') }"
         :d="path(net.outline, s)"
         data-part="outline"
       />

@@ -2,7 +2,8 @@ import type { Face } from '../api/client'
 
 export const nameOf = (f: Face) => `face-${f.colour ?? 'white'}-${f.pattern ?? 'plain'}`
 
-/** What a paper is filled with, the side that is up; its pattern is defined by FaceDefs. */
-export function fillOf(f: Face): string {
-  return f.pattern && f.pattern !== 'plain' ? `url(#${nameOf(f)})` : `var(--c-${f.colour ?? 'white'})`
+/** What a paper is filled with, the side that is up; its pattern is defined by FaceDefs. Where nobody said a colour: with what is given. */
+export function fillOf(f: Face, or: string): string {
+  if (f.pattern && f.pattern !== 'plain') return `url(#${nameOf(f)})`
+  return f.colour ? `var(--c-${f.colour})` : or
 }

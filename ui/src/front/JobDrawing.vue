@@ -6,6 +6,7 @@ import type { ListedJob } from '../api/client'
 /** A card with its layers, drawn out of its envelope so that both are seen; all of a list to one scale. */
 const props = defineProps<{ job: ListedJob; scale: number; width: number; height: number }>()
 
+const fills = ['sheet', 'kraft', 'kraft-deep']
 const out = 0.5 // of the card's height stands above the envelope
 
 const card = computed(() => ({ w: props.job.width / 1e6, h: props.job.height / 1e6 }))
@@ -56,7 +57,9 @@ const pocket = computed(() => {
             v-else
             class="drawn drawn-cut"
             :class="{ thing: p.thing }"
-            :style="p.thing ? undefined : { fill: `var(--c-${p.colour ?? 'white'})` }"
+            :style="
+              p.thing ? undefined : { fill: p.colour ? `var(--c-${p.colour})` : `var(--${fills[i % 3]})` }
+            "
             :x="p.x"
             :y="p.y"
             :width="p.width"

@@ -32,7 +32,7 @@ const outer = computed(() => ({
 }))
 
 const faceName = (f: Face) =>
-  f.pattern && f.pattern !== 'plain' ? `${f.colour}, ${f.pattern}` : (f.colour ?? '')
+  f.pattern && f.pattern !== 'plain' ? `${f.colour}, ${f.pattern}` : f.colour || 'plain'
 const turnPaper = () =>
   props.job.set('envelope.patternInside', wish.value.envelope.patternInside ? 'no' : 'yes')
 
