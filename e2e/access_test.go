@@ -13,8 +13,8 @@ import (
 
 // What axe-core, which knows the rules of accessible pages, finds on the page that is open:
 // nothing that is serious.
-const axeRun = `async () => {
-	const found = await axe.run(document, { resultTypes: ['violations'] })
+const axeRun = `async (only) => {
+	const found = await axe.run(document, { resultTypes: ['violations'], ...(only ? { runOnly: [only] } : {}) })
 	return found.violations
 		.filter((v) => v.impact === 'serious' || v.impact === 'critical')
 		.map((v) => v.id + ': ' + v.help + ': ' + v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' | '))
@@ -38,7 +38,11 @@ func TestNothingSeriousForAxe(t *testing.T) {
 				if _, err := (proto.RuntimeEvaluate{Expression: string(axe) + ";true"}).Call(w); err != nil {
 					t.Fatal(err)
 				}
-				if got := w.MustEval(axeRun).Str(); got != "" {
+				only := ""
+				if lamp == "lamp" { // by lamp nothing differs but the colours
+					only = "color-contrast"
+				}
+				if got := w.MustEval(axeRun, only).Str(); got != "" {
 					t.Errorf("%s: %s", where, got)
 				}
 			}

@@ -14,6 +14,7 @@ import (
 
 	"github.com/go-rod/rod/lib/proto"
 
+	"yellowparcel/core/job"
 	"yellowparcel/demo"
 )
 
@@ -53,7 +54,7 @@ func TestLook(t *testing.T) {
 			w.see(test("ticket-card"), "136.5")
 		}
 		others := sheet{}
-		for _, page := range []string{"/", "/shelf", "/rules", "/nowhere"} {
+		for _, page := range []string{"/", "/shelf", "/rules", "/help", "/nowhere"} {
 			w.goTo(page)
 			w.see("h1", "")
 			others.row(w.picture(t))
@@ -66,7 +67,11 @@ func TestLook(t *testing.T) {
 				at := strings.TrimSuffix(w.openJob(j.Name), "card")
 				w.goTo(at + station)
 				w.see(test("headline"), "")
-				pictures := []image.Image{w.picture(t)}
+				pictures := []image.Image{}
+				for _, drawer := range drawersOf(station) {
+					w.drawer(drawer)
+					pictures = append(pictures, w.picture(t))
+				}
 				views := w.MustEval(`() => [...document.querySelectorAll('[data-test*=view-][type=radio]')].map(e => e.dataset.test)`)
 				for _, v := range views.Arr()[min(1, len(views.Arr())):] {
 					w.pick(v.Str())
@@ -127,6 +132,18 @@ func TestLook(t *testing.T) {
 	w.see(test("state"), "does not answer")
 	errors.row(lost, w.picture(t))
 	errors.write(t, filepath.Join(dir, "errors.png"))
+}
+
+// drawersOf are the drawers of a station.
+func drawersOf(station string) (ids []string) {
+	for _, s := range job.Stations() {
+		for _, d := range s.Drawers {
+			if s.ID == station {
+				ids = append(ids, d.ID)
+			}
+		}
+	}
+	return ids
 }
 
 // picture is the whole page, as far as three windows down.

@@ -34,6 +34,9 @@ func TestPictures(t *testing.T) {
 		t.Fatal(err)
 	}
 	take("jobs")
+	w.fill("line", "5 3/8 square, 3 layres, 12 cards, to the UK")
+	w.see(test("line-unread"), "layers")
+	take("line")
 	at := w.openJob("Meteor-night thanks, square")
 	at = at[:len(at)-len("card")]
 	for _, station := range []string{"card", "envelope", "mail", "paper"} {
@@ -57,6 +60,9 @@ func TestPictures(t *testing.T) {
 	w.goTo(to + "envelope/choose")
 	w.see(test("comparison-sentence"), "")
 	take("comparison")
+	w.goTo(to + "envelope/sums")
+	w.see(test("sum-square"), "")
+	take("sums")
 	w.click(test("choose-tuck"))
 	w.fill("field-envelope.depth", "5/8")
 	w.see(".readings", "5/8 deep")

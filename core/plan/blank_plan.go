@@ -35,6 +35,8 @@ type BlankPlan struct {
 	Where      string      `json:"where"`
 	Net        blank.Net   `json:"net"`
 	Dimensions []Dimension `json:"dimensions"`
+	// Callouts are radii and tapers, each where it is cut.
+	Callouts []Callout `json:"callouts"`
 	// Scores are the readings to set, each at its crease; Alignment is what the other
 	// corners of a sheet on its point read.
 	Scores    []ScoreMark `json:"scores"`
@@ -82,7 +84,7 @@ func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candida
 	p := BlankPlan{
 		Sheet: m.shown(made.SheetWidth), Exact: m.shown(cmp.Or(made.Exact, made.SheetWidth)),
 		EaseWidth: m.shown(made.EaseWidth), EaseHeight: m.shown(made.EaseHeight), Seam: m.shown(made.Seam), Overlap: m.shown(made.Overlap),
-		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Seen(), Lies: m.lies(c), Dimensions: m.dimensions(c), Scores: m.scoreMarks(c), Alignment: alignment(m, c), Liner: m.lining(c),
+		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Seen(), Lies: m.lies(c), Dimensions: m.dimensions(c), Callouts: callouts(m, c), Scores: m.scoreMarks(c), Alignment: alignment(m, c), Liner: m.lining(c),
 		Sentence: m.waySlots(c, made.Way(), slots).Sentence(slices.Concat(k.Words.Sentence, k.Way(made.Way().ID).Sentence)...),
 		Drawing:  slots.Text(k.Words.Drawing...),
 		Folds:    m.foldSteps(c), Folding: m.folding(c), Holes: holes(made), Wishes: m.wishes(k), Options: m.options(k),
@@ -135,11 +137,16 @@ func (m envelopeStation) slots(c compare.Candidate) say.Slots {
 	return s
 }
 
+// bothEases are the two eases of an envelope as a reading.
+func bothEases(m maker, made blank.Made) string {
+	return nearLimit(m, made.EaseWidth, 0) + " × " + nearLimit(m, made.EaseHeight, 0)
+}
+
 // blankReadings are the numbers of a blank.
 func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []Reading {
 	made, show := c.Made, m.Style().Show
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	seam := Reading{"seam", "Seam", show(made.Seam), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width))}
+	seam := Reading{"seam", "Seam", nearLimit(m.maker, made.Seam, a.Width), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width))}
 	if made.SeamMax > 0 && show(made.SeamMax) != show(made.Seam) {
 		seam.Note = fmt.Sprintf("to %s; %s", show(made.SeamMax), seam.Note)
 	}
@@ -151,13 +158,13 @@ func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []R
 	if c.Kind.Whole {
 		return []Reading{
 			{"closed", "Outside", m.by(made.Width, made.Height), opensOn[c.Opens]},
-			{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), verdicts[c.Fit.Verdict].why},
+			{"ease", "Ease", bothEases(m.maker, made), verdicts[c.Fit.Verdict].why},
 			m.layersReading(made.Net, made.Folded.Layers),
 		}
 	}
 	list := []Reading{
 		{"closed", "Closed size", m.by(made.Width, made.Height), closed},
-		{"ease", "Ease", m.by(made.EaseWidth, made.EaseHeight), "along and across the throat"},
+		{"ease", "Ease", bothEases(m.maker, made), "along and across the throat"},
 		seam,
 		{"overlap", "Flap overlap", show(made.Overlap), slots.Text(c.Kind.Words.Overlap...)},
 		{"worst", "At worst", m.leftWords(left.Worst), fmt.Sprintf("ease left if all is %s off; usually %s", m.fine().Show(m.Style().Tick/2), m.leftWords(left.Usual))},

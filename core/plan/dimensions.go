@@ -1,6 +1,8 @@
 package plan
 
 import (
+	"slices"
+
 	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/measure"
@@ -38,6 +40,35 @@ func (m envelopeStation) dimensions(c compare.Candidate) []Dimension {
 		flap := mark("flap", from, to, right*0.48)
 		flap.Field = "envelope.flap"
 		return append(list, flap)
+	}
+	return list
+}
+
+// Callout is a measure that is too small to be drawn between two points: it is said at its
+// place.
+type Callout struct {
+	At    blank.Point `json:"at"`
+	Text  string      `json:"text"`
+	Field string      `json:"field"`
+}
+
+// callouts are the radii and the taper that the maker set, each where it is cut.
+func callouts(m envelopeStation, c compare.Candidate) []Callout {
+	list, wish, show := []Callout{}, m.Job().Envelope, m.Style().Show
+	if c.Kind.Bought {
+		return list
+	}
+	for _, p := range c.Made.Seen().Panels {
+		x0, y0, x1, y1 := p.Outline.Box()
+		switch {
+		case p.ID == "top" && wish.Corner > 0:
+			list = append(list, Callout{blank.Point{X: x0, Y: y0}, "round " + show(wish.Corner), "envelope.corner"})
+		case p.ID == "back" && wish.Notch > 0 && slices.Contains(c.Kind.Options, "notch"):
+			list = append(list, Callout{blank.Point{X: (x0 + x1) / 2, Y: y1}, "notch " + show(wish.Notch), "envelope.notch"})
+		}
+		if p.ID == "back" && wish.Sliver > 0 {
+			list = append(list, Callout{blank.Point{X: x1, Y: y1}, "taper " + m.fine().Show(wish.Sliver), "envelope.sliver"})
+		}
 	}
 	return list
 }

@@ -110,6 +110,16 @@ func shownIn(style measure.Style, l measure.Length) Shown {
 	return s
 }
 
+// nearLimit is a length that is read beside its limit: to a tick; finer where it is less than
+// a tick from the limit and the tick hides more than a quarter of itself.
+func nearLimit(m maker, l, limit measure.Length) string {
+	style := m.Style()
+	if off := (l - l.Near(style.Tick)).Abs(); (l-limit).Abs() < style.Tick && off > style.Tick/4 {
+		return m.readable(l)
+	}
+	return style.Show(l)
+}
+
 // by writes two lengths as a size: "5 3⁄8 × 7".
 func (m maker) by(w, h measure.Length) string {
 	return m.Style().Show(w) + " × " + m.Style().Show(h)
@@ -216,7 +226,7 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 	if e.EaseWidth < 0 || e.EaseHeight < 0 {
 		ease = say.Trouble
 	}
-	left := TicketLine{"ease", "envelope", "Ease", m.Style().Show(min(e.EaseWidth, e.EaseHeight)), ease}
+	left := TicketLine{"ease", "envelope", "Ease", nearLimit(m, min(e.EaseWidth, e.EaseHeight), 0), ease}
 	if m.Job().Mail.WithoutEnvelope() {
 		sheet.Label, sheet.Value = "Envelope", "None"
 		left.Value, left.Tone = "None needed", say.Fine

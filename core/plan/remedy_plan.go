@@ -2,8 +2,10 @@ package plan
 
 import (
 	"fmt"
+	"math"
 
 	"yellowparcel/core/compare"
+	"yellowparcel/core/job"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/offer"
 	"yellowparcel/core/say"
@@ -23,6 +25,22 @@ type RemedyPlan struct {
 	Proven bool `json:"proven"`
 	// Possible is false where it is told only that it would not help.
 	Possible bool `json:"possible"`
+	// Piece is the closed piece that it leads to.
+	Piece PieceSketch `json:"piece"`
+}
+
+// PieceSketch is a closed piece as it is drawn small, in millimetres.
+type PieceSketch struct {
+	Width     float64 `json:"width"`
+	Height    float64 `json:"height"`
+	Thickness float64 `json:"thickness"`
+}
+
+// sketched is the closed piece of a job, small.
+func sketched(j job.Job, shop job.Shop) PieceSketch {
+	m := newMaker(j, shop)
+	e := m.Closed(m.Chosen())
+	return PieceSketch{tenth(e.Width.Millimetres()), tenth(e.Height.Millimetres()), math.Round(m.Mailed(e).Thickness.Millimetres()*100) / 100}
 }
 
 // remedyTold is how a remedy is told.
@@ -87,12 +105,14 @@ func (m mailStation) remedyPlans(c compare.Candidate, all []compare.Candidate, v
 		list = append(list, RemedyPlan{
 			ID: r.ID(), Title: slots.Text(told.title...), Text: slots.Text(append(told.text[:len(told.text):len(told.text)], countedOn)...),
 			Short: shortly(r.Mail), Tone: toneOf(r.Mail), Proven: !r.Unproven, Possible: true,
+			Piece: sketched(r.Take(m.Job()), m.Shop()),
 		})
 	}
 	if of, none := offers.NoRectangle(v); none {
 		list = append(list, RemedyPlan{
 			ID: "no-rectangle", Title: "No rectangle helps", Short: shortly(compare.ForecastOf(v)), Tone: say.Care,
-			Text: fmt.Sprintf("A rectangle round this card would be over the limit for %s. The surcharge stays, or the card gets smaller.", of.Words().Name),
+			Piece: sketched(m.Job(), m.Shop()),
+			Text:  fmt.Sprintf("A rectangle round this card would be over the limit for %s. The surcharge stays, or the card gets smaller.", of.Words().Name),
 		})
 	}
 	return list

@@ -55,6 +55,30 @@ func TestReadingsStandAtTheirCreases(t *testing.T) {
 	}
 }
 
+// Radii and tapers that are set stand where they are cut; those that are not set do not.
+func TestCalloutsWhereTheyAreCut(t *testing.T) {
+	j := demo.Jobs()[0]
+	j.Envelope.Construction = blank.PocketID
+	if list := plan.Make(j, demo.Shop()).Envelope.Blank.Callouts; len(list) > 0 {
+		t.Errorf("nothing is set: %+v", list)
+	}
+	j.Envelope.Corner, j.Envelope.Notch, j.Envelope.Sliver = in/4, in/2, in/16
+	b := plan.Make(j, demo.Shop()).Envelope.Blank
+	var said []string
+	for _, k := range b.Callouts {
+		said = append(said, k.Text+" "+k.Field)
+		for _, p := range b.Net.Panels {
+			if x0, y0, x1, y1 := p.Outline.Box(); p.ID == "front" && k.At.X > x0+1 && k.At.X < x1-1 && k.At.Y > y0+1 && k.At.Y < y1-1 {
+				t.Errorf("%s stands on the card", k.Text)
+			}
+		}
+	}
+	slices.Sort(said)
+	if got := strings.Join(said, "; "); got != "notch 1⁄2 envelope.notch; round 1⁄4 envelope.corner; taper 1⁄16 envelope.sliver" {
+		t.Errorf("said: %s", got)
+	}
+}
+
 // Whatever the way, no mark lies further from its crease than rounding and grooves take it,
 // none stands twice at one crease, and all readings of the plan's own table are there.
 func TestEveryReadingIsMarked(t *testing.T) {

@@ -360,6 +360,7 @@ export interface components {
         };
         BlankPlan: {
             alignment?: string;
+            callouts: components["schemas"]["Callout"][];
             closed: components["schemas"]["BlankPlanClosedStruct"];
             dimensions: components["schemas"]["Dimension"][];
             drawing: string;
@@ -391,6 +392,11 @@ export interface components {
         BlankPlanClosedStruct: {
             height: components["schemas"]["Shown"];
             width: components["schemas"]["Shown"];
+        };
+        Callout: {
+            at: components["schemas"]["Point"];
+            field: string;
+            text: string;
         };
         Card: {
             asked?: {
@@ -1235,6 +1241,14 @@ export interface components {
             name: string;
             size: string;
         };
+        PieceSketch: {
+            /** Format: double */
+            height: number;
+            /** Format: double */
+            thickness: number;
+            /** Format: double */
+            width: number;
+        };
         Placed: {
             /** Format: int64 */
             height: number;
@@ -1435,6 +1449,7 @@ export interface components {
         };
         RemedyPlan: {
             id: string;
+            piece: components["schemas"]["PieceSketch"];
             possible: boolean;
             proven: boolean;
             short: string;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 
-import type { Dimension, Face, Net, ScoreMark } from '../api/client'
+import type { Callout, Dimension, Face, Net, ScoreMark } from '../api/client'
 import FaceDefs from './FaceDefs.vue'
 import { fillOf } from './faces'
 import LineKey from './LineKey.vue'
@@ -15,6 +15,8 @@ const props = withDefaults(
   defineProps<{
     net: Net
     dimensions: Dimension[]
+    /** Radii and tapers, each where it is cut. */
+    callouts?: Callout[]
     /** The readings to set, at their creases. */
     scores?: ScoreMark[]
     /** What the other corners of a sheet on its point read when it lies right. */
@@ -35,6 +37,7 @@ const props = withDefaults(
     words: string
   }>(),
   {
+    callouts: () => [],
     scores: () => [],
     alignment: '',
     size: '',
@@ -232,6 +235,20 @@ const flaps = computed(() =>
         :field="d.field"
       />
       <template v-if="!small">
+        <text
+          v-for="k in callouts"
+          :key="k.field"
+          class="drawing-text callout"
+          :class="{ lit: lit === k.field }"
+          :text-anchor="k.at.x * 2 > box.w ? 'end' : 'start'"
+          :x="k.at.x * s + (k.at.x * 2 > box.w ? -8 : 8)"
+          :y="k.at.y * s + (k.at.y * 2 > box.h ? -8 : 20)"
+          :data-callout="k.field"
+          @pointerenter="light(k.field)"
+          @pointerleave="dim(k.field)"
+        >
+          {{ k.text }}
+        </text>
         <ScoreMarks
           :marks="scores"
           :pointed="pointed"
@@ -304,6 +321,13 @@ const flaps = computed(() =>
   fill: var(--ink);
   font-size: var(--size-text);
   font-weight: 650;
+}
+.callout {
+  font-size: var(--size-note);
+  font-weight: 600;
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3;
 }
 .closed {
   fill: var(--soft);

@@ -19,7 +19,7 @@ export type SaveState = 'saved' | 'fresh' | 'saving' | 'typed' | 'unreachable' |
 export function useJob(asked: string, open: Ref<string>) {
   const missing = ref('')
   const shopInHand = useShop()
-  let stream: EventSource | undefined
+  let stream: { close: () => void } | undefined
   let closed = false
 
   const planning = usePlanning({

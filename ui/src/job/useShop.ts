@@ -90,16 +90,22 @@ function edit(edits: Edit[]): Promise<void> {
 
 /** The events of the pages that show no job: of the shop, and of the list. */
 function listen(onJobs?: () => void) {
-  const stream = follow('/api/events', '', (event) => {
-    if (event.kind === 'shop') heard(event.version)
-    if (event.kind === 'jobs') onJobs?.()
-  })
-  stream.onopen = () => onJobs?.() // it may have missed something
-  stream.onerror = () => {
-    // The program is gone, or the way to it: both go on asking until it answers.
-    if (unsaved.value === 0) void load()
-    onJobs?.()
-  }
+  const stream = follow(
+    '/api/events',
+    '',
+    (event) => {
+      if (event.kind === 'shop') heard(event.version)
+      if (event.kind === 'jobs') onJobs?.()
+    },
+    {
+      open: () => onJobs?.(), // it may have missed something
+      error() {
+        // The program is gone, or the way to it: both go on asking until it answers.
+        if (unsaved.value === 0) void load()
+        onJobs?.()
+      },
+    },
+  )
   onScopeDispose(() => {
     stream.close()
     typing.clear() // what was left typed and wrong does not follow to the next page

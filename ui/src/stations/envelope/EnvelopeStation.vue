@@ -88,6 +88,7 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
         v-else
         :net="blank.net"
         :dimensions="blank.dimensions"
+        :callouts="blank.callouts"
         :scores="blank.scores"
         :alignment="blank.alignment"
         :size="blank.size"
