@@ -198,7 +198,7 @@ func TestDragTheCardInItsEnvelope(t *testing.T) {
 	w := open(t, p, "/")
 	w.openJob("Meteor-night invitation")
 	w.pick("view-inside")
-	w.see(test("nest-verdict"), "right")
+	w.see(test("nest-verdict"), "good fit")
 	if got := w.measured("[data-part=nest-card]", "across", 25.4); got < 7*25.4-.3 || got > 7*25.4+.3 {
 		t.Errorf("the card measures %.2f mm", got)
 	}

@@ -5,9 +5,9 @@ import (
 	"database/sql"
 	"encoding/json"
 	"errors"
-	"slices"
 	"fmt"
 	"reflect"
+	"slices"
 
 	"github.com/jmoiron/sqlx"
 

@@ -32,13 +32,15 @@ type EnvelopePlan struct {
 
 // FitPlan is one standard envelope with the card in it.
 type FitPlan struct {
-	ID         string           `json:"id"`
-	Name       string           `json:"name"`
-	Size       string           `json:"size"`
-	Verdict    envelope.Verdict `json:"verdict"`
-	Turned     bool             `json:"turned"`
-	EaseWidth  Shown            `json:"easeWidth"`
-	EaseHeight Shown            `json:"easeHeight"`
+	ID      string           `json:"id"`
+	Name    string           `json:"name"`
+	Size    string           `json:"size"`
+	Verdict envelope.Verdict `json:"verdict"`
+	// Said is the verdict in words.
+	Said       string `json:"said"`
+	Turned     bool   `json:"turned"`
+	EaseWidth  Shown  `json:"easeWidth"`
+	EaseHeight Shown  `json:"easeHeight"`
 	// Why says in words what the verdict rests on.
 	Why string `json:"why"`
 	// Owned is set for one on the shelf; Have is how many, when counted. Chosen is set
@@ -101,7 +103,7 @@ func (m envelopeStation) fitPlan(f envelope.Fit) FitPlan {
 		w, h = h, w
 	}
 	p := FitPlan{
-		ID: f.Format.ID, Name: f.Format.Name, Size: m.by(f.Format.Width, f.Format.Height), Verdict: f.Verdict, Turned: f.Turned,
+		ID: f.Format.ID, Name: f.Format.Name, Size: m.by(f.Format.Width, f.Format.Height), Verdict: f.Verdict, Said: verdicts[f.Verdict].good, Turned: f.Turned,
 		EaseWidth: m.shown(f.EaseWidth), EaseHeight: m.shown(f.EaseHeight), Why: m.why(f), Owned: f.Format.Owned,
 		Outer: card.Size{Width: w, Height: h}, Inner: card.Size{Width: w - 2*caliper, Height: h - 2*caliper}, Takes: card.Size(m.GoesIn(m.Room()).Room()),
 	}
@@ -147,12 +149,12 @@ func (m maker) why(f envelope.Fit) string {
 // verdicts are what is said of how an envelope sits: in a word, in a sentence that goes
 // on, and why.
 var verdicts = map[envelope.Verdict]struct{ name, good, sits, why string }{
-	envelope.DoesNotFit: {"Does not fit", "too small", "too small", "the card does not go in"},
+	envelope.DoesNotFit: {"Too small", "too small", "too small", "the card does not go in"},
 	envelope.TooTight:   {"Too tight", "too tight", "too tight", "it scuffs and may not slide in"},
 	envelope.Snug:       {"Snug", "snug", "snug", "it goes in, with care"},
-	envelope.Right:      {"Right", "good fit", "right", "slides in and lies still"},
+	envelope.Right:      {"Good fit", "good fit", "right", "slides in and lies still"},
 	envelope.Loose:      {"Loose", "loose", "loose", "the card shifts about"},
-	envelope.Rattles:    {"Rattles", "much too big", "so large that the card rattles", "wants holding strips, or another envelope"},
+	envelope.Rattles:    {"Much too big", "much too big", "so large that the card rattles", "wants holding strips, or another envelope"},
 }
 
 // ownFit is the card in the job's own envelope, as it lies in it.
@@ -172,7 +174,7 @@ func (m envelopeStation) ownFit(c compare.Candidate) FitPlan {
 		ID: "made", Name: m.candidateName(c), Size: m.by(e.Width, e.Height), Verdict: envelope.Sits(w, h), EaseWidth: m.shown(w), EaseHeight: m.shown(h), Chosen: true,
 		Outer: card.Size{Width: e.Width, Height: e.Height}, Inner: card.Size{Width: w + outer.Width + thick, Height: h + outer.Height + thick}, Takes: card.Size{Width: thick, Height: thick},
 	}
-	p.Why = verdicts[p.Verdict].why
+	p.Why, p.Said = verdicts[p.Verdict].why, verdicts[p.Verdict].good
 	return m.placed(p)
 }
 

@@ -26,7 +26,9 @@ type SchoolRow struct {
 	Size    string           `json:"size"`
 	Flat    string           `json:"flat"`
 	Verdict envelope.Verdict `json:"verdict"`
-	Why     string           `json:"why"`
+	// Said is the verdict in words.
+	Said string `json:"said"`
+	Why  string `json:"why"`
 	// Current is set when the job's card is this one.
 	Current bool `json:"current"`
 }
@@ -67,7 +69,7 @@ func (m maker) start() *StartPlan {
 			made := maker{Maker: c.Made.Maker}
 			base := made.Base(made.Job().Card.Fold)
 			row.Size, row.Flat = m.by(c.Size.Width, c.Size.Height), m.by(base.Width, base.Height)
-			row.Verdict, row.Why = c.Fit.Verdict, made.why(c.Fit)
+			row.Verdict, row.Said, row.Why = c.Fit.Verdict, verdicts[c.Fit.Verdict].good, made.why(c.Fit)
 			row.Current = c.Size == envelope.Size{Width: m.Job().Card.Width, Height: m.Job().Card.Height}
 		}
 		// Schools that give the same card are one row.

@@ -730,6 +730,7 @@ export interface components {
             name: string;
             outer: components["schemas"]["Size"];
             owned: boolean;
+            said: string;
             sideEase: components["schemas"]["Shown"];
             size: string;
             takes: components["schemas"]["Size"];
@@ -1543,6 +1544,7 @@ export interface components {
             /** @enum {string} */
             id: "quarter" | "raised" | "trade" | "inch" | "measure" | "metric" | "own";
             names: string[];
+            said: string;
             size: string;
             verdict: string;
             why: string;

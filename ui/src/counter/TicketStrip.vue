@@ -9,7 +9,7 @@ const props = defineProps<{ jobId: string; lines: TicketLine[]; station: string 
 const markedFor = 4000
 
 /** A longer value is written smaller, and in two lines where it has to be. */
-const mostChars = 20
+const mostChars = 24
 
 const was = reactive<Record<string, string>>({})
 const timers: Record<string, number> = {}

@@ -93,7 +93,7 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
         <TypedField v-for="o in card.options" :key="o" :of="job" :path="o" />
       </div>
       <p v-if="view === 'inside'" class="verdict" data-test="nest-verdict">
-        <strong>{{ fit.verdict }}</strong>: {{ fit.why }}
+        <strong>{{ fit.said }}</strong>: {{ fit.why }}
       </p>
     </template>
     <template #papers>

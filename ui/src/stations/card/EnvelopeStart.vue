@@ -57,8 +57,8 @@ const plan = computed(() => props.job.plan.value?.start)
             {{ s.names.join('; ') }}<template v-if="s.flat">, flat {{ s.flat }}</template>
           </p>
           <p class="soft">
-            <template v-if="s.verdict"
-              ><strong>{{ s.verdict }}</strong
+            <template v-if="s.said"
+              ><strong>{{ s.said }}</strong
               >: </template
             >{{ s.why }}
           </p>

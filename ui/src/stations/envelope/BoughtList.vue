@@ -73,7 +73,7 @@ const scale = computed(() =>
         </template>
         <p>{{ f.size }} · ease {{ f.easeWidth.text }} in width, {{ f.easeHeight.text }} in height</p>
         <p class="soft">
-          <strong>{{ f.verdict }}</strong>: {{ f.why }}
+          <strong>{{ f.said }}</strong>: {{ f.why }}
         </p>
       </OfferRow>
     </ul>
