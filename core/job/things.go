@@ -121,7 +121,7 @@ func MoveApart(j *Job, id string, tick measure.Length) error {
 		}
 		x, y, free := freeSpot(*j, *p.Thing, id, tick)
 		if !free {
-			return say.Refuse("There is no free place for “%s” on the face: make it smaller, or glue it on what lies under it.", say.Clip(p.Name))
+			return say.Refuse("There is no free place for “%s” on the face. Make it smaller, or glue it on what lies under it.", say.Clip(p.Name))
 		}
 		t := *p.Thing
 		t.X, t.Y = x, y

@@ -146,7 +146,7 @@ func bothEases(m maker, made blank.Made) string {
 func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []Reading {
 	made, show := c.Made, m.Style().Show
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	seam := Reading{"seam", "Seam", nearLimit(m.maker, made.Seam, a.Width), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width))}
+	seam := Reading{"seam", "Seam", nearLimit(m.maker, made.Seam, a.Width), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width)), exactly(m.maker, made.Seam)}
 	if made.SeamMax > 0 && show(made.SeamMax) != show(made.Seam) {
 		seam.Note = fmt.Sprintf("to %s; %s", show(made.SeamMax), seam.Note)
 	}
@@ -157,24 +157,24 @@ func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []R
 	left := made.Way().EaseLeft()
 	if c.Kind.Whole {
 		return []Reading{
-			{"closed", "Outside", m.by(made.Width, made.Height), opensOn[c.Opens]},
-			{"ease", "Ease", bothEases(m.maker, made), verdicts[c.Fit.Verdict].why},
+			{"closed", "Outside", m.by(made.Width, made.Height), opensOn[c.Opens], ""},
+			{"ease", "Ease", bothEases(m.maker, made), verdicts[c.Fit.Verdict].why, exactly(m.maker, made.EaseWidth, made.EaseHeight)},
 			m.layersReading(made.Net, made.Folded.Layers),
 		}
 	}
 	list := []Reading{
-		{"closed", "Closed size", m.by(made.Width, made.Height), closed},
-		{"ease", "Ease", bothEases(m.maker, made), "along and across the throat"},
+		{"closed", "Closed size", m.by(made.Width, made.Height), closed, exactly(m.maker, made.Width, made.Height)},
+		{"ease", "Ease", bothEases(m.maker, made), "along and across the throat", exactly(m.maker, made.EaseWidth, made.EaseHeight)},
 		seam,
-		{"overlap", "Flap overlap", show(made.Overlap), slots.Text(c.Kind.Words.Overlap...)},
-		{"worst", "At worst", m.leftWords(left.Worst), fmt.Sprintf("ease left if all is %s off; usually %s", m.fine().Show(m.Style().Tick/2), m.leftWords(left.Usual))},
+		{"overlap", "Flap overlap", show(made.Overlap), slots.Text(c.Kind.Words.Overlap...), ""},
+		{"worst", "At worst", m.leftWords(left.Worst), fmt.Sprintf("ease left if all is %s off; usually %s", m.fine().Show(m.Style().Tick/2), m.leftWords(left.Usual)), ""},
 		m.layersReading(made.Net, made.Folded.Layers),
 	}
 	if len(made.Terms) > 0 {
-		list = append(list, Reading{"sum", "Square", m.decimal(made.Exact), m.sumWords(made.Terms)})
+		list = append(list, Reading{"sum", "Square", m.decimal(made.Exact), m.sumWords(made.Terms), ""})
 	}
 	if made.Width != made.Height {
-		list = append(list, Reading{"opens", "Opens on", opensOn[c.Opens], ""})
+		list = append(list, Reading{"opens", "Opens on", opensOn[c.Opens], "", ""})
 	}
 	if made.Shortest > 0 || c.Kind.OnPoint {
 		list = append(list, m.flapReading(made.Flap, made.Shortest)...)
@@ -225,20 +225,20 @@ func (m envelopeStation) flapReading(flap, shortest measure.Length) []Reading {
 		return nil
 	}
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	return []Reading{{"flap", "Closing flap", m.Style().Show(flap), fmt.Sprintf("at least %s, and %s for the adhesive, or a hole opens", m.Style().Show(shortest.Up(m.Style().Tick)), m.Style().Show(a.Width))}}
+	return []Reading{{"flap", "Closing flap", m.Style().Show(flap), fmt.Sprintf("at least %s, and %s for the adhesive, or a hole opens", m.Style().Show(shortest.Up(m.Style().Tick)), m.Style().Show(a.Width)), ""}}
 }
 
 // optionReadings are those of what a maker may add to any construction.
 func (m envelopeStation) optionReadings(c compare.Candidate) (list []Reading) {
 	if c.Strip {
-		list = append(list, Reading{"throat", "Between the strips", m.Style().Show(c.Made.Throat()), "clear at the throat"})
+		list = append(list, Reading{"throat", "Between the strips", m.Style().Show(c.Made.Throat()), "clear at the throat", ""})
 	}
 	if liner, ok := m.Shop().Stock(m.Job().Envelope.Liner); ok && c.Made.Liner.Width > 0 {
 		where := "front and flap"
 		if c.Kind.Box {
 			where = "the floor"
 		}
-		list = append(list, Reading{"liner", "Liner", m.by(c.Made.Liner.Width.Down(m.Style().Tick), c.Made.Liner.Height.Down(m.Style().Tick)), fmt.Sprintf("of %s for %s, clear of what is glued", say.Lower(liner.Name), where)})
+		list = append(list, Reading{"liner", "Liner", m.by(c.Made.Liner.Width.Down(m.Style().Tick), c.Made.Liner.Height.Down(m.Style().Tick)), fmt.Sprintf("of %s for %s, clear of what is glued", say.Lower(liner.Name), where), ""})
 	}
 	return list
 }
@@ -260,5 +260,5 @@ func (m envelopeStation) layersReading(n blank.Net, most int) Reading {
 			thick += r.Outline.Area()
 		}
 	}
-	return Reading{"layers", "Layers of paper", number(most), fmt.Sprintf("where most lie on each other, %s of the face", percent(thick/face))}
+	return Reading{"layers", "Layers of paper", number(most), fmt.Sprintf("where most lie on each other, %s of the face", percent(thick/face)), ""}
 }

@@ -59,7 +59,7 @@ func pasteRecipe(j job.Job, shop job.Shop, text string) (job.Job, error) {
 	}
 	r := line.ReadRecipe(text, shop.Style()).Recipe
 	if r.Side1 == 0 && r.Left == 0 && r.Top == 0 {
-		return j, say.Refuse("No sheet and no score was found in it: write it as “Cut 8 3/4 square, score at 3 and 8 3/8”.")
+		return j, say.Refuse("No sheet and no score was found in it. Write it as “Cut 8 3/4 square, score at 3 and 8 3/8”.")
 	}
 	j.Recipe = &r
 	return j, nil

@@ -102,9 +102,9 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all func() []co
 		Width: m.shown(e.Width), Height: m.shown(e.Height), Thickness: shownIn(m.fine(), piece.Thickness),
 		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(), Options: m.mailOptions(),
 		Readings: []Reading{
-			{"closed", "Closed size", m.by(e.Width, e.Height), "lying flat"},
-			{"thickness", "Thickness", m.fine().Show(piece.Thickness), about},
-			{"weight", "Weight", m.weight(piece.Weight), "predicted from the parts"},
+			{"closed", "Closed size", m.by(e.Width, e.Height), "lying flat", exactly(m.maker, e.Width, e.Height)},
+			{"thickness", "Thickness", m.fine().Show(piece.Thickness), about, exactly(m.maker, piece.Thickness)},
+			{"weight", "Weight", m.weight(piece.Weight), "predicted from the parts", ""},
 		},
 	}
 	t := m.Job().Mail.Measured

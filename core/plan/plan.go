@@ -3,6 +3,7 @@ package plan
 import (
 	"context"
 	"slices"
+	"strings"
 	"sync"
 
 	"yellowparcel/core/compare"
@@ -29,6 +30,20 @@ type Reading struct {
 	Label string `json:"label"`
 	Value string `json:"value"`
 	Note  string `json:"note"`
+	// Exact is the value exactly, where it had to be rounded.
+	Exact string `json:"exact,omitempty"`
+}
+
+// exactly writes lengths exactly where one of them is rounded to be shown; empty where none is.
+func exactly(m maker, lengths ...measure.Length) string {
+	list, rounded := make([]string, len(lengths)), false
+	for i, l := range lengths {
+		list[i], rounded = m.exact(l), rounded || m.Style().Rounds(l)
+	}
+	if !rounded {
+		return ""
+	}
+	return strings.Join(list, " × ")
 }
 
 // gathered is all notes of some lists in one, which is never null.

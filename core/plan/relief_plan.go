@@ -70,9 +70,9 @@ func (m mailStation) reliefPlan() ReliefPlan {
 		})
 	}
 	p.Rows = []Reading{
-		{"max", "Thickest", p.Max.Text, "where " + m.chainWords() + " lie on each other"},
-		{"min", "Thinnest", p.Min.Text, "over the face"},
-		{"difference", "Difference", fine.Show(measure.OfMillimetres(r.Max - r.Min)), m.lumpWords()},
+		{"max", "Thickest", p.Max.Text, "where " + m.chainWords() + " lie on each other", ""},
+		{"min", "Thinnest", p.Min.Text, "over the face", ""},
+		{"difference", "Difference", fine.Show(measure.OfMillimetres(r.Max - r.Min)), m.lumpWords(), ""},
 	}
 	// What the card takes of an envelope goes by its measured height, as on the
 	// Card station.
@@ -80,8 +80,8 @@ func (m mailStation) reliefPlan() ReliefPlan {
 	across, down := as.Girths(true), as.Girths(false)
 	p.Cuts = []SectionPlan{m.cut("across", across, true), m.cut("down", down, false)}
 	p.Rows = append(p.Rows,
-		Reading{"girth-across", "Takes across", fine.Show(measure.OfMillimetres(across.EndOn.Room())), m.girthWords(as, true, across)},
-		Reading{"girth-down", "Takes down", fine.Show(measure.OfMillimetres(down.EndOn.Room())), m.girthWords(as, false, down)})
+		Reading{"girth-across", "Takes across", fine.Show(measure.OfMillimetres(across.EndOn.Room())), m.girthWords(as, true, across), ""},
+		Reading{"girth-down", "Takes down", fine.Show(measure.OfMillimetres(down.EndOn.Room())), m.girthWords(as, false, down), ""})
 	return p
 }
 
@@ -174,10 +174,10 @@ func (m mailStation) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
 		p.Stiffness = append(p.Stiffness, ei/math.Max(most, 1e-9))
 	}
 	p.Rows = []Reading{
-		{"pull", "Pull needed", p.Pull, fmt.Sprintf(about, m.force(b.Pull()*least), m.force(b.Pull()*high))},
-		{"belt", "Pull there is", m.force(beltPull * mail.PoundForce), "of the belt round an 11 in drum, as the rule has it"},
-		{"strain", "Outer fibre", fmt.Sprintf("%.2f %%", 100*b.Strain), "strained on the drum; over 0.5 % it creases or refuses"},
-		{"stiffest", "Stiffest", m.Style().Show(measure.OfMillimetres(at)), "from the left end"},
+		{"pull", "Pull needed", p.Pull, fmt.Sprintf(about, m.force(b.Pull()*least), m.force(b.Pull()*high)), ""},
+		{"belt", "Pull there is", m.force(beltPull * mail.PoundForce), "of the belt round an 11 in drum, as the rule has it", ""},
+		{"strain", "Outer fibre", fmt.Sprintf("%.2f %%", 100*b.Strain), "strained on the drum; over 0.5 % it creases or refuses", ""},
+		{"stiffest", "Stiffest", m.Style().Show(measure.OfMillimetres(at)), "from the left end", ""},
 	}
 	switch {
 	case lb > beltPull:
@@ -197,7 +197,7 @@ func (m mailStation) beamPlan(e compare.Closed, piece mail.Piece) BeamPlan {
 		}
 		from -= b.From
 		p.RigidFrom, p.RigidTo = math.Max(0, from), math.Min(b.Length, from+b.RigidLength)
-		p.Rows = append(p.Rows, Reading{"lift", "Stands off", m.fine().Show(measure.OfMillimetres(b.Lift())), fmt.Sprintf("the drum, at the ends of “%s”, which does not bend", part.Name)})
+		p.Rows = append(p.Rows, Reading{"lift", "Stands off", m.fine().Show(measure.OfMillimetres(b.Lift())), fmt.Sprintf("the drum, at the ends of “%s”, which does not bend", part.Name), ""})
 	}
 	p.Words = fmt.Sprintf("The piece, %s long, bent round a drum of 11 in. It needs a pull of %s, and the belt has %s. %s", m.Style().ShowUnit(measure.OfMillimetres(b.Length)), p.Pull, m.force(beltPull*mail.PoundForce), p.Sentence)
 	return p

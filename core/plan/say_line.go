@@ -78,7 +78,7 @@ const mostLineName = 80
 func Begin(text string, shop job.Shop) (job.Job, []field.Problem) {
 	s := Say(text, job.NewJob(shop), shop, false)
 	if len(s.Edits) == 0 {
-		return job.Job{}, []field.Problem{field.ProblemOf("", say.Refuse("Nothing of that is known here: type a size, such as 5 x 7, or an envelope, such as A7."))}
+		return job.Job{}, []field.Problem{field.ProblemOf("", say.Refuse("Nothing of that is known here. Type a size, such as 5 x 7, or an envelope, such as A7."))}
 	}
 	j := job.NewJob(shop)
 	if j.Name = strings.TrimSpace(text); len(j.Name) > mostLineName {

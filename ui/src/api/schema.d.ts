@@ -1341,6 +1341,7 @@ export interface components {
             text: string;
         };
         Reading: {
+            exact?: string;
             id: string;
             label: string;
             note: string;

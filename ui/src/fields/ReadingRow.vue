@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import type { Reading } from '../api/client'
+import ExactMark from './ExactMark.vue'
 
 defineProps<{ reading: Reading }>()
 </script>
 
 <template>
   <div class="reading">
-    <dd class="value" :data-test="`reading-${reading.id}`">{{ reading.value }}</dd>
+    <dd class="value" :data-test="`reading-${reading.id}`">
+      {{ reading.value }}<ExactMark v-if="reading.exact" :exact="reading.exact" />
+    </dd>
     <dt>
       {{ reading.label }}
       <small class="soft">{{ reading.note }}</small>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useLit } from '../drawing/useLit'
 import { useShop } from '../job/useShop'
 import { markAll } from './events'
+import ExactMark from './ExactMark.vue'
 import type { FieldsInHand } from './useFields'
 
 /**
@@ -127,18 +128,7 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
     @keydown.enter="of.leave(path)"
   >
     <template v-if="exact" #append-inner>
-      <v-tooltip
-        :text="`exactly ${exact}`"
-        :aria-label="`exactly ${exact}`"
-        location="top"
-        :open-on-click="true"
-      >
-        <template #activator="{ props: opens }">
-          <button v-bind="opens" type="button" class="exact">
-            <span aria-hidden="true">…</span><span class="sr">exactly {{ exact }}</span>
-          </button>
-        </template>
-      </v-tooltip>
+      <ExactMark :exact="exact" />
     </template>
   </v-text-field>
 </template>
@@ -201,13 +191,5 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
 }
 .name :deep(.v-field__outline) {
   --v-field-border-opacity: 0;
-}
-.exact {
-  border: 0;
-  background: none;
-  color: var(--soft);
-  font: 650 var(--size-text) var(--body);
-  min-width: 20px;
-  cursor: help;
 }
 </style>
