@@ -54,7 +54,6 @@ const pieces = computed(() => {
   font-size: var(--size-title);
   font-weight: 700;
   line-height: 1.2;
-  text-wrap: pretty;
 }
 .word {
   text-decoration: underline dotted 2px;

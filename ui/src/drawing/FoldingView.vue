@@ -2,12 +2,16 @@
 import { useElementSize, usePreferredReducedMotion } from '@vueuse/core'
 import { computed, onUnmounted, ref, watch } from 'vue'
 
-import type { FoldStep, Net } from '../api/client'
+import type { Face, FoldStep, Net } from '../api/client'
 import DrawingFrame from './DrawingFrame.vue'
+import { colourOf } from './faces'
 import { poses, type Vec } from './pose'
 
 /** The blank folding flap by flap round the card, seen from above at a slant. */
 const props = defineProps<{
+  /** The sides of its paper. */
+  inside?: Face
+  outside?: Face
   net: Net
   folds: FoldStep[]
   card: { width: number; height: number; thickness: number }
@@ -231,7 +235,7 @@ onUnmounted(() => window.cancelAnimationFrame(frame))
         />
       </div>
     </template>
-    <div class="folding">
+    <div class="folding" :style="{ '--inside': colourOf(inside), '--outside': colourOf(outside) }">
       <div ref="box" class="box" data-test="drawing-box">
         <svg
           v-if="wide > 0 && high > 0"
@@ -281,14 +285,14 @@ svg {
   display: block;
 }
 .face {
-  fill: var(--kraft);
+  fill: var(--inside, var(--kraft));
 }
 .panel {
-  fill: var(--kraft);
+  fill: var(--inside, var(--kraft));
   fill-opacity: 0.94;
 }
 .outside {
-  fill: var(--kraft-deep);
+  fill: var(--outside, var(--kraft-deep));
 }
 .glue {
   fill: var(--glue);

@@ -183,7 +183,7 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
 
 <style scoped>
 .envelope {
-  fill: var(--kraft);
+  fill: var(--outside, var(--kraft));
 }
 .takes {
   fill: var(--paper);
@@ -192,7 +192,7 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
   stroke-dasharray: 2 3;
 }
 .card {
-  fill: var(--sheet);
+  fill: var(--front, var(--sheet));
 }
 .odd {
   fill: var(--kraft);

@@ -35,11 +35,21 @@ const marks = computed(() => {
   }
   return list
 })
+
+// The marks without a number are one line of the drawing: there are many, and they change with every size.
+const named = computed(() => marks.value.filter((m) => m.text))
+const between = computed(() =>
+  marks.value
+    .filter((m) => !m.text)
+    .map((m) => (props.down ? `M0 ${m.at}H${-m.size}` : `M${m.at} 0V${-m.size}`))
+    .join(''),
+)
 </script>
 
 <template>
   <g class="ruler" :class="{ down }" aria-hidden="true">
-    <template v-for="m in marks" :key="m.value">
+    <path class="marks" :d="between" />
+    <template v-for="m in named" :key="m.value">
       <line
         :x1="down ? 0 : m.at"
         :y1="down ? m.at : 0"
@@ -48,12 +58,7 @@ const marks = computed(() => {
         :data-ruler="down ? 'down' : 'across'"
         :data-value="m.value"
       />
-      <text
-        v-if="m.text"
-        :x="down ? -16 : m.at"
-        :y="down ? m.at + 4 : -17"
-        :text-anchor="down ? 'end' : 'middle'"
-      >
+      <text :x="down ? -16 : m.at" :y="down ? m.at + 4 : -17" :text-anchor="down ? 'end' : 'middle'">
         {{ m.text }}
       </text>
     </template>
@@ -61,7 +66,9 @@ const marks = computed(() => {
 </template>
 
 <style scoped>
-line {
+line,
+.marks {
+  fill: none;
   stroke: var(--soft);
   stroke-width: 1;
 }

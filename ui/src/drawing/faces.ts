@@ -7,3 +7,6 @@ export function fillOf(f: Face, or: string): string {
   if (f.pattern && f.pattern !== 'plain') return `url(#${nameOf(f)})`
   return f.colour ? `var(--c-${f.colour})` : or
 }
+
+/** The colour of a side as a value of a style; nothing where nobody said one. */
+export const colourOf = (f: Face | undefined) => (f?.colour ? `var(--c-${f.colour})` : undefined)

@@ -2,12 +2,12 @@
 import { computed, ref } from 'vue'
 
 import BaseDrawing from '../../drawing/BaseDrawing.vue'
-import NestDrawing from '../../drawing/NestDrawing.vue'
 import ChoiceRow from '../../fields/ChoiceRow.vue'
 import SumList from '../../fields/SumList.vue'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
+import CardInside from '../CardInside.vue'
 import StationLayout from '../StationLayout.vue'
 import EnvelopeStart from './EnvelopeStart.vue'
 import OddShape from './OddShape.vue'
@@ -45,18 +45,7 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
   >
     <template #drawing>
       <BaseDrawing v-if="view === 'flat'" :base="base" :unit="plan.unit" :words="card.drawing" />
-      <NestDrawing
-        v-else
-        :fit="fit"
-        :room="card.room"
-        :width="wish.card.width"
-        :height="wish.card.height"
-        :size="card.room.outer"
-        :unit="plan.unit"
-        :tick="plan.tick"
-        :outline="wish.card.outline"
-        @step="job.step"
-      />
+      <CardInside v-else :job="job" />
     </template>
     <template #base>
       <div class="field-grid">

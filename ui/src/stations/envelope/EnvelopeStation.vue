@@ -3,13 +3,13 @@ import { computed, ref } from 'vue'
 
 import type { Face } from '../../api/client'
 import FoldingView from '../../drawing/FoldingView.vue'
-import NestDrawing from '../../drawing/NestDrawing.vue'
 import NetDrawing from '../../drawing/NetDrawing.vue'
 import OfferRow from '../../fields/OfferRow.vue'
 import ReadingRow from '../../fields/ReadingRow.vue'
 import SumList from '../../fields/SumList.vue'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
+import CardInside from '../CardInside.vue'
 import StationLayout from '../StationLayout.vue'
 import ChooseDrawer from './ChooseDrawer.vue'
 import RecipeDrawer from './RecipeDrawer.vue'
@@ -68,22 +68,13 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
       <FoldingView
         v-else-if="view === 'folding'"
         :net="blank.folding"
+        :inside="blank.inside"
+        :outside="blank.outside"
         :folds="blank.folds"
         :card="card"
         :words="blank.drawing"
       />
-      <NestDrawing
-        v-else-if="view === 'inside'"
-        :fit="envelope.own"
-        :room="plan.card.room"
-        :width="wish.card.width"
-        :height="wish.card.height"
-        :size="plan.card.room.outer"
-        :unit="plan.unit"
-        :tick="plan.tick"
-        :outline="wish.card.outline"
-        @step="job.step"
-      />
+      <CardInside v-else-if="view === 'inside'" :job="job" />
       <NetDrawing
         v-else
         :net="blank.net"
