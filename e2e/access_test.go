@@ -126,3 +126,24 @@ func TestEveryStationByKeyboard(t *testing.T) {
 	}
 	w.quiet()
 }
+
+// What is wrong in a field is announced, and a station starts at its top.
+func TestErrorsAreAnnounced(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := openIn(t, browser(t), p, "/", 640, 400) // as at 200 %, where the page scrolls
+	w.station("Meteor-night thanks, square", "card")
+	w.drawer("base")
+	w.fill("field-card.width", "0")
+	w.waitFor("the error to be announced", func() (string, bool) {
+		got := w.MustEval(`() => [...document.querySelectorAll('[role=alert], [aria-live=polite], [aria-live=assertive]')].map((e) => e.textContent).join('|')`).Str()
+		return got, strings.Contains(got, "cannot be nothing")
+	})
+	w.fill("field-card.width", "5 3/8")
+	w.MustEval(`() => window.scrollTo(0, 400)`)
+	w.waitFor("the page to be scrolled", func() (string, bool) { return "at its top", w.MustEval(`() => scrollY`).Int() > 50 })
+	w.click(test("ticket-mail"))
+	w.see(test("headline"), "goes as")
+	w.waitFor("the top of the station", func() (string, bool) { y := w.MustEval(`() => scrollY`).Int(); return "", y == 0 })
+	w.quiet()
+}

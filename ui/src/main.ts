@@ -15,6 +15,10 @@ const counter = () => import('./counter/CounterPage.vue')
 
 const router = createRouter({
   history: createWebHistory(),
+  // Another page or station starts at its top; another drawer leaves one where one is.
+  scrollBehavior: (to, from, saved) =>
+    saved ??
+    (to.hash || (to.params.station && to.params.station === from.params.station) ? false : { top: 0 }),
   routes: [
     { path: '/', component: FrontPage },
     { path: '/jobs/:id', redirect: (to) => `/jobs/${String(to.params.id)}/card` },
