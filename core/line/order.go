@@ -98,14 +98,14 @@ func ReadOrder(text string, j job.Job, shop job.Shop, begun bool) Order {
 
 // Edits are those of everything that was understood, in the order of the senses.
 func (o Order) Edits() (list []field.Edit) {
-	for _, s := range o.inOrder() {
+	for _, s := range o.InOrder() {
 		list = append(list, s.Edits...)
 	}
 	return list
 }
 
-// inOrder is what was said in the order in which it is carried out.
-func (o Order) inOrder() []*Said {
+// InOrder is what was said in the order in which it is carried out.
+func (o Order) InOrder() []*Said {
 	list := make([]*Said, len(o.Said))
 	for i := range o.Said {
 		list[i] = &o.Said[i]

@@ -15,7 +15,7 @@ import (
 // carried out: what is put on is known by its ID before it is given its sizes.
 func (r *order) edits() {
 	j := r.from
-	for _, s := range r.inOrder() {
+	for _, s := range r.InOrder() {
 		if s.Sense == Recipe {
 			continue
 		}

@@ -50,18 +50,18 @@ func Say(text string, j job.Job, shop job.Shop, begun bool) Saying {
 		s.Edits = []field.Edit{}
 	}
 	w := lineWords{inShop(shop), text}
-	refused := map[int]string{}
+	refused := map[*line.Said]string{}
 	now := j
-	for i, said := range o.Said {
+	for _, said := range o.InOrder() {
 		for _, e := range said.Edits {
 			next, problems := Apply(now, shop, []field.Edit{e})
-			if now = next; len(problems) > 0 && refused[i] == "" {
-				refused[i] = problems[0].Message
+			if now = next; len(problems) > 0 && refused[said] == "" {
+				refused[said] = problems[0].Message
 			}
 		}
 	}
 	for i, said := range o.Said {
-		chip := SaidChip{Text: w.chip(said), Why: refused[i]}
+		chip := SaidChip{Text: w.chip(said), Why: refused[&o.Said[i]]}
 		if chip.Why != "" {
 			s.Whole = false
 		}

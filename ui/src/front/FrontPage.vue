@@ -27,20 +27,28 @@ const examples = [
 const line = ref('')
 const refused = ref('')
 let beginning = false
+/** The job that is being begun: its ID stays the same when it is tried again, so that it is begun once. */
+let begun = { id: '', text: '' }
 
-/** Begins the job that was said; its ID is asked for first, so that it is begun once. */
 async function begin(text: string, said: Saying) {
   if (beginning) return
   beginning = true
   refused.value = ''
-  const fresh = await api.GET('/api/jobs/new').catch(unreachable)
-  const id = fresh.data?.id ?? ''
-  const made = fresh.data
-    ? await api.POST('/api/line/job', { body: { id, text } }).catch(unreachable)
-    : { data: undefined, error: fresh.error }
+  if (begun.text !== text) {
+    const fresh = await api.GET('/api/jobs/new').catch(unreachable)
+    if (fresh.data) begun = { id: fresh.data.id, text }
+    else refused.value = sentenceOf(fresh.error)
+  }
+  if (begun.text === text) {
+    const { data, error, response } = await api
+      .POST('/api/line/job', { body: { id: begun.id, text } })
+      .catch(unreachable)
+    // It is there already where only the answer was lost.
+    if (data || response?.status === 409)
+      await router.push(`/jobs/${begun.id}/${said.station}/${said.drawer}`.replace(/\/$/, ''))
+    else refused.value = sentenceOf(error)
+  }
   beginning = false
-  if (made.data) await router.push(`/jobs/${id}/${said.station}/${said.drawer}`.replace(/\/$/, ''))
-  else refused.value = sentenceOf(made.error)
 }
 
 onMounted(() => (document.title = 'Yellow Parcel'))
