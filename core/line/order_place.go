@@ -22,10 +22,13 @@ func (r *order) bookFor(place string) (string, bool) {
 	if place == job.ByHand {
 		return place, true
 	}
-	books := r.shop.Books()
-	home := ""
+	books, home := r.shop.Books(), ""
+	sends := r.from.Mail.Destination
+	if sends == "" || sends == job.ByHand { // that tells nothing of where the maker lives
+		sends = r.shop.Usual.Destination
+	}
 	for _, b := range books {
-		if b.ID == cmp.Or(r.from.Mail.Destination, r.shop.Usual.Destination) {
+		if b.ID == sends {
 			home = b.Region
 		}
 		if b.ID == place {

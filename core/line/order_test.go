@@ -107,6 +107,23 @@ func TestOrdersInMillimetres(t *testing.T) {
 	}
 }
 
+// Where the maker lives is told by where the job goes, or by where most go if it is given by
+// hand; where nothing tells, a country's own rules hold for it.
+func TestWhereTheMakerLives(t *testing.T) {
+	for _, tt := range []struct{ goes, usual, want string }{
+		{"us-domestic", "", "us-abroad"}, {"uk-inland", "us-domestic", "uk-inland"},
+		{job.ByHand, "us-domestic", "us-abroad"}, {job.ByHand, "", "uk-inland"},
+	} {
+		shop := table(measure.Inches)
+		shop.Usual.Destination = tt.usual
+		j := job.NewJob(shop)
+		j.Mail.Destination = tt.goes
+		if got := senseOf(ReadOrder("to the UK", j, shop, true)); got != "to "+tt.want {
+			t.Errorf("a job that goes to %s, usually to %q: %s", tt.goes, tt.usual, got)
+		}
+	}
+}
+
 // A job in hand is changed by what a line says of it.
 func TestOrdersChangeAJob(t *testing.T) {
 	shop := table(measure.Inches)
