@@ -47,24 +47,31 @@ func (s *Store) Job(ctx context.Context, id string) (Job, error) {
 }
 
 func readJob(ctx context.Context, q sqlx.QueryerContext, id string) (Job, error) {
-	var r jobRow
-	err := sqlx.GetContext(ctx, q, &r, "SELECT id, version, changed, removed, body FROM jobs WHERE id = ?", id)
-	if errors.Is(err, sql.ErrNoRows) {
-		return Job{}, ErrMissing
-	}
+	r, err := rowOf(ctx, q, id)
 	if err != nil {
 		return Job{}, err
 	}
 	return r.job()
 }
 
+// rowOf is the row of a job, or ErrMissing.
+func rowOf(ctx context.Context, q sqlx.QueryerContext, id string) (r jobRow, err error) {
+	err = sqlx.GetContext(ctx, q, &r, "SELECT id, version, changed, removed, body FROM jobs WHERE id = ?", id)
+	return r, missing(err)
+}
+
+// missing is ErrMissing where a query found no row.
+func missing(err error) error {
+	if errors.Is(err, sql.ErrNoRows) {
+		return ErrMissing
+	}
+	return err
+}
+
 // Version is the version of a job, or ErrMissing.
 func (s *Store) Version(ctx context.Context, id string) (version int64, err error) {
 	err = s.db.GetContext(ctx, &version, "SELECT version FROM jobs WHERE id = ?", id)
-	if errors.Is(err, sql.ErrNoRows) {
-		err = ErrMissing
-	}
-	return version, err
+	return version, missing(err)
 }
 
 // ErrUnreadable says that a job is stored and kept, but cannot be read.
@@ -113,7 +120,7 @@ func (s *Store) AddJob(ctx context.Context, id string, j job.Job, line Line) (Jo
 	return added, err
 }
 
-func (s *Store) addJob(ctx context.Context, into sqlx.ExecerContext, id string, j job.Job, line Line) (Job, error) {
+func (s *Store) addJob(ctx context.Context, tx *sqlx.Tx, id string, j job.Job, line Line) (Job, error) {
 	body, err := json.Marshal(j)
 	if err != nil {
 		return Job{}, err
@@ -123,10 +130,16 @@ func (s *Store) addJob(ctx context.Context, into sqlx.ExecerContext, id string, 
 		return Job{}, err
 	}
 	added := Job{ID: id, Version: 1, Changed: s.stamp(), Job: j}
-	_, err = into.ExecContext(ctx, `INSERT INTO jobs (id, place, version, name, body, created, changed, line, line_of)
+	_, err = tx.ExecContext(ctx, `INSERT INTO jobs (id, place, version, name, body, created, changed, line, line_of)
 		VALUES (?, (SELECT coalesce(max(place), 0) + 1 FROM jobs), 1, ?, ?, ?, ?, ?, ?)`,
 		added.ID, j.Name, string(body), added.Changed, added.Changed, string(shown), line.Of)
-	return added, err
+	if err != nil {
+		return added, err
+	}
+	if err := s.note(ctx, tx, id, jobRow{}, Began); err != nil {
+		return added, err
+	}
+	return added, sealJob(ctx, tx, id)
 }
 
 // SaveJob stores a job that was changed from the given version, with its line.
@@ -142,13 +155,16 @@ func (s *Store) SaveJob(ctx context.Context, id string, from int64, j job.Job, l
 		return Job{}, err
 	}
 	return s.change(ctx, id, from, func(tx *sqlx.Tx) error {
-		var stored string
-		if err := tx.GetContext(ctx, &stored, "SELECT body FROM jobs WHERE id = ?", id); err != nil {
+		stored, err := rowOf(ctx, tx, id)
+		if err != nil {
 			return err
 		}
-		body = keepUnknown([]byte(stored), body, reflect.TypeFor[job.Job]())
-		_, err := tx.ExecContext(ctx, "UPDATE jobs SET name = ?, body = ?, version = version + 1, changed = ?, line = ?, line_of = ? WHERE id = ?", j.Name, string(body), s.stamp(), string(shown), line.Of, id)
-		return err
+		body = keepUnknown([]byte(stored.Body), body, reflect.TypeFor[job.Job]())
+		_, err = tx.ExecContext(ctx, "UPDATE jobs SET name = ?, body = ?, version = version + 1, changed = ?, line = ?, line_of = ? WHERE id = ?", j.Name, string(body), s.stamp(), string(shown), line.Of, id)
+		if err != nil || sameJSON(stored.Body, string(body)) {
+			return err
+		}
+		return s.note(ctx, tx, id, stored, Edited)
 	})
 }
 
@@ -180,8 +196,15 @@ func (s *Store) stampIf(set bool) any {
 // Rename gives a job another name; nothing else of it changes.
 func (s *Store) Rename(ctx context.Context, id string, from int64, name string) (Job, error) {
 	return s.change(ctx, id, from, func(tx *sqlx.Tx) error {
-		_, err := tx.ExecContext(ctx, "UPDATE jobs SET name = ?, body = json_set(body, '$.name', ?), version = version + 1, changed = ? WHERE id = ?", name, name, s.stamp(), id)
-		return err
+		stored, err := rowOf(ctx, tx, id)
+		if err != nil {
+			return err
+		}
+		_, err = tx.ExecContext(ctx, "UPDATE jobs SET name = ?, body = json_set(body, '$.name', ?), version = version + 1, changed = ? WHERE id = ?", name, name, s.stamp(), id)
+		if err != nil {
+			return err
+		}
+		return s.note(ctx, tx, id, stored, Edited)
 	})
 }
 
@@ -205,6 +228,9 @@ func (s *Store) change(ctx context.Context, id string, from int64, update func(*
 			return ErrChanged
 		}
 		if err := update(tx); err != nil {
+			return err
+		}
+		if err := sealJob(ctx, tx, id); err != nil {
 			return err
 		}
 		return read()

@@ -84,8 +84,11 @@ func (s *Store) ChangeShop(ctx context.Context, change func(Shop) (job.Shop, err
 		body = keepUnknown([]byte(now.body), body, reflect.TypeFor[job.Shop]())
 		_, err = tx.ExecContext(ctx, `INSERT INTO shop (id, version, body, changed) VALUES (1, 1, ?, ?)
 			ON CONFLICT (id) DO UPDATE SET version = version + 1, body = excluded.body, changed = excluded.changed`, string(body), s.stamp())
+		if err != nil {
+			return err
+		}
 		result = Shop{now.Version + 1, shop, string(body)}
-		return err
+		return sealShop(ctx, tx)
 	})
 	return result, err
 }
@@ -100,13 +103,19 @@ func (s *Store) Seed(ctx context.Context, shop job.Shop, jobs []job.Job) error {
 	if err != nil {
 		return err
 	}
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
 		for _, j := range slices.Backward(jobs) { // the first one is the newest
 			if _, err := s.addJob(ctx, tx, NewID(), j, Line{}); err != nil {
 				return err
 			}
 		}
-		_, err := tx.ExecContext(ctx, "INSERT INTO shop (id, version, body, changed) VALUES (1, 1, ?, ?)", string(body), s.stamp())
-		return err
+		if _, err := tx.ExecContext(ctx, "INSERT INTO shop (id, version, body, changed) VALUES (1, 1, ?, ?)", string(body), s.stamp()); err != nil {
+			return err
+		}
+		return sealShop(ctx, tx)
 	})
+	if err != nil {
+		return err
+	}
+	return s.place.begin()
 }

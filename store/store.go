@@ -3,8 +3,10 @@
 //
 // The file is in WAL mode with full syncs: what a call has returned from is on
 // the disk. Every row carries a version; a save names the version it was made
-// from and is refused with ErrChanged when the row has moved on. Migrations run
-// forward only, after a copy of the file has been put beside it.
+// from and is refused with ErrChanged when the row has moved on. Every row
+// carries a seal too, so that damage is noticed at the next start; what then may
+// be done is Damage's to say. Migrations run forward only, after a backup.
+// docs/data.md says what is promised, and which test shows it.
 package store
 
 import (
@@ -12,24 +14,17 @@ import (
 	"database/sql"
 	"embed"
 	"errors"
-	"fmt"
 	"io/fs"
 	"net/url"
-	"os"
-	"path/filepath"
+	"sync"
 	"sync/atomic"
 	"time"
 
 	"github.com/jmoiron/sqlx"
-	"github.com/pressly/goose/v3"
-	_ "modernc.org/sqlite" // the driver "sqlite"
 )
 
 //go:embed migrations/*.sql
 var migrations embed.FS
-
-// fileName is the database's name in the data directory.
-const fileName = "yellow-parcel.db"
 
 // What a call may be refused for.
 var (
@@ -41,106 +36,99 @@ var (
 
 // Store is an open database.
 type Store struct {
-	db *sqlx.DB
+	db    *sqlx.DB
+	place *place
+	steps fs.FS
 	// shop is the shop as it was read last.
 	shop atomic.Pointer[Shop]
 	// now is the clock; tests set it.
 	now func() time.Time
+	// seen are backups that were looked into, by their names and sizes.
+	seen sync.Map
+
+	written chan struct{} // something was
+	closing chan struct{}
+	settled chan struct{}
+	once    sync.Once
 }
 
-// Open opens the database in the directory, making both when they are missing,
-// and brings it up to this program's version. Its errors are sentences for the
-// person who started the program.
-func Open(dir string) (*Store, error) {
-	sub, err := fs.Sub(migrations, "migrations")
-	if err != nil {
-		return nil, err
-	}
-	return openWith(dir, sub)
+// source is how SQLite is asked to open a file.
+func source(path, more string) string {
+	return "file:" + url.PathEscape(path) + "?_pragma=busy_timeout(5000)&_pragma=foreign_keys(1)" + more
 }
 
-func openWith(dir string, steps fs.FS) (*Store, error) {
-	if err := writable(dir); err != nil {
-		return nil, err
+// forWriting is how the database itself is opened.
+const forWriting = "&_pragma=journal_mode(WAL)&_pragma=synchronous(FULL)&_txlock=immediate"
+
+// connect opens a database file on one connection: SQLite writes one at a time, and reads
+// here are tiny.
+func connect(path, more string) (*sqlx.DB, error) {
+	db, err := sqlx.Open("sqlite", source(path, more))
+	if err == nil {
+		db.SetMaxOpenConns(1)
 	}
-	path := filepath.Join(dir, fileName)
-	db, err := sqlx.Open("sqlite", "file:"+url.PathEscape(path)+
-		"?_pragma=journal_mode(WAL)&_pragma=synchronous(FULL)&_pragma=foreign_keys(1)&_pragma=busy_timeout(5000)&_txlock=immediate")
-	if err != nil {
-		return nil, err
-	}
-	// One connection: SQLite writes one at a time, and reads here are tiny.
-	db.SetMaxOpenConns(1)
-	if err := migrate(db, path, steps); err != nil {
-		return nil, errors.Join(err, db.Close())
-	}
-	return &Store{db: db, now: time.Now}, nil
+	return db, err
 }
 
-// Close closes the database.
-func (s *Store) Close() error { return s.db.Close() }
-
-// writable makes the directory and proves that a file can be written in it.
-func writable(dir string) error {
-	advice := "choose another directory with --data, or change its permissions"
-	if err := os.MkdirAll(dir, 0o700); err != nil {
-		return fmt.Errorf("the data directory %s cannot be made: %w; %s", dir, err, advice)
-	}
-	probe, err := os.CreateTemp(dir, ".write-test-*")
-	if err != nil {
-		return fmt.Errorf("the data directory %s cannot be written: %w; %s", dir, err, advice)
-	}
-	return errors.Join(probe.Close(), os.Remove(probe.Name()))
+// Close closes the database; a second time it does nothing.
+func (s *Store) Close() (err error) {
+	s.once.Do(func() {
+		close(s.closing)
+		<-s.settled
+		err = errors.Join(s.db.Close(), s.place.leave())
+	})
+	return err
 }
 
-func migrate(db *sqlx.DB, path string, steps fs.FS) error {
-	provider, err := goose.NewProvider(goose.DialectSQLite3, db.DB, steps)
-	if err != nil {
+// Tell says to a second program on the same data where this one is open.
+func (s *Store) Tell(url string) error { return s.place.tell(url) }
+
+// Dir is the data directory.
+func (s *Store) Dir() string { return s.place.dir }
+
+// settleAfter is how long after a write it is brought from SQLite's log into the database
+// file itself: so a copy of that file alone is never older than that.
+const settleAfter = time.Second
+
+// settle brings what was written into the database file, some time after each write. It
+// waits for nobody: what a backup that is being made still reads comes with the next one.
+func (s *Store) settle() {
+	defer close(s.settled)
+	for {
+		select {
+		case <-s.closing:
+			return
+		case <-s.written:
+		}
+		select {
+		case <-s.closing:
+			return
+		case <-time.After(settleAfter):
+		}
+		_, _ = s.db.Exec("PRAGMA wal_checkpoint(PASSIVE)")
+	}
+}
+
+// within runs one act in a transaction. Where the disk refuses it nothing of it is stored.
+func (s *Store) within(ctx context.Context, act func(*sqlx.Tx) error) error {
+	if err := s.place.there(); err != nil {
 		return err
 	}
-	ctx := context.Background()
-	has, err := provider.GetDBVersion(ctx)
-	if err != nil {
-		return fmt.Errorf("the database %s cannot be read: %w; if it is damaged, move it aside and start again, or put back a copy from beside it", path, err)
-	}
-	sources := provider.ListSources()
-	knows := sources[len(sources)-1].Version
-	if has > knows {
-		return fmt.Errorf("the database %s was made by a newer Yellow Parcel (its form is %d, this program knows %d): start the newer program, or choose another directory with --data; nothing in it was changed", path, has, knows)
-	}
-	if has > 0 && has < knows {
-		if err := copyAside(ctx, db, path, has); err != nil {
-			return err
-		}
-	}
-	if _, err := provider.Up(ctx); err != nil {
-		return fmt.Errorf("the database %s could not be brought up to date: %w; the copy made before is beside it", path, err)
-	}
-	return nil
-}
-
-// copyAside writes the whole database, as it is now, to a file beside it.
-func copyAside(ctx context.Context, db *sqlx.DB, path string, version int64) error {
-	copyPath := fmt.Sprintf("%s.before-upgrade-from-%d", path, version)
-	if _, err := os.Stat(copyPath); err == nil {
-		return nil // an earlier try made it; never write over a copy
-	}
-	if _, err := db.ExecContext(ctx, "VACUUM INTO ?", copyPath); err != nil {
-		return fmt.Errorf("no copy of the database could be made at %s before the upgrade: %w; nothing was changed", copyPath, err)
-	}
-	return nil
-}
-
-// within runs one act in a transaction.
-func (s *Store) within(ctx context.Context, act func(*sqlx.Tx) error) error {
 	tx, err := s.db.BeginTxx(ctx, nil)
 	if err != nil {
-		return err
+		return trouble(err)
 	}
 	if err := act(tx); err != nil {
-		return errors.Join(err, ignoreDone(tx.Rollback()))
+		return trouble(errors.Join(err, ignoreDone(tx.Rollback())))
 	}
-	return tx.Commit()
+	if err := tx.Commit(); err != nil {
+		return trouble(err)
+	}
+	select {
+	case s.written <- struct{}{}:
+	default: // it settles soon anyway
+	}
+	return s.place.there() // nothing is said to be stored where nobody finds it
 }
 
 func ignoreDone(err error) error {

@@ -192,7 +192,11 @@ func TestUpgradeKeepsACopyAndTheRows(t *testing.T) {
 		t.Fatal(err)
 	}
 	old := t.TempDir()
-	body, err := os.ReadFile(filepath.Join(dir, fileName+fmt.Sprintf(".before-upgrade-from-%d", len(entries))))
+	copies, err := filepath.Glob(filepath.Join(dir, backupsName, "*-upgrade.db"))
+	if err != nil || len(copies) != 1 {
+		t.Fatal(copies, err)
+	}
+	body, err := os.ReadFile(copies[0])
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -228,8 +232,11 @@ func TestPlacesThatCannotHoldADatabase(t *testing.T) {
 	if err := os.WriteFile(filepath.Join(dir, fileName), []byte(strings.Repeat("this is no database\n", 100)), 0o600); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := Open(dir); err == nil || !strings.Contains(err.Error(), "cannot be read") {
+	var damage *Damage
+	if _, err := Open(dir); !errors.As(err, &damage) || !strings.Contains(err.Error(), "cannot be used") {
 		t.Errorf("a damaged database: %v", err)
+	} else if err := damage.Close(); err != nil {
+		t.Error(err)
 	}
 }
 

@@ -16,7 +16,7 @@ func (s *Shop) ruleFields() (list []field.Field) {
 	}
 	for i := range s.Rulebooks {
 		own, path := &s.Rulebooks[i], fmt.Sprintf("rulebooks.%d.", i)
-		list = append(list, field.Field{Path: path + "off", Label: "Put away", Value: &field.Flag{At: &own.Off}})
+		list = append(list, s.offField(path, "Put away", &own.Off, &own.OffSince))
 		f := &own.File
 		path += "file."
 		word(path+"region", "Region", &f.Region, 80, true)

@@ -32,6 +32,8 @@ type OwnRulebook struct {
 	File mail.File `json:"file"`
 	// Off is set when it was put away; old jobs keep knowing it.
 	Off bool `json:"off,omitempty"`
+	// OffSince is the day on which that was done.
+	OffSince string `json:"offSince,omitempty" maxLength:"10"`
 }
 
 // rulebook finds a rulebook of the shop's own, or one that ships.
@@ -67,6 +69,8 @@ type OwnedEnvelope struct {
 	Have  int  `json:"have,omitempty"`
 	Cents int  `json:"cents,omitempty"`
 	Off   bool `json:"off,omitempty"`
+	// OffSince is the day on which that was done.
+	OffSince string `json:"offSince,omitempty" maxLength:"10"`
 	// Opens is the side that its throat lies on; the long one when empty.
 	Opens envelope.Side `json:"opens,omitempty"`
 }

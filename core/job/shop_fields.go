@@ -33,8 +33,8 @@ func (s *Shop) Fields() (list []field.Field) {
 	name := func(path string, at *string) field.Field {
 		return field.Field{Path: path + "name", Label: "Name", Value: &field.Word{At: at, Most: mostName, Needed: true}}
 	}
-	off := func(path string, at *bool) field.Field {
-		return field.Field{Path: path + "off", Label: "Off the shelf", Value: &field.Flag{At: at}}
+	off := func(path string, at *bool, since *string) field.Field {
+		return s.offField(path, "Off the shelf", at, since)
 	}
 	side := func(path, label string, at *measure.Length) field.Field {
 		return field.Field{Path: path, Label: label, Value: &field.Length{At: at, Least: something, Most: mostSide}}
@@ -50,11 +50,11 @@ func (s *Shop) Fields() (list []field.Field) {
 	}
 	for i := range s.Sheets {
 		sh, path := &s.Sheets[i], fmt.Sprintf("sheets.%d.", i)
-		list = append(list, name(path, &sh.Name), off(path, &sh.Off), side(path+"width", "Width", &sh.Width), side(path+"height", "Height", &sh.Height))
+		list = append(list, name(path, &sh.Name), off(path, &sh.Off, &sh.OffSince), side(path+"width", "Width", &sh.Width), side(path+"height", "Height", &sh.Height))
 	}
 	for i := range s.Envelopes {
 		e, path := &s.Envelopes[i], fmt.Sprintf("envelopes.%d.", i)
-		list = append(list, name(path, &e.Name), off(path, &e.Off),
+		list = append(list, name(path, &e.Name), off(path, &e.Off, &e.OffSince),
 			field.Field{Path: path + "width", Label: "Outside, width", Name: "envelope's width", Value: &field.Length{At: &e.Width, Least: LeastCard, Most: MostCard}},
 			field.Field{Path: path + "height", Label: "Outside, height", Name: "envelope's height", Value: &field.Length{At: &e.Height, Least: LeastCard, Most: MostCard}},
 			have(path, "How many", &e.Have),
@@ -66,7 +66,7 @@ func (s *Shop) Fields() (list []field.Field) {
 	for i := range s.Stocks {
 		k, path := &s.Stocks[i], fmt.Sprintf("stocks.%d.", i)
 		front, back := k.Faces()
-		list = append(list, name(path, &k.Name), off(path, &k.Off),
+		list = append(list, name(path, &k.Name), off(path, &k.Off, &k.OffSince),
 			field.Field{Path: path + "caliper", Label: "Caliper", Value: &field.Length{At: &k.Caliper, Least: something, Most: mostCaliper, Caliper: true}},
 			field.Field{Path: path + "gsm", Label: "Grams a square metre", Value: &field.Grammage{At: &k.GSM, Most: mostGSM}},
 			field.Field{Path: path + "grain", Label: "Grain", Value: &field.One[paper.Direction]{At: &k.Grain, List: field.ListOf("grains", directions), None: true}},
@@ -80,11 +80,20 @@ func (s *Shop) Fields() (list []field.Field) {
 	}
 	for i := range s.Adhesives {
 		a, path := &s.Adhesives[i], fmt.Sprintf("adhesives.%d.", i)
-		list = append(list, name(path, &a.Name), off(path, &a.Off),
+		list = append(list, name(path, &a.Name), off(path, &a.Off, &a.OffSince),
 			field.Field{Path: path + "width", Label: "Width", Value: &field.Length{At: &a.Width, Least: something, Most: mostAdhesive}},
 			field.Field{Path: path + "holds", Label: "Holds on", Name: "surface", Value: &field.Some[paper.Surface]{At: &a.Holds, List: field.ListOf("surfaces", paper.Surfaces())}})
 	}
 	return append(list, s.ruleFields()...)
+}
+
+// offField is whether an entry is put away; the day on which that was done is kept.
+func (s *Shop) offField(path, label string, at *bool, since *string) field.Field {
+	return field.Field{Path: path + "off", Label: label, Value: &field.Flag{At: at}, Then: func() {
+		if *since = ""; *at {
+			*since = s.Today
+		}
+	}}
 }
 
 // styles are the units with their ticks.

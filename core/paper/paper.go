@@ -26,6 +26,8 @@ type Sheet struct {
 	Height measure.Length `json:"height"`
 	// Off is set when it was taken off the shelf; it stays known to old jobs.
 	Off bool `json:"off,omitempty"`
+	// OffSince is the day on which that was done.
+	OffSince string `json:"offSince,omitempty" maxLength:"10"`
 }
 
 // Direction is a direction on a sheet, by the side that it runs along.
@@ -82,6 +84,8 @@ type Stock struct {
 	Have  int  `json:"have,omitempty"`
 	Cents int  `json:"cents,omitempty"`
 	Off   bool `json:"off,omitempty"`
+	// OffSince is the day on which that was done.
+	OffSince string `json:"offSince,omitempty" maxLength:"10"`
 	// Front and Back are its two sides, as far as somebody said: Faces are what they are.
 	Front Face `json:"front,omitzero"`
 	Back  Face `json:"back,omitzero"`
@@ -99,6 +103,8 @@ type Adhesive struct {
 	Holds []Surface `json:"holds,omitempty"`
 	// Off is set when it was taken off the shelf; old jobs keep knowing it.
 	Off bool `json:"off,omitempty"`
+	// OffSince is the day on which that was done.
+	OffSince string `json:"offSince,omitempty" maxLength:"10"`
 }
 
 // Sticks reports whether it holds on a surface, as far as anybody knows.

@@ -1,0 +1,345 @@
+package store
+
+import (
+	"archive/zip"
+	"bytes"
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io"
+	"path"
+	"strings"
+	"time"
+
+	"github.com/jmoiron/sqlx"
+)
+
+// The open file of everything is a zip of JSON: about.json, shop.json, and a file for each
+// job with its history. A job alone is one of those files.
+const (
+	aboutFile = "about.json"
+	shopFile  = "shop.json"
+	jobsDir   = "jobs/"
+)
+
+// The kinds of files, as they say themselves.
+const (
+	everythingFile = "everything"
+	oneJobFile     = "job"
+)
+
+// about says what a file is.
+type about struct {
+	// File is the kind, of Yellow Parcel.
+	File string `json:"yellowParcel"`
+	// Form is that of the database it comes from: an older one is brought up to date when
+	// it is read.
+	Form int64  `json:"form"`
+	Made string `json:"made,omitempty"`
+	Jobs int    `json:"jobs,omitempty"`
+}
+
+// jobFile is a job in a file of its own.
+type jobFile struct {
+	about
+	KeptJob
+}
+
+// Export writes everything as one open file: a zip of JSON.
+func (s *Store) Export(ctx context.Context, w io.Writer) error {
+	form, err := knownForm()
+	if err != nil {
+		return err
+	}
+	// From one moment, while writers go on.
+	from, err := s.place.openCopyOf(ctx, s.db)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = from.close() }()
+	contents, err := contentsOf(ctx, from.db)
+	if err != nil {
+		return err
+	}
+	out := zip.NewWriter(w)
+	put := func(name string, v any) error {
+		// Written without a time of its own: the same contents are the same file.
+		f, err := out.CreateHeader(&zip.FileHeader{Name: name, Method: zip.Deflate})
+		if err != nil {
+			return err
+		}
+		return write(f, v)
+	}
+	of := about{File: everythingFile, Form: form, Made: s.now().UTC().Format(time.RFC3339)}
+	if err := from.db.GetContext(ctx, &of.Jobs, "SELECT count(*) FROM jobs"); err != nil {
+		return err
+	}
+	if err := put(aboutFile, of); err != nil {
+		return err
+	}
+	if contents.Shop != nil {
+		if err := put(shopFile, contents.Shop); err != nil {
+			return err
+		}
+	}
+	for j, err := range contents.Jobs {
+		if err != nil {
+			return err
+		}
+		if err := put(jobsDir+j.ID+".json", j); err != nil {
+			return err
+		}
+	}
+	return out.Close()
+}
+
+// write writes a value as JSON that people can read, with every body as it is stored.
+func write(w io.Writer, v any) error {
+	out := json.NewEncoder(w)
+	out.SetEscapeHTML(false)
+	out.SetIndent("", " ")
+	return out.Encode(v)
+}
+
+// ExportJob is one job as a file of its own: JSON, with its history.
+func (s *Store) ExportJob(ctx context.Context, id string) ([]byte, error) {
+	j, err := keptJob(ctx, s.db, "id = ?", id)
+	if err != nil {
+		return nil, missing(err)
+	}
+	form, err := knownForm()
+	if err != nil {
+		return nil, err
+	}
+	var out bytes.Buffer
+	err = write(&out, jobFile{about{File: oneJobFile, Form: form}, j})
+	return out.Bytes(), err
+}
+
+// The bounds of what is read in: bytes of the zip, of one file in it, of all of them, and
+// how many there are.
+const (
+	MostZip      = 64 << 20
+	mostEntry    = 4 << 20
+	mostUnzipped = 512 << 20
+	mostEntries  = 50_000
+	mostStates   = 2000
+)
+
+// FileError says what is wrong with a file that is read in, and where in it.
+type FileError struct {
+	Where, Why string
+}
+
+func (e *FileError) Error() string {
+	if e.Where == "" {
+		return e.Why
+	}
+	return e.Where + ": " + e.Why
+}
+
+func wrongFile(where, why string, args ...any) error {
+	return &FileError{where, fmt.Sprintf(why, args...)}
+}
+
+// readZip reads a file of everything; it is checked through before anything is made of it.
+func readZip(r io.ReaderAt, size int64) (about, Contents, error) {
+	var of about
+	var c Contents
+	if size > MostZip {
+		return of, c, wrongFile("", "it is larger than %d MB", MostZip>>20)
+	}
+	z, err := zip.NewReader(r, size)
+	if err != nil {
+		return of, c, wrongFile("", "it is not a zip file, or was cut off: choose a file that this program wrote")
+	}
+	if len(z.File) > mostEntries {
+		return of, c, wrongFile("", "there are more than %d files in it", mostEntries)
+	}
+	total := int64(0)
+	read := func(f *zip.File) ([]byte, error) {
+		in, err := f.Open()
+		if err != nil {
+			return nil, wrongFile(f.Name, "it cannot be read")
+		}
+		defer func() { _ = in.Close() }()
+		// What the zip says of sizes is not relied on.
+		body, err := io.ReadAll(io.LimitReader(in, mostEntry+1))
+		if err != nil {
+			return nil, wrongFile(f.Name, "it is damaged")
+		}
+		if total += int64(len(body)); len(body) > mostEntry || total > mostUnzipped {
+			return nil, wrongFile(f.Name, "it is too large: a file may have %d MB, all of them %d MB", mostEntry>>20, mostUnzipped>>20)
+		}
+		return body, nil
+	}
+	var jobs []KeptJob
+	ids := map[string]bool{}
+	for _, f := range z.File {
+		name := path.Clean(f.Name)
+		known := name == aboutFile || name == shopFile || path.Dir(name)+"/" == jobsDir && strings.HasSuffix(name, ".json")
+		if !known {
+			continue // what somebody added is none of ours
+		}
+		body, err := read(f)
+		if err != nil {
+			return of, c, err
+		}
+		switch name {
+		case aboutFile:
+			if err := json.Unmarshal(body, &of); err != nil {
+				return of, c, wrongFile(name, "it is no JSON that this program wrote")
+			}
+		case shopFile:
+			if !json.Valid(body) {
+				return of, c, wrongFile(name, "it is no JSON")
+			}
+			c.Shop = compact(body)
+		default:
+			j, err := readKept(name, body)
+			if err != nil {
+				return of, c, err
+			}
+			if ids[j.ID] {
+				return of, c, wrongFile(name, "there are two jobs with the ID %s", j.ID)
+			}
+			ids[j.ID] = true
+			jobs = append(jobs, j)
+		}
+	}
+	if of.File != everythingFile {
+		return of, c, wrongFile(aboutFile, "it is missing or says something else: choose a file that this program wrote")
+	}
+	if of.Jobs != len(jobs) {
+		return of, c, wrongFile("", "it says that there are %d jobs in it, and there are %d", of.Jobs, len(jobs))
+	}
+	c.Jobs = listOf(jobs)
+	return of, c, formFits(of)
+}
+
+func formFits(of about) error {
+	knows, err := knownForm()
+	switch {
+	case err != nil:
+		return err
+	case of.Form > knows:
+		return wrongFile("", "it was written by a newer Yellow Parcel (its form is %d, this program knows %d): start the newer program", of.Form, knows)
+	case of.Form < sealedSince:
+		return wrongFile("", "it names no form that files ever had")
+	}
+	return nil
+}
+
+// readKept reads a job of a file.
+func readKept(where string, body []byte) (j KeptJob, err error) {
+	if err := json.Unmarshal(body, &j); err != nil {
+		return j, wrongFile(where, "it is no job that this program wrote (%v)", err)
+	}
+	if !ValidID(j.ID) {
+		return j, wrongFile(where, "“%.20s” is no ID of a job", j.ID)
+	}
+	var named struct {
+		Name string `json:"name"`
+	}
+	if len(j.Job) == 0 || json.Unmarshal(j.Job, &named) != nil {
+		return j, wrongFile(where, "there is no job in it")
+	}
+	for what, at := range map[string]*string{"created": &j.Created, "changed": &j.Changed, "removed": j.Removed, "archived": j.Archived} {
+		if at == nil {
+			continue
+		}
+		if _, err := time.Parse(time.RFC3339Nano, *at); err != nil {
+			return j, wrongFile(where, "“%s” is no moment, as 2026-11-28T08:00:00Z", what)
+		}
+	}
+	if len(j.History) > mostStates {
+		return j, wrongFile(where, "its history has more than %d states", mostStates)
+	}
+	taken := map[int64]bool{}
+	for i, h := range j.History {
+		if _, err := time.Parse(time.RFC3339Nano, h.Changed); err != nil || h.Version <= 0 || taken[h.Version] || len(h.Job) == 0 {
+			return j, wrongFile(where, "state %d of its history cannot be used", i+1)
+		}
+		taken[h.Version] = true
+		j.History[i].Job = compact(h.Job)
+	}
+	j.Name, j.Version = named.Name, max(1, j.Version)
+	j.Body = string(compact(j.Job))
+	return j, nil
+}
+
+// Import reads a file of everything and takes it over, after a backup of what is here:
+// everything as it is in the file, or only what is missing or older here.
+func (s *Store) Import(ctx context.Context, r io.ReaderAt, size int64, replace bool) (came Came, err error) {
+	of, contents, err := readZip(r, size)
+	if err != nil {
+		return came, err
+	}
+	from, err := s.place.openContents(ctx, of.Form, contents)
+	if err != nil {
+		return came, err
+	}
+	defer func() { err = errors.Join(err, from.close()) }()
+	if _, err := s.Backup(ctx, BeforeImport); err != nil {
+		return came, fmt.Errorf("nothing was read in, since no backup could be made of what is here now: %w", err)
+	}
+	if contents, err = contentsOf(ctx, from.db); err != nil {
+		return came, wrongFile(shopFile, "%v", err)
+	}
+	if replace {
+		return s.Replace(ctx, contents, ReadIn)
+	}
+	return s.Add(ctx, contents, ReadIn)
+}
+
+// ImportJob reads the file of one job. It is a new job here, also where there is one by its
+// ID.
+func (s *Store) ImportJob(ctx context.Context, body []byte) (_ Job, err error) {
+	var f jobFile
+	if err := json.Unmarshal(body, &f.about); err != nil || f.File != oneJobFile {
+		return Job{}, wrongFile("", "it is not the file of a job: choose one that this program wrote")
+	}
+	if err := formFits(f.about); err != nil {
+		return Job{}, err
+	}
+	if f.KeptJob, err = readKept("", body); err != nil {
+		return Job{}, err
+	}
+	f.Removed, f.Archived, f.Place = nil, nil, 0
+	from, err := s.place.openContents(ctx, f.Form, Contents{Jobs: listOf([]KeptJob{f.KeptJob})})
+	if err != nil {
+		return Job{}, err
+	}
+	defer func() { err = errors.Join(err, from.close()) }()
+	j, err := keptJob(ctx, from.db, "id = ?", f.ID)
+	if err != nil {
+		return Job{}, err
+	}
+	if _, err := (jobRow{ID: j.ID, Body: j.Body}).job(); err != nil {
+		return Job{}, wrongFile("", "%v", err)
+	}
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		if _, err := rowOf(ctx, tx, j.ID); !errors.Is(err, ErrMissing) {
+			j.ID = NewID()
+		}
+		if err := tx.GetContext(ctx, &j.Place, "SELECT coalesce(max(place), 0) + 1 FROM jobs"); err != nil {
+			return err
+		}
+		j.Changed = s.stamp()
+		return insertKept(ctx, tx, j)
+	})
+	if err != nil {
+		return Job{}, err
+	}
+	return s.Job(ctx, j.ID)
+}
+
+// compact is JSON without its spaces, as bodies are stored.
+func compact(body []byte) json.RawMessage {
+	var out bytes.Buffer
+	if err := json.Compact(&out, body); err != nil {
+		return body
+	}
+	return out.Bytes()
+}
