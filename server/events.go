@@ -71,6 +71,18 @@ func (e *events) tellAll(event Event) {
 	}
 }
 
+// shown are the jobs that a window shows.
+func (e *events) shown() (ids []string) {
+	e.mu.Lock()
+	defer e.mu.Unlock()
+	for id := range e.windows {
+		if id != listed {
+			ids = append(ids, id)
+		}
+	}
+	return ids
+}
+
 func offer(c chan Event, event Event) {
 	select {
 	case c <- event:

@@ -42,7 +42,7 @@ func (s *Server) page(w http.ResponseWriter, r *http.Request) {
 		_, _ = w.Write(body)
 		return
 	}
-	if path.Ext(name) != "" && strings.HasPrefix(name, "assets/") {
+	if path.Ext(name) != "" || strings.HasPrefix(name, "assets/") {
 		writeProblem(w, http.StatusNotFound, fmt.Sprintf("There is nothing at %s: reload the page.", r.URL.Path))
 		return
 	}

@@ -44,6 +44,10 @@ func (s *Server) planRoutes() {
 			if problems == nil {
 				problems = []field.Problem{}
 			}
+			if err := s.planners.Acquire(ctx, 1); err != nil {
+				return nil, s.failed(err) // nobody waits for it any more
+			}
+			defer s.planners.Release(1)
 			made, err := plan.MakeFor(ctx, j, shop.Shop, plan.OpenAt(in.Body.Open))
 			if err != nil {
 				return nil, s.failed(err) // nobody waits for it any more

@@ -13,7 +13,7 @@ import (
 	"yellowparcel/store"
 )
 
-const somethingBroke = "Something went wrong in the program itself; what is stored is safe. Try again, or start the program anew."
+const somethingBroke = "Something went wrong in the program itself. Reload the page to see what is stored, and try again."
 
 // writeProblem answers with RFC 9457 problem JSON.
 func writeProblem(w http.ResponseWriter, status int, detail string) {
@@ -27,6 +27,8 @@ func writeProblem(w http.ResponseWriter, status int, detail string) {
 func problemWithContext(_ huma.Context, status int, msg string, errs ...error) huma.StatusError {
 	p := &huma.ErrorModel{Status: status, Title: http.StatusText(status), Detail: msg}
 	switch {
+	case status == http.StatusInsufficientStorage, status == http.StatusServiceUnavailable: // the disk's, in words already
+		return p
 	case status >= 500:
 		p.Detail = somethingBroke
 		return p
@@ -75,5 +77,32 @@ func (s *Server) failed(err error) error {
 		return huma.Error500InternalServerError(somethingBroke) // nobody reads it
 	}
 	s.log.Error("the store failed", "error", err)
+	for _, t := range troubles {
+		if errors.Is(store.Kind(err), t.is) {
+			return huma.NewError(t.status, fmt.Sprintf(t.words, reason(err)))
+		}
+	}
 	return huma.Error500InternalServerError(somethingBroke)
+}
+
+// troubles are what the disk may refuse an act for, as it is said. Each may pass by itself,
+// but for damage.
+var troubles = []struct {
+	is     error
+	status int
+	words  string
+}{
+	{store.ErrFull, http.StatusInsufficientStorage, "Nothing was stored: %s. Make room on it; what you did is kept here until then."},
+	{store.ErrReadOnly, http.StatusServiceUnavailable, "Nothing was stored: %s. Make it writable; what you did is kept here until then."},
+	{store.ErrGone, http.StatusServiceUnavailable, "Nothing is stored any more: %s. Put it back; what you did is kept here until then."},
+	{store.ErrDisk, http.StatusServiceUnavailable, "Nothing was stored: %s. Check the disk; what you did is kept here until then."},
+	{store.ErrDamaged, http.StatusServiceUnavailable, "Nothing was stored: %s. Stop the program and start it again: it says then what can be done."},
+}
+
+// reason is why the disk refused, in a few words.
+func reason(err error) string {
+	if kind := store.Kind(err); kind != nil {
+		return kind.Error()
+	}
+	return err.Error()
 }

@@ -12,14 +12,17 @@ import (
 	"log/slog"
 	"net"
 	"net/http"
+	"runtime"
 	"strings"
 	"sync"
+	"sync/atomic"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/adapters/humachi"
 	"github.com/go-chi/chi/v5"
 	"github.com/go-chi/chi/v5/middleware"
+	"golang.org/x/sync/semaphore"
 
 	"yellowparcel/device"
 	"yellowparcel/store"
@@ -39,7 +42,21 @@ type Server struct {
 	bench  bench
 	api    huma.API
 	router chi.Router
+
+	// damage is what is wrong with the stored data; nil where nothing is. Opened is closed
+	// when there is a store, repairing held while one is made.
+	damage    atomic.Pointer[store.Damage]
+	opened    chan struct{}
+	repairing sync.Mutex
+	seed      func(*store.Store) error
+	// backupTrouble is why the last daily backup could not be made.
+	backupTrouble atomic.Pointer[error]
+	// planners lets so many plans be made at once; who comes first is first.
+	planners *semaphore.Weighted
 }
+
+// mostSilence is how long a client may read nothing of an answer before it is let go.
+const mostSilence = 30 * time.Second
 
 // maxBody bounds what a request may send; a job is a few kilobytes.
 const maxBody = 1 << 20
@@ -47,9 +64,12 @@ const maxBody = 1 << 20
 // New builds the server. The simulated devices behave as asked; extra hosts are names, besides those of this machine,
 // under which it may be called.
 func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...string) *Server {
-	srv := &Server{store: s, events: newEvents(), lister: newLister(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices)}
+	srv := &Server{store: s, events: newEvents(), lister: newLister(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices), opened: make(chan struct{}), planners: semaphore.NewWeighted(int64(runtime.NumCPU()))}
+	if s != nil {
+		close(srv.opened)
+	}
 	r := chi.NewRouter()
-	r.Use(oneStatus, srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin, middleware.Compress(compression, compressed...))
+	r.Use(oneStatus, srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin, srv.whileDamaged, middleware.Compress(compression, compressed...))
 	r.NotFound(srv.page)
 	r.MethodNotAllowed(func(w http.ResponseWriter, r *http.Request) {
 		writeProblem(w, http.StatusMethodNotAllowed, fmt.Sprintf("%s is not possible on %s.", r.Method, r.URL.Path))
@@ -66,6 +86,11 @@ func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...st
 	srv.deviceRoutes()
 	srv.eventRoutes()
 	srv.cuttingRoutes()
+	srv.damageRoutes()
+	srv.backupRoutes()
+	srv.historyRoutes()
+	srv.exchangeRoutes()
+	srv.removedRoutes()
 	return srv
 }
 
@@ -102,14 +127,25 @@ func (s *Server) Serve(ctx context.Context, l net.Listener) error {
 		Handler:           s.router,
 		ReadHeaderTimeout: 5 * time.Second,
 		ReadTimeout:       30 * time.Second,
+		WriteTimeout:      mostSilence,
 		IdleTimeout:       2 * time.Minute,
 		MaxHeaderBytes:    64 << 10,
 		ErrorLog:          slog.NewLogLogger(s.log.Handler(), slog.LevelWarn),
 	}
 	hs.RegisterOnShutdown(s.events.close)
-	var lines sync.WaitGroup
-	lines.Go(func() { s.keepLines(ctx) })
-	defer lines.Wait()
+	background, stop := context.WithCancel(ctx)
+	var work sync.WaitGroup
+	for _, keep := range []func(context.Context){s.keepLines, s.keepBackups} {
+		work.Go(func() {
+			select {
+			case <-s.opened:
+				keep(background)
+			case <-background.Done():
+			}
+		})
+	}
+	defer work.Wait()
+	defer stop()
 	done := make(chan error, 1)
 	go func() { done <- hs.Serve(l) }()
 	select {

@@ -33,7 +33,6 @@ type stream struct {
 func newStream(ctx huma.Context, contentType, before, after string) stream {
 	_, w := humachi.Unwrap(ctx)
 	rc := http.NewResponseController(w)
-	_ = rc.SetWriteDeadline(time.Time{})
 	w.Header().Set("Content-Type", contentType)
 	return stream{w, rc, before, after}
 }
@@ -47,8 +46,11 @@ func (s stream) send(message any) error {
 	return s.write(s.before + string(body) + s.after)
 }
 
-// write sends a text as it is.
+// write sends a text as it is. A client that reads none of it is let go after a while, and
+// one that only waits is not.
 func (s stream) write(text string) error {
+	_ = s.rc.SetWriteDeadline(time.Now().Add(mostSilence))
+	defer func() { _ = s.rc.SetWriteDeadline(time.Time{}) }()
 	if _, err := s.w.Write([]byte(text)); err != nil {
 		return err
 	}

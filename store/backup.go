@@ -191,6 +191,11 @@ func (s *Store) Backups(ctx context.Context) ([]Backup, error) {
 	})
 }
 
+// BackupsOf are the backups in a data directory, while a program runs on it or not.
+func BackupsOf(ctx context.Context, dir string) ([]Backup, error) {
+	return backupsIn(ctx, filepath.Join(dir, backupsName), func(_ string, fresh func() Backup) Backup { return fresh() })
+}
+
 func backupsIn(ctx context.Context, dir string, once func(key string, fresh func() Backup) Backup) (list []Backup, err error) {
 	entries, err := os.ReadDir(dir)
 	if errors.Is(err, fs.ErrNotExist) {

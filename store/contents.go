@@ -52,11 +52,7 @@ type KeptState struct {
 // keptColumns are the columns of a KeptJob; a row without a seal counts as whole.
 const keptColumns = "id, place, version, name, created, changed, removed, archived, body, seal = '' OR seal = " + jobSeal + " AS whole"
 
-// Contents are all jobs and the shop as they are now; jobs are read as they are asked for.
-func (s *Store) Contents(ctx context.Context) (Contents, error) {
-	return contentsOf(ctx, s.db)
-}
-
+// contentsOf are all jobs and the shop of a database; jobs are read as they are asked for.
 func contentsOf(ctx context.Context, db *sqlx.DB) (c Contents, err error) {
 	shop, err := readShop(ctx, db)
 	if err != nil && !errors.Is(err, ErrMissing) {
@@ -195,6 +191,12 @@ func (s *Store) takeJob(ctx context.Context, tx *sqlx.Tx, j KeptJob, how How, al
 		}
 	}
 	return sealJob(ctx, tx, j.ID)
+}
+
+// Read is the job itself.
+func (j KeptJob) Read() (job.Job, error) {
+	read, err := j.row().job()
+	return read.Job, err
 }
 
 func (j KeptJob) row() jobRow {

@@ -7,6 +7,7 @@ import (
 	"io/fs"
 	"os"
 	"path/filepath"
+	"slices"
 	"time"
 
 	"github.com/jmoiron/sqlx"
@@ -67,7 +68,7 @@ func (p *place) damaged(steps fs.FS, why error) error {
 }
 
 func (d *Damage) withBackups() error {
-	list, err := backupsIn(context.Background(), d.place.path(backupsName), func(_ string, fresh func() Backup) Backup { return fresh() })
+	list, err := BackupsOf(context.Background(), d.place.dir)
 	if err != nil {
 		return err
 	}
@@ -204,6 +205,24 @@ func (d *Damage) Repair(ctx context.Context, choice Choice, backup string) (*Sto
 		}
 	}
 	return openAt(d.place, d.steps)
+}
+
+// RepairFrom is Repair with a backup by its name, or one that lies elsewhere by its path,
+// together with what is whole in the damaged file.
+func (d *Damage) RepairFrom(ctx context.Context, name string) (*Store, error) {
+	if slices.ContainsFunc(d.Backups, func(b Backup) bool { return b.Name == name }) {
+		return d.Repair(ctx, Together, name)
+	}
+	b := look(ctx, name)
+	if !b.Whole {
+		return nil, fmt.Errorf("%s is no backup that is whole: %s", name, b.Trouble)
+	}
+	b.Name = "yellow-parcel-" + time.Now().UTC().Format(backupStamp) + "-" + string(Asked) + ".db"
+	if err := errors.Join(os.MkdirAll(d.place.path(backupsName), 0o700), copyFile(name, d.place.path(filepath.Join(backupsName, b.Name)))); err != nil {
+		return nil, trouble(err)
+	}
+	d.Backups = append(d.Backups, b)
+	return d.Repair(ctx, Together, b.Name)
 }
 
 // chosen are the contents to go on with, in the form of this program.

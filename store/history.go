@@ -5,6 +5,7 @@ import (
 	"compress/gzip"
 	"context"
 	"encoding/json"
+	"errors"
 	"io"
 	"math"
 	"reflect"
@@ -26,6 +27,7 @@ const (
 	Began    How = "began"
 	Restored How = "restored" // from a backup
 	ReadIn   How = "read in"  // from a file
+	Back     How = "back"     // an earlier state, brought back
 )
 
 // State is a job as it was at a version.
@@ -69,6 +71,32 @@ func (s *Store) History(ctx context.Context, id string) ([]State, error) {
 func states(ctx context.Context, q sqlx.QueryerContext, id string) (rows []stateRow, err error) {
 	err = sqlx.SelectContext(ctx, q, &rows, "SELECT version, changed, how, body FROM history WHERE job = ? ORDER BY version", id)
 	return rows, err
+}
+
+// ErrNoState says that a job has no such state, or that it was thinned out.
+var ErrNoState = errors.New("there is no such state")
+
+// BringBack makes a job as it was at a state; what it is now is the state before.
+func (s *Store) BringBack(ctx context.Context, id string, from, state int64) (Job, error) {
+	return s.change(ctx, id, from, func(tx *sqlx.Tx) error {
+		now, err := rowOf(ctx, tx, id)
+		if err != nil {
+			return err
+		}
+		var packed []byte
+		if err := tx.GetContext(ctx, &packed, "SELECT body FROM history WHERE job = ? AND version = ?", id, state); err != nil {
+			return errors.Join(ErrNoState, missing(err))
+		}
+		body, err := expand(packed)
+		if err != nil {
+			return errors.Join(ErrNoState, err)
+		}
+		_, err = tx.ExecContext(ctx, "UPDATE jobs SET name = coalesce(json_extract(?1, '$.name'), ''), body = ?1, version = version + 1, changed = ?2, line = '{}', line_of = '' WHERE id = ?3", string(body), s.stamp(), id)
+		if err != nil {
+			return err
+		}
+		return s.note(ctx, tx, id, now, Back)
+	})
 }
 
 // note keeps the state that a job has come to, in the transaction that brought it there.

@@ -21,6 +21,8 @@ type ListedJob struct {
 	Version int64
 	Name    string
 	Changed string
+	// Removed is when it was removed; empty where it is not.
+	Removed string
 	Line
 }
 
@@ -31,6 +33,7 @@ type lineRow struct {
 	Changed string `db:"changed"`
 	Line    string `db:"line"`
 	LineOf  string `db:"line_of"`
+	Removed string `db:"removed"`
 }
 
 // Shelved is which jobs are listed.
@@ -56,12 +59,12 @@ func (s *Store) List(ctx context.Context, which Shelved) ([]ListedJob, error) {
 		return nil, ErrMissing
 	}
 	var rows []lineRow
-	if err := s.db.SelectContext(ctx, &rows, "SELECT id, version, name, changed, line, line_of FROM jobs WHERE "+where+" ORDER BY place"); err != nil {
+	if err := s.db.SelectContext(ctx, &rows, "SELECT id, version, name, changed, line, line_of, coalesce(removed, '') AS removed FROM jobs WHERE "+where+" ORDER BY place"); err != nil {
 		return nil, err
 	}
 	list := make([]ListedJob, len(rows))
 	for i, r := range rows {
-		list[i] = ListedJob{ID: r.ID, Version: r.Version, Name: r.Name, Changed: r.Changed, Line: Line{Of: r.LineOf}}
+		list[i] = ListedJob{ID: r.ID, Version: r.Version, Name: r.Name, Changed: r.Changed, Removed: r.Removed, Line: Line{Of: r.LineOf}}
 		if json.Unmarshal([]byte(r.Line), &list[i].Line.Line) != nil {
 			list[i].Line = Line{}
 		}

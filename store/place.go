@@ -7,6 +7,7 @@ import (
 	"os"
 	"path/filepath"
 	"strings"
+	"time"
 
 	"github.com/gofrs/flock"
 )
@@ -54,6 +55,7 @@ func take(dir string) (*place, error) {
 	case !got:
 		return nil, fmt.Errorf("%w: %s", ErrRunning, p.runningWords())
 	}
+	p.tidy()
 	if err := p.room(); err != nil {
 		return nil, errors.Join(err, p.leave())
 	}
@@ -88,6 +90,23 @@ func (p *place) leave() error { return p.lock.Unlock() }
 
 // tell writes where the program is open into the lock, for a second one to say.
 func (p *place) tell(url string) error { return os.WriteFile(p.lock.Path(), []byte(url+"\n"), 0o600) }
+
+// tidy removes what a program that was killed left half done. A backup may be in the making
+// beside this program: what is young of it is left.
+func (p *place) tidy() {
+	for _, left := range []string{".reading-*", ".writing-*", ".write-test-*", rebuiltName + ".half"} {
+		list, _ := filepath.Glob(p.path(left))
+		for _, path := range list {
+			_ = os.RemoveAll(path)
+		}
+	}
+	list, _ := filepath.Glob(p.path(backupsName + "/.copying-*"))
+	for _, path := range list {
+		if info, err := os.Stat(path); err == nil && time.Since(info.ModTime()) > time.Hour {
+			_ = os.RemoveAll(path)
+		}
+	}
+}
 
 // leastRoom is what has to be free at a start: a few acts' worth.
 const leastRoom = 256 << 10

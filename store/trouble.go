@@ -31,15 +31,20 @@ func trouble(err error) error {
 	if err == nil {
 		return nil
 	}
-	for _, known := range []error{ErrFull, ErrReadOnly, ErrGone, ErrDisk, ErrDamaged} {
-		if errors.Is(err, known) {
-			return err
-		}
-	}
-	if kind := kindOf(err); kind != nil {
+	if kind := Kind(err); kind != nil && !errors.Is(err, kind) {
 		return fmt.Errorf("%w (%w)", kind, err)
 	}
 	return err
+}
+
+// Kind is which of the errors above an error comes to; nil where it is none of them.
+func Kind(err error) error {
+	for _, known := range []error{ErrFull, ErrReadOnly, ErrGone, ErrDisk, ErrDamaged} {
+		if errors.Is(err, known) {
+			return known
+		}
+	}
+	return kindOf(err)
 }
 
 // kindOf is which of the errors above an error of the database or of a file is; nil where

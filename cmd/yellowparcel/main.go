@@ -2,6 +2,8 @@
 // envelopes and says whether they post.
 //
 //	yellowparcel [--addr 127.0.0.1:8417] [--data DIR] [--demo]
+//	yellowparcel backup [--data DIR] [FILE]
+//	yellowparcel restore [--data DIR] [BACKUP or FILE]
 //	yellowparcel openapi
 package main
 
@@ -44,6 +46,9 @@ func run(args []string) error {
 		}
 		return err
 	}
+	if len(args) > 0 && (args[0] == "backup" || args[0] == "restore") {
+		return keep(args[0], args[1:], os.Stdout)
+	}
 	flags := flag.NewFlagSet("yellowparcel", flag.ContinueOnError)
 	addr := flags.String("addr", envOr("ADDR", defaultAddr), "address to listen on; also from ADDR")
 	data := flags.String("data", "", "data directory (default: a place of your own)")
@@ -61,12 +66,9 @@ func run(args []string) error {
 	if flags.NArg() > 0 {
 		return fmt.Errorf("“%s” is not something it does: try --help", flags.Arg(0))
 	}
-	dir := *data
-	if dir == "" {
-		var err error
-		if dir, err = dataDir(); err != nil {
-			return err
-		}
+	dir, err := dirOf(*data)
+	if err != nil {
+		return err
 	}
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
@@ -87,23 +89,41 @@ func serve(ctx context.Context, addr, dir string, sample bool, devices device.Be
 	if err != nil {
 		return err
 	}
-	db, err := store.Open(dir)
-	if err != nil {
-		return errors.Join(err, listener.Close())
-	}
-	defer func() { err = errors.Join(err, db.Close()) }()
 	var jobs []job.Job // nothing appears unasked
 	shop := job.DefaultShop()
 	if sample {
 		jobs, shop = demo.Jobs(), demo.Shop()
 	}
-	if err := db.Seed(ctx, shop, jobs); err != nil {
-		return fmt.Errorf("the first jobs cannot be stored in %s: %w", dir, err)
+	seed := func(db *store.Store) error {
+		if err := db.Seed(ctx, shop, jobs); err != nil {
+			return fmt.Errorf("the first jobs cannot be stored in %s: %w", dir, err)
+		}
+		return nil
 	}
 	host, _, _ := net.SplitHostPort(addr)
-	fmt.Printf("Yellow Parcel is open at http://%s\nIts data is kept in %s. Stop it with Ctrl+C.\n", listener.Addr(), dir)
 	log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
-	return server.New(db, log, devices, host).Serve(ctx, listener)
+	db, err := store.Open(dir)
+	var damage *store.Damage
+	var site *server.Server
+	switch {
+	case errors.As(err, &damage):
+		fmt.Printf("Something is wrong: %v.\nOpen the page to choose what to go on with.\n", damage)
+		site = server.NewDamaged(server.New(nil, log, devices, host), damage, seed)
+	case err != nil:
+		return errors.Join(err, listener.Close())
+	default:
+		if err := seed(db); err != nil {
+			return errors.Join(err, db.Close(), listener.Close())
+		}
+		site = server.New(db, log, devices, host)
+	}
+	defer func() { err = errors.Join(err, site.Close()) }()
+	url := "http://" + listener.Addr().String()
+	if err := site.Tell(url); err != nil {
+		return fmt.Errorf("the data directory %s cannot be written: %w", dir, err)
+	}
+	fmt.Printf("Yellow Parcel is open at %s\nIts data is kept in %s. Stop it with Ctrl+C.\n", url, dir)
+	return site.Serve(ctx, listener)
 }
 
 func listen(addr string) (net.Listener, error) {
@@ -122,6 +142,14 @@ func envOr(name, otherwise string) string {
 		return v
 	}
 	return otherwise
+}
+
+// dirOf is the data directory that is named, or the user's own.
+func dirOf(named string) (string, error) {
+	if named != "" {
+		return named, nil
+	}
+	return dataDir()
 }
 
 // dataDir is where a user's own data goes on this system.

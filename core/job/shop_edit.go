@@ -236,6 +236,9 @@ func (s *Shop) add(e field.Edit) error {
 		return say.Refuse("At most %d entries stand in this list: remove or reuse one.", most)
 	}
 	id := field.NewID(e.Path+"-own", ids)
+	if slices.Contains([]string{"sheets", "stocks", "envelopes", "adhesives"}, e.Path) && isFile(e.Text) {
+		return s.addFile(e.Path, id, e.Text)
+	}
 	switch e.Path {
 	case "sheets":
 		s.Sheets = append(s.Sheets, paper.Sheet{ID: id, Name: "Sheets of mine", Width: 8*measure.Inch + measure.Inch/2, Height: 11 * measure.Inch})
@@ -258,7 +261,7 @@ func (s *Shop) add(e field.Edit) error {
 // addBook adds a rulebook: a copy of the one that is named, or one read from JSON.
 func (s *Shop) addBook(text string) error {
 	var f mail.File
-	if strings.HasPrefix(strings.TrimSpace(text), "{") {
+	if isFile(text) {
 		var err error
 		if f, err = mail.ReadFile([]byte(text)); err != nil {
 			var fe *mail.FileError

@@ -1,6 +1,13 @@
 package job
 
-import "slices"
+import (
+	"encoding/json"
+	"slices"
+	"strings"
+
+	"yellowparcel/core/paper"
+	"yellowparcel/core/say"
+)
 
 // PutAway is the shop with every entry of its lists put away on a day.
 func (s Shop) PutAway(day string) Shop {
@@ -49,4 +56,81 @@ func takeEntries[E any](into *[]E, from []E, have, ids []string, most int) (came
 		}
 	}
 	return came
+}
+
+// Removed is an entry of the shelf that was put away.
+type Removed struct {
+	// Path is where it stands, by its ID: "stocks.cover-100".
+	Path, Name string
+	// Kind is what it is, in a word or two; Since the day, where that is known.
+	Kind, Since string
+}
+
+// Removed are the entries of the shelf and the rulebooks that were put away.
+func (s Shop) Removed() (list []Removed) {
+	add := func(of, id, name, kind, since string, off bool) {
+		if off {
+			list = append(list, Removed{of + "." + id, name, kind, since})
+		}
+	}
+	for _, e := range s.Stocks {
+		add("stocks", e.ID, e.Name, "paper", e.OffSince, e.Off)
+	}
+	for _, e := range s.Envelopes {
+		add("envelopes", e.ID, e.Name, "envelopes", e.OffSince, e.Off)
+	}
+	for _, e := range s.Sheets {
+		add("sheets", e.ID, e.Name, "sheet size", e.OffSince, e.Off)
+	}
+	for _, e := range s.Adhesives {
+		add("adhesives", e.ID, e.Name, "adhesive", e.OffSince, e.Off)
+	}
+	for _, e := range s.Rulebooks {
+		add("rulebooks", e.File.ID, e.File.Region+", "+e.File.Service, "postal rules", e.OffSince, e.Off)
+	}
+	return list
+}
+
+// isFile reports whether what is added is the file of an entry rather than nothing.
+func isFile(text string) bool { return strings.HasPrefix(strings.TrimSpace(text), "{") }
+
+// addFile adds an entry that was written to a file: JSON, as it stands in the shop. It has
+// an ID of its own here; what the program does not know in it is refused, so that a file of
+// something else is not taken for one.
+func (s *Shop) addFile(list, id, text string) error {
+	read := func(into any) error {
+		d := json.NewDecoder(strings.NewReader(text))
+		d.DisallowUnknownFields()
+		if err := d.Decode(into); err != nil {
+			return say.Refuse("This file cannot be used here: it is not one that was written from this list (%v).", err)
+		}
+		return nil
+	}
+	var err error
+	switch list {
+	case "sheets":
+		var e paper.Sheet
+		err = read(&e)
+		e.ID, e.Off, e.OffSince = id, false, ""
+		s.Sheets = append(s.Sheets, e)
+	case "stocks":
+		var e paper.Stock
+		err = read(&e)
+		e.ID, e.Off, e.OffSince = id, false, ""
+		if _, known := s.Sheet(e.Sheet); !known {
+			e.Sheet = "" // of another shelf
+		}
+		s.Stocks = append(s.Stocks, e)
+	case "envelopes":
+		var e OwnedEnvelope
+		err = read(&e)
+		e.ID, e.Off, e.OffSince = id, false, ""
+		s.Envelopes = append(s.Envelopes, e)
+	case "adhesives":
+		var e paper.Adhesive
+		err = read(&e)
+		e.ID, e.Off, e.OffSince = id, false, ""
+		s.Adhesives = append(s.Adhesives, e)
+	}
+	return err
 }

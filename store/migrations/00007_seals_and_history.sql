@@ -5,13 +5,15 @@
 ALTER TABLE jobs ADD COLUMN seal TEXT NOT NULL DEFAULT '';
 ALTER TABLE shop ADD COLUMN seal TEXT NOT NULL DEFAULT '';
 
--- The states that a job had, by its versions; the body is compressed JSON. How says what
--- was done where the states themselves do not: edited, restored, read in.
+-- The states that a job had, by its versions. The body is compressed JSON in the form that
+-- jobs had then: a later program brings it up to date as it does a file of that form. How
+-- says what was done where the states themselves do not: edited, restored, read in.
 CREATE TABLE history (
     job     TEXT NOT NULL REFERENCES jobs (id),
     version INTEGER NOT NULL CHECK (version > 0),
     changed TEXT NOT NULL,
     how     TEXT NOT NULL,
+    form    INTEGER NOT NULL DEFAULT 7,
     body    BLOB NOT NULL,
     UNIQUE (job, version)
 ) STRICT;

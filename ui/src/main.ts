@@ -29,6 +29,13 @@ const router = createRouter({
     },
     { path: '/jobs/:id/swatches', component: () => import('./stations/layers/SwatchPage.vue'), props: true },
     { path: '/jobs/:id/gauge', component: () => import('./stations/mail/GaugePage.vue'), props: true },
+    {
+      path: '/jobs/:id/history/:state?',
+      component: () => import('./history/HistoryPage.vue'),
+      props: true,
+    },
+    { path: '/backups', component: () => import('./backups/BackupsPage.vue') },
+    { path: '/repair', component: () => import('./backups/RepairPage.vue') },
     { path: '/rules', component: () => import('./rules/RulesPage.vue') },
     { path: '/help', component: () => import('./help/HelpPage.vue') },
     { path: '/shelf', component: () => import('./shelf/ShelfPage.vue') },

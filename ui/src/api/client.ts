@@ -52,6 +52,13 @@ export type RulePage = Schemas['RulePage']
 export type RulebookFile = Schemas['File']
 export type RateCard = Schemas['RateCard']
 export type Choice = Schemas['Choice']
+export type BackupBody = Schemas['BackupBody']
+export type BackupsBody = Schemas['BackupsBody']
+export type InBackup = Schemas['InBackup']
+export type DamageBody = Schemas['DamageBody']
+export type Removed = Schemas['Removed']
+export type StateBody = Schemas['StateBody']
+export type StateOut = Schemas['StateOut']
 export type Trouble = Schemas['ErrorModel']
 
 export const api = createClient<paths>({ baseUrl: '/' })
@@ -60,6 +67,14 @@ export const api = createClient<paths>({ baseUrl: '/' })
 export function sentenceOf(error: Pick<Trouble, 'detail'> | undefined): string {
   return error?.detail ?? 'The program gave an answer that makes no sense: reload the page.'
 }
+
+/** Whether the program carried a request out or refused it: it cannot while it is not there, or its disk fails. */
+export const answered = (response: Response | undefined): response is Response =>
+  response !== undefined && response.status !== 503 && response.status !== 507
+
+/** Why a request was not carried out: empty where the program is not there. */
+export const whyNot = (response: Response | undefined, error: Pick<Trouble, 'detail'> | undefined) =>
+  response && !answered(response) ? sentenceOf(error) : ''
 
 /** What a request that got no answer comes to. */
 export function unreachable() {

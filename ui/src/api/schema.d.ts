@@ -4,6 +4,75 @@
  */
 
 export interface paths {
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The backups, the newest first, each with what is in it */
+        get: operations["listBackups"];
+        put?: never;
+        /** Make a backup now */
+        post: operations["backUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The jobs of a backup, beside what they are now */
+        get: operations["lookInBackup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}/jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make one job as it was in a backup; what it is now stays in its history */
+        post: operations["restoreJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make everything as it was in a backup, after a backup of what is here */
+        post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cutting": {
         parameters: {
             query?: never;
@@ -15,6 +84,24 @@ export interface paths {
         put?: never;
         /** Search longer for how one paper is cut */
         post: operations["searchCutting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/damage": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is wrong with the stored data, if anything is */
+        get: operations["getDamage"];
+        put?: never;
+        /** Go on with what is chosen; the damaged data is kept */
+        post: operations["repair"];
         delete?: never;
         options?: never;
         head?: never;
@@ -72,6 +159,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/everything": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that is kept, as one open file: a zip of JSON */
+        get: operations["writeEverything"];
+        put?: never;
+        /** Read such a file in, after a backup of what is here */
+        post: operations["readEverything"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -84,6 +189,23 @@ export interface paths {
         put?: never;
         /** A copy of a job */
         post: operations["addJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read the file of a job in, as a new job */
+        post: operations["readJob"];
         delete?: never;
         options?: never;
         head?: never;
@@ -153,6 +275,58 @@ export interface paths {
         get: operations["followJob"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A job with its history as a file of its own: JSON */
+        get: operations["writeJob"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The states that a job had, the newest first */
+        get: operations["listHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/history/{state}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A job as it was at a version */
+        get: operations["getState"];
+        put?: never;
+        /** Make a job as it was at a state; what it is now stays in its history */
+        post: operations["bringBack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -261,6 +435,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/removed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that was removed, the latest first */
+        get: operations["listRemoved"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rulebooks": {
         parameters: {
             query?: never;
@@ -318,8 +509,23 @@ export interface components {
             id: string;
             name: string;
             off?: boolean;
+            offSince?: string;
             /** Format: int64 */
             width: number;
+        };
+        BackupBody: {
+            holds: string;
+            made: string;
+            name: string;
+            size: string;
+            trouble: string;
+            why: string;
+        };
+        BackupsBody: {
+            backups: components["schemas"]["BackupBody"][];
+            dir: string;
+            rule: string;
+            trouble: string;
         };
         BasePlan: {
             across: boolean;
@@ -393,9 +599,16 @@ export interface components {
             height: components["schemas"]["Shown"];
             width: components["schemas"]["Shown"];
         };
+        BringBackRequest: {
+            /** Format: int64 */
+            version: number;
+        };
         Callout: {
             at: components["schemas"]["Point"];
             field: string;
+            text: string;
+        };
+        CameBody: {
             text: string;
         };
         Card: {
@@ -545,6 +758,17 @@ export interface components {
         CuttingLine: {
             plan?: components["schemas"]["StockPlan"];
             progress?: components["schemas"]["Progress"];
+        };
+        DamageBody: {
+            backups: components["schemas"]["BackupBody"][];
+            /** Format: int64 */
+            broken: number;
+            damaged: boolean;
+            dir: string;
+            missing: boolean;
+            what: string;
+            /** Format: int64 */
+            whole: number;
         };
         DestinationPlan: {
             chosen: boolean;
@@ -829,6 +1053,12 @@ export interface components {
             name: string;
             op?: string;
             text: string;
+        };
+        InBackup: {
+            changed: string;
+            id: string;
+            name: string;
+            now: string;
         };
         Input: {
             exact: string;
@@ -1161,6 +1391,7 @@ export interface components {
         OwnRulebook: {
             file: components["schemas"]["File"];
             off?: boolean;
+            offSince?: string;
         };
         OwnedEnvelope: {
             /** Format: int64 */
@@ -1172,6 +1403,7 @@ export interface components {
             id: string;
             name: string;
             off?: boolean;
+            offSince?: string;
             opens?: string;
             /** Format: int64 */
             width: number;
@@ -1459,6 +1691,15 @@ export interface components {
             title: string;
             tone: string;
         };
+        Removed: {
+            id: string;
+            kind: string;
+            name: string;
+            path: string;
+            /** Format: int64 */
+            version: number;
+            when: string;
+        };
         RenameJobRequest: {
             name: string;
             /** Format: int64 */
@@ -1468,6 +1709,11 @@ export interface components {
             /** Format: int64 */
             count: number;
             names: string[];
+        };
+        RepairRequest: {
+            backup?: string;
+            /** @enum {string} */
+            choice: "together" | "backup" | "left" | "anew";
         };
         RoomPlan: {
             /** Format: int64 */
@@ -1615,6 +1861,7 @@ export interface components {
             id: string;
             name: string;
             off?: boolean;
+            offSince?: string;
             /** Format: int64 */
             width: number;
         };
@@ -1730,6 +1977,21 @@ export interface components {
             sentence: components["schemas"]["Sentence"];
             taken: boolean;
         };
+        StateBody: {
+            how: string;
+            /** Format: int64 */
+            version: number;
+            what: string[];
+            when: string;
+        };
+        StateOut: {
+            how: string;
+            job: components["schemas"]["Job"];
+            /** Format: int64 */
+            version: number;
+            what: string[];
+            when: string;
+        };
         Step: {
             /** Format: double */
             from: number;
@@ -1757,6 +2019,7 @@ export interface components {
             id: string;
             name: string;
             off?: boolean;
+            offSince?: string;
             pattern?: string;
             sheet?: string;
             surface?: string;
@@ -1908,6 +2171,158 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    listBackups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupsBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    backUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    lookInBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InBackup"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    restoreJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CameBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     searchCutting: {
         parameters: {
             query?: never;
@@ -1928,6 +2343,68 @@ export interface operations {
                 };
                 content: {
                     "application/x-ndjson": components["schemas"]["CuttingLine"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    getDamage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DamageBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    repair: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RepairRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DamageBody"];
                 };
             };
             /** @description Error */
@@ -2035,6 +2512,71 @@ export interface operations {
             };
         };
     };
+    writeEverything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": unknown;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readEverything: {
+        parameters: {
+            query?: {
+                /** @description Make everything as it is in the file; else only what is missing or older here is taken */
+                replace?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/zip": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CameBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     listJobs: {
         parameters: {
             query?: {
@@ -2078,6 +2620,39 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["AddJobRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
             };
         };
         responses: {
@@ -2249,6 +2824,136 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": components["schemas"]["Event"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    writeJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    listHistory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StateBody"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    getState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                state: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StateOut"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    bringBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                state: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BringBackRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobBody"];
                 };
             };
             /** @description Error */
@@ -2451,6 +3156,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    listRemoved: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Removed"][];
                 };
             };
             /** @description Error */

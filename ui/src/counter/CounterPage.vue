@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { mdiKeyboardOutline, mdiLightbulbOutline, mdiRedo, mdiTextBoxEditOutline, mdiUndo } from '@mdi/js'
+import {
+  mdiHistory,
+  mdiKeyboardOutline,
+  mdiLightbulbOutline,
+  mdiRedo,
+  mdiTextBoxEditOutline,
+  mdiUndo,
+} from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, provide, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -21,6 +28,7 @@ import ShortcutSheet from './ShortcutSheet.vue'
 import TypedField from '../fields/TypedField.vue'
 import TicketStrip from './TicketStrip.vue'
 import UnitSwitch from './UnitSwitch.vue'
+import WhyBar from './WhyBar.vue'
 import { useKeys } from './useKeys'
 
 const props = defineProps<{ id: string; station: string }>()
@@ -90,7 +98,7 @@ useKeys(keys)
         label="Name of this job"
         name="name"
       />
-      <SaveLine v-if="job.ready.value" :state="job.state.value" />
+      <SaveLine v-if="job.ready.value" :state="job.state.value" :why="job.why.value" />
       <span class="tools">
         <v-btn
           :icon="mdiUndo"
@@ -115,6 +123,14 @@ useKeys(keys)
           data-test="say"
           @click="saying = true"
         />
+        <v-btn
+          v-if="job.stored.value"
+          :icon="mdiHistory"
+          density="comfortable"
+          aria-label="History of this job"
+          data-test="history"
+          :to="`/jobs/${job.id}/history`"
+        />
         <router-link class="to" to="/shelf" data-test="to-shelf">Shelf</router-link>
         <router-link class="to" to="/rules" data-test="to-rules">Rules</router-link>
         <router-link class="to" to="/help" data-test="to-help">Help</router-link>
@@ -124,11 +140,13 @@ useKeys(keys)
       </span>
     </header>
     <div class="says">
+      <WhyBar :why="job.why.value" />
       <ConflictBar v-if="job.state.value === 'conflict'" @theirs="job.takeTheirs()" @mine="job.keepMine()" />
       <p v-if="job.refused.value && job.ready.value" class="refused" role="alert">{{ job.refused.value }}</p>
       <MissingBar v-if="job.plan.value" :missing="job.plan.value.missing" @take="job.set" />
       <p v-if="job.removed.value" class="refused" role="alert">
-        This job was removed. Restore it from the list of jobs to keep working on it.
+        This job was removed.
+        <v-btn variant="outlined" size="small" data-test="restore" @click="job.restore()">Restore it</v-btn>
       </p>
     </div>
 

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 /** Whether what was done last is stored, in words. */
-defineProps<{ state: string }>()
+defineProps<{
+  state: string
+  /** Why nothing is stored, where the program says so. */
+  why?: string
+}>()
 
 const words: Record<string, string> = {
   saved: 'saved',
@@ -14,7 +18,9 @@ const words: Record<string, string> = {
 </script>
 
 <template>
-  <span class="state" role="status" data-test="state" :data-state="state">{{ words[state] ?? state }}</span>
+  <span class="state" role="status" data-test="state" :data-state="state">{{
+    (state === 'unreachable' && why ? 'not saved: trying again' : words[state]) ?? state
+  }}</span>
 </template>
 
 <style scoped>

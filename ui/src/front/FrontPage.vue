@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 
 import { api, sentenceOf, unreachable, type Saying } from '../api/client'
 import SaveLine from '../counter/SaveLine.vue'
+import WhyBar from '../counter/WhyBar.vue'
 import JobList from './JobList.vue'
 import LineField from './LineField.vue'
 import PageHeader from './PageHeader.vue'
@@ -56,7 +57,8 @@ onMounted(() => (document.title = 'Yellow Parcel'))
 
 <template>
   <div class="page">
-    <PageHeader><SaveLine v-if="state !== 'saved'" :state="state" /></PageHeader>
+    <PageHeader><SaveLine v-if="state !== 'saved'" :state="state" :why="jobs.why.value" /></PageHeader>
+    <WhyBar :why="jobs.why.value" />
     <main>
       <h1>
         {{ lost ? 'There is nothing at that address. Here are your jobs.' : 'What do you make next?' }}
@@ -87,9 +89,10 @@ onMounted(() => (document.title = 'Yellow Parcel'))
 .page {
   height: 100dvh;
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(0, 1fr);
 }
 main {
+  grid-row: 3;
   min-height: 0;
   padding: var(--near) var(--edge) 0;
   display: flex;

@@ -76,6 +76,12 @@ async function done() {
             @click="of.setArchived(job, true)"
           />
           <v-list-item v-else title="Bring back" @click="of.setArchived(job, false)" />
+          <v-list-item
+            title="Write to a file"
+            :href="`/api/jobs/${job.id}/file`"
+            download
+            data-test="write-job"
+          />
           <v-list-item title="Remove" @click="of.setRemoved(job, true)" />
         </template>
         <v-list-item v-else title="Restore" @click="of.setRemoved(job, false)" />

@@ -26,7 +26,7 @@ export function useJobs() {
   const busy = ref(false)
   /** The job that was removed or archived last: it can be brought back at once. */
   const gone = ref<Gone>()
-  const { noAnswer, ask } = useTrying()
+  const { noAnswer, why, ask } = useTrying()
   const listing = useTrying()
   const router = useRouter()
   const { listen } = useShop()
@@ -128,7 +128,7 @@ export function useJobs() {
   }
 
   return {
-    jobs, of, find, sort, which, failure, busy, gone, noAnswer, load,
+    jobs, of, find, sort, which, failure, busy, gone, noAnswer, why, load,
     copy, setRemoved, setArchived, rename, bringBack,
   } // prettier-ignore
 }

@@ -113,6 +113,8 @@ export function useJob(asked: string, open: Ref<string>) {
     removed: saving.removed,
     stored: saving.stored,
     state,
+    /** Why nothing is stored, where the program says so. */
+    why: computed(() => planning.why.value || saving.why.value),
     refused: computed(
       () => planning.refused.value || saving.refused.value || (refusals.value[0]?.message ?? ''),
     ),
@@ -130,6 +132,7 @@ export function useJob(asked: string, open: Ref<string>) {
     },
     takeTheirs: saving.takeTheirs,
     keepMine: saving.keepMine,
+    restore: saving.restore,
   }
 }
 

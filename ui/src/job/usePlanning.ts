@@ -1,9 +1,11 @@
 import { ref, shallowRef } from 'vue'
 
 import {
+  answered,
   api,
   sentenceOf,
   unreachable,
+  whyNot,
   type Edit,
   type Job,
   type Plan,
@@ -50,6 +52,7 @@ export function usePlanning(on: On) {
   const shopVersion = ref(0)
   const unanswered = ref(0) // acts that are on their way or wait
   const noAnswer = ref(false)
+  const why = ref('') // the sentence, where the program answers and cannot
   const refused = ref('') // the sentence, when the job as a whole was refused
   const undoable = ref({ undo: false, redo: false })
   const history = new History()
@@ -99,8 +102,9 @@ export function usePlanning(on: On) {
       .POST('/api/plan', { body: { job: from, edits, open: on.open() }, parseAs: 'text' })
       .catch(unreachable)
     const data = text === undefined ? undefined : unbroken<PlanBody>(text)
-    noAnswer.value = !response
-    if (!response) return false
+    noAnswer.value = !answered(response)
+    why.value = whyNot(response, error)
+    if (noAnswer.value) return false
     if (closed) return true
     if (!data) {
       refused.value = sentenceOf(error)
@@ -133,7 +137,7 @@ export function usePlanning(on: On) {
   }
 
   return {
-    job, plan, shopVersion, unanswered, noAnswer, refused, undoable, act,
+    job, plan, shopVersion, unanswered, noAnswer, why, refused, undoable, act,
     /** Ends the current act, so that the next change is one of its own. */
     seal: () => history.seal(),
     /** Keeps a job one step back in undo. */

@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue'
 
-import { api, kept, sentenceOf, unreachable, type Job } from '../api/client'
+import { answered, api, kept, sentenceOf, unreachable, whyNot, type Job } from '../api/client'
 import { tryAgainAfter } from '../api/trying'
 import type { Stored } from './usePlanning'
 
@@ -31,7 +31,8 @@ export function useSaving(asked: string, of: Of) {
   const removed = ref(false)
   const saving = ref(false)
   const savedJob = ref('') // the job as stored, to know what is unsaved
-  const noSave = ref(false) // the program did not answer a save
+  const noSave = ref(false) // the program did not carry a save out
+  const why = ref('') // the sentence, where it answers and cannot
   const conflict = ref(false)
   const refused = ref('')
   const dirty = computed(() => of.job() !== undefined && JSON.stringify(of.job()) !== savedJob.value)
@@ -82,7 +83,8 @@ export function useSaving(asked: string, of: Of) {
       .PUT('/api/jobs/{id}', { params: { path: { id: id.value } }, body, keepalive: kept(body) })
       .catch(unreachable)
     saving.value = false
-    noSave.value = !response
+    noSave.value = !answered(response)
+    why.value = whyNot(response, error)
     if (data) {
       refused.value = ''
       adopt(data)
@@ -91,7 +93,7 @@ export function useSaving(asked: string, of: Of) {
       else if (newest > version) void follow()
     } else if (response?.status === 409) {
       await wasItMine(mine)
-    } else if (!response) {
+    } else if (!answered(response)) {
       timer = window.setTimeout(save, tryAgainAfter)
       // What another window saved meanwhile was heard while this save was on its way.
       if (newest > version) void follow()
@@ -102,8 +104,9 @@ export function useSaving(asked: string, of: Of) {
 
   /** A save was refused since the job has moved on: by this very save, when only its answer was lost. */
   async function wasItMine(mine: string) {
-    const { data, response } = await get()
-    if (!response) {
+    const { data, error, response } = await get()
+    why.value = whyNot(response, error)
+    if (!answered(response)) {
       noSave.value = true
       timer = window.setTimeout(() => void wasItMine(mine), tryAgainAfter)
       return
@@ -169,8 +172,20 @@ export function useSaving(asked: string, of: Of) {
     await save()
   }
 
+  /** Restores a job that was removed; what is in hand stays as it is. */
+  async function restore() {
+    const body = { version, removed: false }
+    const { data, error, response } = await api
+      .PUT('/api/jobs/{id}/removed', { params: { path: { id: id.value } }, body })
+      .catch(unreachable)
+    why.value = whyNot(response, error)
+    if (data) adopt(data, of.job())
+    else if (response?.status === 409) void follow()
+  }
+
   return {
-    id, stored, removed, saving, noSave, conflict, refused, dirty,
+    restore,
+    id, stored, removed, saving, noSave, why, conflict, refused, dirty,
     adopt, settled, save, heard, takeTheirs, keepMine,
     close() {
       closed = true

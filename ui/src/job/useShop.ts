@@ -11,7 +11,7 @@ const failure = ref('') // the sentence, when the shop cannot be had or an act w
 const told = ref<string[]>([])
 const renumbers = ref({ count: 0, names: [] as string[] }) // the jobs that the last edit of a tool changed
 const unsaved = ref(0) // acts that are on their way or wait
-const { noAnswer, ask } = useTrying()
+const { noAnswer, why, ask } = useTrying()
 
 const { fields, typing } = useFields({
   doc: () => shop.value?.shop,
@@ -140,6 +140,7 @@ export function useShop() {
     told,
     renumbers,
     state,
+    why,
     choices,
     items,
     load,

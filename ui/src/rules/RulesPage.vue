@@ -2,8 +2,10 @@
 import { computed, onMounted, ref, watch } from 'vue'
 
 import { api, sentenceOf, unreachable, type RulePage } from '../api/client'
+import { writeFile } from '../api/files'
 import { useTrying } from '../api/trying'
 import SaveLine from '../counter/SaveLine.vue'
+import WhyBar from '../counter/WhyBar.vue'
 import NoteList from '../fields/NoteList.vue'
 import PickRow from '../fields/PickRow.vue'
 import TypedField from '../fields/TypedField.vue'
@@ -53,16 +55,7 @@ async function take(text: string): Promise<boolean> {
 }
 
 function writeOut() {
-  const p = page.value
-  if (!p) return
-  const url = URL.createObjectURL(
-    new Blob([JSON.stringify(p.file, null, 2) + '\n'], { type: 'application/json' }),
-  )
-  const link = document.createElement('a')
-  link.href = url
-  link.download = `rulebook-${p.id}.json`
-  link.click()
-  URL.revokeObjectURL(url)
+  if (page.value) writeFile(`rulebook-${page.value.id}.json`, page.value.file)
 }
 
 const newClass = ref('')
@@ -89,7 +82,8 @@ async function pickFile(files: File | File[] | null) {
 
 <template>
   <div class="page">
-    <PageHeader><SaveLine :state="state" /></PageHeader>
+    <PageHeader><SaveLine :state="state" :why="shelf.why.value" /></PageHeader>
+    <WhyBar :why="shelf.why.value" />
     <main v-if="page">
       <h1>Postal rules</h1>
       <p class="soft lead">

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 
 import SaveLine from '../counter/SaveLine.vue'
+import WhyBar from '../counter/WhyBar.vue'
 import TypedField from '../fields/TypedField.vue'
 import PageHeader from '../front/PageHeader.vue'
 import { useShop } from '../job/useShop'
@@ -27,7 +28,8 @@ const tools = computed(() => shop.value?.tools ?? [])
 
 <template>
   <div class="page">
-    <PageHeader><SaveLine :state="state" /></PageHeader>
+    <PageHeader><SaveLine :state="state" :why="shelf.why.value" /></PageHeader>
+    <WhyBar :why="shelf.why.value" />
     <main v-if="body">
       <h1>Your shelf</h1>
       <p v-for="message in refusals" :key="message" class="tone-trouble" role="alert" data-test="refused">

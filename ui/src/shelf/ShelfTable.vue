@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { mdiFileExportOutline } from '@mdi/js'
+import { computed, ref } from 'vue'
 
+import { writeFile } from '../api/files'
 import TypedField from '../fields/TypedField.vue'
 import { useShop } from '../job/useShop'
 
@@ -30,6 +32,14 @@ const shelf = useShop()
 
 /** What a cell says that holds nothing. */
 const empty = (cell: string) => (cell === 'have' ? 'not counted' : cell === 'holds' ? 'anything' : '')
+
+const pick = ref<HTMLInputElement>()
+async function readFile(e: Event) {
+  const input = e.target as HTMLInputElement
+  const text = await input.files?.[0]?.text()
+  input.value = '' // the same file may be chosen again
+  if (text) shelf.add(props.list, text.trim().startsWith('{') ? text : `{${text}`)
+}
 
 /** The entries with their places, those put away only when asked for. */
 const rows = computed(() =>
@@ -73,17 +83,38 @@ const rows = computed(() =>
             <v-btn size="small" @click="shelf.set(`${list}.${at}.off`, entry.off ? 'no' : 'yes')">{{
               entry.off ? 'Restore' : 'Remove'
             }}</v-btn>
+            <v-btn
+              :icon="mdiFileExportOutline"
+              size="small"
+              :aria-label="`Write ${entry.name} to a file`"
+              :data-test="`write-${list}-${at}`"
+              @click="writeFile(`${list}-${entry.id}.json`, entry)"
+            />
           </td>
         </tr>
       </tbody>
     </v-table>
-    <v-btn
-      variant="outlined"
-      :data-test="`add-${list}`"
-      :disabled="shelf.full(list)"
-      @click="shelf.add(list)"
-      >{{ enter }}</v-btn
-    >
+    <div class="acts">
+      <v-btn
+        variant="outlined"
+        :data-test="`add-${list}`"
+        :disabled="shelf.full(list)"
+        @click="shelf.add(list)"
+        >{{ enter }}</v-btn
+      >
+      <v-btn :disabled="shelf.full(list)" :data-test="`read-${list}`" @click="pick?.click()"
+        >Read from a file</v-btn
+      >
+      <input
+        ref="pick"
+        type="file"
+        accept=".json"
+        hidden
+        :aria-label="`File of ${title}`"
+        :data-test="`file-${list}`"
+        @change="readFile"
+      />
+    </div>
   </section>
 </template>
 
@@ -113,6 +144,10 @@ section {
   font-weight: 500;
   color: var(--soft);
 }
+.acts {
+  display: flex;
+  gap: var(--near);
+}
 .holds {
   width: 60%;
 }
@@ -137,7 +172,7 @@ section {
     justify-items: stretch;
   }
   /* The button stays in sight where the table is scrolled. */
-  section > .v-btn {
+  .acts {
     position: sticky;
     left: 0;
     justify-self: start;

@@ -1,0 +1,389 @@
+package e2e
+
+import (
+	"bytes"
+	"compress/gzip"
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+	"math/rand/v2"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"sync"
+	"sync/atomic"
+	"syscall"
+	"testing"
+	"time"
+)
+
+// rounds is a tenth of a long run, or all of it in make soak.
+func rounds(all int) int {
+	if os.Getenv("SOAK") != "" {
+		return all
+	}
+	return all / 10
+}
+
+// runOnce runs the program until it ends by itself.
+func runOnce(t *testing.T, args ...string) (out string, ok bool) {
+	t.Helper()
+	ctx, stop := context.WithTimeout(context.Background(), patience)
+	defer stop()
+	said, err := exec.CommandContext(ctx, binary(t), args...).CombinedOutput()
+	if ctx.Err() != nil {
+		t.Fatalf("%v does not end: %s", args, said)
+	}
+	return string(said), err == nil
+}
+
+// client speaks to a program as a window does.
+type client struct {
+	url  string
+	http http.Client
+}
+
+func (c *client) ask(method, path string, in, out any) (status int, err error) {
+	var body io.Reader
+	if in != nil {
+		raw, err := json.Marshal(in)
+		if err != nil {
+			return 0, err
+		}
+		body = bytes.NewReader(raw)
+	}
+	req, err := http.NewRequest(method, c.url+path, body)
+	if err != nil {
+		return 0, err
+	}
+	req.Header.Set("Content-Type", "application/json")
+	res, err := c.http.Do(req)
+	if err != nil {
+		return 0, err
+	}
+	defer func() { _ = res.Body.Close() }()
+	raw, err := io.ReadAll(res.Body)
+	if err == nil && out != nil && res.StatusCode < 300 {
+		err = json.Unmarshal(raw, out)
+	}
+	return res.StatusCode, err
+}
+
+// body is a stored job as it travels, as far as it is changed here.
+type body struct {
+	ID      string         `json:"id"`
+	Version int64          `json:"version"`
+	Job     map[string]any `json:"job"`
+}
+
+// save is what of it is sent to be saved.
+func (b body) save() map[string]any { return map[string]any{"version": b.Version, "job": b.Job} }
+
+type jobsList struct {
+	Jobs []struct{ ID, Name string } `json:"jobs"`
+}
+
+// Eight writers, and every now and then a backup or a restore of one job, are killed with
+// the program: what was acknowledged is there each time.
+func TestKilledUnderWriters(t *testing.T) {
+	t.Parallel()
+	data := t.TempDir()
+	const writers = 8
+	p := start(t, data, "127.0.0.1:0")
+	c := &client{url: p.url}
+	var list jobsList
+	if _, err := c.ask("GET", "/api/jobs", nil, &list); err != nil {
+		t.Fatal(err)
+	}
+	ids := make([]string, writers)
+	for i := range ids {
+		var made body
+		if status, err := c.ask("POST", "/api/jobs", map[string]string{"copyOf": list.Jobs[0].ID}, &made); err != nil || status != 201 {
+			t.Fatal(status, err)
+		}
+		ids[i] = made.ID
+	}
+	sent, acknowledged := make([]int, writers), make([]int, writers)
+	writes := 0
+	for round := range rounds(500) {
+		r := rand.New(rand.NewPCG(15, uint64(round)))
+		var work sync.WaitGroup
+		stop := make(chan struct{})
+		for i, id := range ids {
+			work.Go(func() {
+				c := &client{url: p.url}
+				for {
+					select {
+					case <-stop:
+						return
+					default:
+					}
+					var j body
+					if status, err := c.ask("GET", "/api/jobs/"+id, nil, &j); err != nil || status != 200 {
+						return
+					}
+					sent[i]++
+					j.Job["name"] = fmt.Sprintf("writer %d, write %d", i, sent[i])
+					j.Job["count"] = sent[i]%9000 + 1
+					if status, err := c.ask("PUT", "/api/jobs/"+id, j.save(), nil); err == nil && status == 200 {
+						acknowledged[i] = sent[i]
+					}
+				}
+			})
+		}
+		if round%5 == 4 {
+			work.Go(func() { _, _ = (&client{url: p.url}).ask("POST", "/api/backups", nil, nil) })
+		}
+		time.Sleep(time.Duration(10+r.IntN(120)) * time.Millisecond)
+		p.stop(syscall.SIGKILL)
+		close(stop)
+		work.Wait()
+		p = p.restart()
+		c = &client{url: p.url}
+		for i, id := range ids {
+			var j body
+			if status, err := c.ask("GET", "/api/jobs/"+id, nil, &j); err != nil || status != 200 {
+				t.Fatalf("round %d: job %d: %d, %v", round, i, status, err)
+			}
+			var of, n int
+			if acknowledged[i] == 0 {
+				continue
+			}
+			if _, err := fmt.Sscanf(j.Job["name"].(string), "writer %d, write %d", &of, &n); err != nil || of != i || n < acknowledged[i] || n > sent[i] {
+				t.Fatalf("round %d: job %d is %q, and write %d was acknowledged", round, i, j.Job["name"], acknowledged[i])
+			}
+			acknowledged[i], sent[i] = n, n
+		}
+	}
+	for _, n := range acknowledged {
+		writes += n
+	}
+	t.Logf("%d kills, %d writes", rounds(500), writes)
+	if writes < rounds(500) {
+		t.Error("too few writes to say anything")
+	}
+	// What stands among the backups is whole, however many were broken off.
+	var page struct {
+		Backups []struct{ Trouble, Name string }
+	}
+	if _, err := c.ask("GET", "/api/backups", nil, &page); err != nil || len(page.Backups) == 0 {
+		t.Fatal(page, err)
+	}
+	for _, b := range page.Backups {
+		if b.Trouble != "" {
+			t.Errorf("%s: %s", b.Name, b.Trouble)
+		}
+	}
+}
+
+// A restore that is killed was done or was not: never half.
+func TestKilledDuringRestore(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	c := &client{url: p.url}
+	var list jobsList
+	if _, err := c.ask("GET", "/api/jobs", nil, &list); err != nil {
+		t.Fatal(err)
+	}
+	for range 40 {
+		if status, err := c.ask("POST", "/api/jobs", map[string]string{"copyOf": list.Jobs[0].ID}, nil); err != nil || status != 201 {
+			t.Fatal(status, err)
+		}
+	}
+	if _, err := c.ask("GET", "/api/jobs", nil, &list); err != nil {
+		t.Fatal(err)
+	}
+	all := func(name string) {
+		for _, l := range list.Jobs {
+			var j body
+			if _, err := c.ask("GET", "/api/jobs/"+l.ID, nil, &j); err != nil {
+				t.Fatal(err)
+			}
+			j.Job["name"] = name
+			if status, err := c.ask("PUT", "/api/jobs/"+l.ID, j.save(), nil); err != nil || status != 200 {
+				t.Fatal(status, err)
+			}
+		}
+	}
+	all("before")
+	var made struct{ Name string }
+	if status, err := c.ask("POST", "/api/backups", nil, &made); err != nil || status != 201 {
+		t.Fatal(status, err)
+	}
+	seen := map[string]int{}
+	for round := range rounds(100) {
+		all("after")
+		go func(c *client) { _, _ = c.ask("POST", "/api/backups/"+made.Name+"/restore", nil, nil) }(&client{url: p.url})
+		time.Sleep(time.Duration(rand.New(rand.NewPCG(3, uint64(round))).IntN(160)) * time.Millisecond)
+		p.stop(syscall.SIGKILL)
+		p = p.restart()
+		c = &client{url: p.url}
+		var now jobsList
+		if _, err := c.ask("GET", "/api/jobs", nil, &now); err != nil || len(now.Jobs) != len(list.Jobs) {
+			t.Fatalf("%d jobs, %v", len(now.Jobs), err)
+		}
+		names := map[string]bool{}
+		for _, l := range now.Jobs {
+			names[l.Name] = true
+			seen[l.Name]++
+		}
+		if len(names) != 1 {
+			t.Fatalf("round %d: half of it is restored: %v", round, names)
+		}
+		left, _ := filepath.Glob(filepath.Join(p.data, ".reading-*"))
+		if len(left) > 0 {
+			t.Errorf("what it was reading is left: %v", left)
+		}
+	}
+	t.Log(seen)
+}
+
+// An upgrade that is killed is gone on with at the next start, from every form there ever
+// was.
+func TestKilledDuringMigration(t *testing.T) {
+	t.Parallel()
+	olds, err := filepath.Glob("../store/testdata/made-by-form-*.db.gz")
+	if err != nil || len(olds) == 0 {
+		t.Fatal(olds, err)
+	}
+	for round := range rounds(120) {
+		dir := t.TempDir()
+		packed, err := os.ReadFile(olds[round%len(olds)])
+		if err != nil {
+			t.Fatal(err)
+		}
+		z, err := gzip.NewReader(bytes.NewReader(packed))
+		if err != nil {
+			t.Fatal(err)
+		}
+		raw, err := io.ReadAll(z)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if err := os.WriteFile(filepath.Join(dir, "yellow-parcel.db"), raw, 0o600); err != nil {
+			t.Fatal(err)
+		}
+		cmd := exec.Command(binary(t), "--data", dir, "--addr", "127.0.0.1:0")
+		if err := cmd.Start(); err != nil {
+			t.Fatal(err)
+		}
+		time.Sleep(time.Duration(rand.New(rand.NewPCG(4, uint64(round))).IntN(90)) * time.Millisecond)
+		_ = cmd.Process.Kill()
+		_ = cmd.Wait()
+		p := startPlain(t, dir, "127.0.0.1:0")
+		c := &client{url: p.url}
+		var list jobsList
+		if status, err := c.ask("GET", "/api/jobs", nil, &list); err != nil || status != 200 || len(list.Jobs) != 6 {
+			t.Fatalf("round %d, %s: %d, %d jobs, %v", round, olds[round%len(olds)], status, len(list.Jobs), err)
+		}
+		for _, l := range list.Jobs {
+			if status, err := c.ask("GET", "/api/jobs/"+l.ID, nil, nil); err != nil || status != 200 {
+				t.Errorf("round %d: %d, %v", round, status, err)
+			}
+		}
+		p.stop(syscall.SIGTERM)
+	}
+}
+
+// A second program on the same data says where the first is, and leaves; the first goes on.
+func TestTwoPrograms(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	for range rounds(20) {
+		if out, ok := runOnce(t, "--data", p.data, "--addr", "127.0.0.1:0"); ok || !strings.Contains(out, "runs already") || !strings.Contains(out, p.url) {
+			t.Errorf("the second one says %q", out)
+		}
+		if status, err := (&client{url: p.url}).ask("GET", "/api/jobs", nil, nil); err != nil || status != 200 {
+			t.Errorf("the first one: %d, %v", status, err)
+		}
+	}
+	// A backup may be made beside it, a restore not.
+	file := filepath.Join(t.TempDir(), "copy.db")
+	if out, ok := runOnce(t, "backup", "--data", p.data, file); !ok || !strings.Contains(out, "6 jobs") {
+		t.Errorf("backup says %q", out)
+	}
+	if out, ok := runOnce(t, "restore", "--data", p.data, file); ok || !strings.Contains(out, p.url) {
+		t.Errorf("restore says %q", out)
+	}
+	if out, ok := runOnce(t, "backup", "--data", p.data, file); ok || !strings.Contains(out, "is there already") {
+		t.Errorf("a second backup says %q", out)
+	}
+	p.stop(syscall.SIGTERM)
+	if out, ok := runOnce(t, "restore", "--data", p.data, file); !ok || !strings.Contains(out, "Restored") {
+		t.Errorf("restore says %q", out)
+	}
+	if out, ok := runOnce(t, "restore", "--data", p.data); !ok || strings.Count(out, "6 jobs") < 2 {
+		t.Errorf("the list says %q", out)
+	}
+	if out, ok := runOnce(t, "restore", "--data", p.data, "nothing.db"); ok || !strings.Contains(out, "there is no backup nothing.db") {
+		t.Errorf("a backup that is not there: %q", out)
+	}
+	if err := os.Truncate(filepath.Join(p.data, "yellow-parcel.db"), 9000); err != nil {
+		t.Fatal(err)
+	}
+	if out, ok := runOnce(t, "restore", "--data", p.data, file); !ok || !strings.Contains(out, "The damaged database is kept") {
+		t.Errorf("restore of a damaged one says %q", out)
+	}
+	q := p.restart()
+	var list jobsList
+	if _, err := (&client{url: q.url}).ask("GET", "/api/jobs", nil, &list); err != nil || len(list.Jobs) != 6 {
+		t.Errorf("%d jobs, %v", len(list.Jobs), err)
+	}
+}
+
+// Twenty windows change one job at once, each adding one to its count when it may: every
+// change that was acknowledged is in it, and no other.
+func TestTwentyWindowsOnOneJob(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	c := &client{url: p.url}
+	var list jobsList
+	if _, err := c.ask("GET", "/api/jobs", nil, &list); err != nil {
+		t.Fatal(err)
+	}
+	id := list.Jobs[0].ID
+	var began body
+	if _, err := c.ask("GET", "/api/jobs/"+id, nil, &began); err != nil {
+		t.Fatal(err)
+	}
+	var acknowledged, refused atomic.Int64
+	var work sync.WaitGroup
+	for range 20 {
+		work.Go(func() {
+			c := &client{url: p.url}
+			for range rounds(200) {
+				var j body
+				if _, err := c.ask("GET", "/api/jobs/"+id, nil, &j); err != nil {
+					t.Error(err)
+					return
+				}
+				j.Job["count"] = j.Job["count"].(float64) + 1
+				switch status, err := c.ask("PUT", "/api/jobs/"+id, j.save(), nil); {
+				case err != nil || status != 200 && status != 409:
+					t.Errorf("%d, %v", status, err)
+				case status == 200:
+					acknowledged.Add(1)
+				default:
+					refused.Add(1)
+				}
+			}
+		})
+	}
+	work.Wait()
+	var now body
+	if _, err := c.ask("GET", "/api/jobs/"+id, nil, &now); err != nil {
+		t.Fatal(err)
+	}
+	want := began.Job["count"].(float64) + float64(acknowledged.Load())
+	if now.Job["count"].(float64) != want || now.Version != began.Version+acknowledged.Load() || refused.Load() == 0 {
+		t.Errorf("it counts %v at version %d, want %v; %d were refused", now.Job["count"], now.Version, want, refused.Load())
+	}
+	// However many changes there were, its history stays within its bound.
+	var states []struct{ Version int64 }
+	if _, err := c.ask("GET", "/api/jobs/"+id+"/history", nil, &states); err != nil || len(states) == 0 || states[0].Version != now.Version {
+		t.Errorf("%d states, %v", len(states), err)
+	}
+}

@@ -1,0 +1,153 @@
+package server
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"net/http"
+	"strings"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"yellowparcel/store"
+)
+
+// DamageBody says what is wrong with the stored data and what can be done.
+type DamageBody struct {
+	// Damaged is false where nothing is.
+	Damaged bool   `json:"damaged"`
+	What    string `json:"what"`
+	Missing bool   `json:"missing"`
+	// Dir is the data directory; the damaged file stays in it.
+	Dir string `json:"dir"`
+	// Whole and Broken are the jobs that can be read and those that cannot.
+	Whole   int          `json:"whole"`
+	Broken  int          `json:"broken"`
+	Backups []BackupBody `json:"backups"`
+}
+
+// NewDamaged builds a server for data that is damaged: it offers what can be done and nothing
+// else, until something was chosen. Seed is what a database that is begun anew is filled with.
+func NewDamaged(s *Server, d *store.Damage, seed func(*store.Store) error) *Server {
+	s.damage.Store(d)
+	s.seed = seed
+	return s
+}
+
+const damagedWords = "The stored data is damaged or missing, and nothing can be read or saved before you choose what to go on with: reload this page."
+
+// whileDamaged answers nothing but what is said of the damage; any page leads to it.
+func (s *Server) whileDamaged(next http.Handler) http.Handler {
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		switch {
+		case s.damage.Load() == nil || r.URL.Path == "/api/damage":
+			next.ServeHTTP(w, r)
+		case strings.HasPrefix(r.URL.Path, "/api/"):
+			writeProblem(w, http.StatusServiceUnavailable, damagedWords)
+		case r.URL.Path != repairPage && !strings.Contains(r.URL.Path[1:], "."):
+			http.Redirect(w, r, repairPage, http.StatusTemporaryRedirect)
+		default:
+			next.ServeHTTP(w, r)
+		}
+	})
+}
+
+// repairPage is where it is chosen what to go on with.
+const repairPage = "/repair"
+
+func (s *Server) damageRoutes() {
+	huma.Register(s.api, huma.Operation{OperationID: "getDamage", Method: http.MethodGet, Path: "/api/damage", Summary: "What is wrong with the stored data, if anything is"},
+		func(_ context.Context, _ *struct{}) (*struct{ Body DamageBody }, error) {
+			return &struct{ Body DamageBody }{s.damageBody()}, nil
+		})
+	huma.Register(s.api, huma.Operation{OperationID: "repair", Method: http.MethodPost, Path: "/api/damage", MaxBodyBytes: maxBody, Summary: "Go on with what is chosen; the damaged data is kept"},
+		func(ctx context.Context, in *struct {
+			Body struct {
+				Choice store.Choice `json:"choice" enum:"together,backup,left,anew"`
+				Backup string       `json:"backup,omitempty" maxLength:"100"`
+			}
+		},
+		) (*struct{ Body DamageBody }, error) {
+			s.repairing.Lock()
+			defer s.repairing.Unlock()
+			d := s.damage.Load()
+			if d == nil {
+				return &struct{ Body DamageBody }{s.damageBody()}, nil // another window chose already
+			}
+			db, err := d.Repair(ctx, in.Body.Choice, in.Body.Backup)
+			if err == nil {
+				err = s.seed(db)
+			}
+			var still *store.Damage
+			switch {
+			case errors.As(err, &still):
+				s.damage.Store(still)
+				return nil, huma.NewError(http.StatusConflict, fmt.Sprintf("That did not help: %v. Choose something else.", still.What))
+			case errors.Is(err, store.ErrNoBackup):
+				return nil, huma.Error404NotFound("There is no such backup any more: choose another.")
+			case err != nil:
+				return nil, s.failed(err)
+			}
+			s.open(db)
+			return &struct{ Body DamageBody }{s.damageBody()}, nil
+		})
+}
+
+func (s *Server) damageBody() DamageBody {
+	d := s.damage.Load()
+	if d == nil {
+		return DamageBody{Backups: []BackupBody{}}
+	}
+	body := DamageBody{Damaged: true, What: d.What, Missing: d.Missing, Dir: d.Dir(), Whole: d.Whole, Broken: d.Broken, Backups: []BackupBody{}}
+	for _, b := range d.Backups {
+		body.Backups = append(body.Backups, backupBody(b, s.now()))
+	}
+	return body
+}
+
+// open goes on with a store that was opened, and wakes what works in the background.
+func (s *Server) open(db *store.Store) {
+	s.store = db
+	s.damage.Store(nil)
+	close(s.opened)
+}
+
+// Close closes the store that it went on with.
+func (s *Server) Close() error {
+	if d := s.damage.Load(); d != nil {
+		return d.Close()
+	}
+	return s.store.Close()
+}
+
+// Tell says to a second program on the same data where this one is open.
+func (s *Server) Tell(url string) error {
+	if d := s.damage.Load(); d != nil {
+		return d.Tell(url)
+	}
+	return s.store.Tell(url)
+}
+
+// backupEvery is how often it is looked whether the daily backup is due.
+const backupEvery = 20 * time.Minute
+
+// keepBackups makes the daily backup when it is due, until the context ends.
+func (s *Server) keepBackups(ctx context.Context) {
+	tick := time.NewTicker(backupEvery)
+	defer tick.Stop()
+	for {
+		_, err := s.store.BackupIfDue(ctx)
+		if err != nil && ctx.Err() == nil {
+			s.log.Error("the daily backup could not be made", "error", err)
+		}
+		if ctx.Err() == nil {
+			s.backupTrouble.Store(&err)
+		}
+		select {
+		case <-tick.C:
+		case <-ctx.Done():
+			return
+		}
+	}
+}

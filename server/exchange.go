@@ -1,0 +1,104 @@
+package server
+
+import (
+	"bytes"
+	"context"
+	"errors"
+	"fmt"
+	"io"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/adapters/humachi"
+
+	"yellowparcel/core/say"
+	"yellowparcel/store"
+)
+
+// exchangeRoutes are everything in one open file, out and in, and one job.
+func (s *Server) exchangeRoutes() {
+	file := func(op huma.Operation, kind string) huma.Operation {
+		op.Responses = map[string]*huma.Response{"200": {Description: "The file", Content: map[string]*huma.MediaType{kind: {}}}}
+		return op
+	}
+	huma.Register(s.api, file(huma.Operation{OperationID: "writeEverything", Method: http.MethodGet, Path: "/api/everything", Summary: "Everything that is kept, as one open file: a zip of JSON"}, zipFile),
+		func(ctx context.Context, _ *struct{}) (*huma.StreamResponse, error) {
+			return &huma.StreamResponse{Body: func(hc huma.Context) {
+				out := download(hc, zipFile, "yellow-parcel-"+s.now().Format(time.DateOnly)+".zip")
+				if err := s.store.Export(ctx, out); err != nil && ctx.Err() == nil {
+					s.log.Error("everything could not be written out", "error", err)
+					panic(http.ErrAbortHandler) // half a file is none
+				}
+			}}, nil
+		})
+	huma.Register(s.api, huma.Operation{OperationID: "readEverything", Method: http.MethodPost, Path: "/api/everything", MaxBodyBytes: store.MostZip, Summary: "Read such a file in, after a backup of what is here"},
+		func(ctx context.Context, in *struct {
+			Replace bool   `query:"replace" doc:"Make everything as it is in the file; else only what is missing or older here is taken"`
+			RawBody []byte `contentType:"application/zip"`
+		},
+		) (*struct{ Body CameBody }, error) {
+			came, err := s.store.Import(ctx, bytes.NewReader(in.RawBody), int64(len(in.RawBody)), in.Replace)
+			if err != nil {
+				return nil, s.fileFailed(err)
+			}
+			s.everythingChanged(ctx)
+			return &struct{ Body CameBody }{CameBody{Came("Read in", came)}}, nil
+		})
+	huma.Register(s.api, file(huma.Operation{OperationID: "writeJob", Method: http.MethodGet, Path: "/api/jobs/{id}/file", Summary: "A job with its history as a file of its own: JSON"}, "application/json"),
+		func(ctx context.Context, in *JobID) (*huma.StreamResponse, error) {
+			body, err := s.store.ExportJob(ctx, in.ID)
+			if err != nil {
+				return nil, s.failed(err)
+			}
+			return &huma.StreamResponse{Body: func(hc huma.Context) {
+				_, _ = download(hc, "application/json", "job-"+in.ID+".json").Write(body)
+			}}, nil
+		})
+	huma.Register(s.api, huma.Operation{OperationID: "readJob", Method: http.MethodPost, Path: "/api/jobs/file", DefaultStatus: http.StatusCreated, MaxBodyBytes: maxJobFile, Summary: "Read the file of a job in, as a new job"},
+		func(ctx context.Context, in *struct {
+			RawBody []byte `contentType:"application/octet-stream"`
+		},
+		) (*jobOut, error) {
+			j, err := s.store.ImportJob(ctx, in.RawBody)
+			if err != nil {
+				return nil, s.fileFailed(err)
+			}
+			s.lister.stale()
+			return s.changed(j), nil
+		})
+}
+
+const (
+	zipFile    = "application/zip"
+	maxJobFile = 4 << 20
+)
+
+// fileFailed turns what is wrong with a file into an answer.
+func (s *Server) fileFailed(err error) error {
+	var wrong *store.FileError
+	if errors.As(err, &wrong) {
+		return huma.Error422UnprocessableEntity(fmt.Sprintf("The file cannot be read in: %s. Nothing was changed.", say.Lower(wrong.Error())))
+	}
+	return s.failed(err)
+}
+
+// download begins an answer that is kept as a file.
+func download(ctx huma.Context, kind, name string) io.Writer {
+	_, w := humachi.Unwrap(ctx)
+	h := w.Header()
+	h.Set("Content-Type", kind)
+	h.Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name))
+	return patient{w, http.NewResponseController(w)}
+}
+
+// patient writes an answer that may take long, as long as somebody reads it.
+type patient struct {
+	w  io.Writer
+	rc *http.ResponseController
+}
+
+func (p patient) Write(b []byte) (int, error) {
+	_ = p.rc.SetWriteDeadline(time.Now().Add(mostSilence))
+	return p.w.Write(b)
+}
