@@ -36,11 +36,7 @@ async function readIn() {
         <v-radio :value="false" label="Take what is missing or older here" data-test="take-missing" />
         <v-radio :value="true" label="Make everything as it is in the file" data-test="take-all" />
       </v-radio-group>
-      <v-btn
-        type="submit"
-        variant="outlined"
-        :disabled="!file || busy !== ''"
-        data-test="read-in"
+      <v-btn type="submit" variant="outlined" :disabled="!file || busy !== ''" data-test="read-in"
         >Read it in</v-btn
       >
       <p class="soft">A backup of what is here now is made first.</p>
