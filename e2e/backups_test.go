@@ -212,6 +212,8 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	w.goTo(at)
 	w.fill("name", "Changed since")
 	w.saved()
+	other := open(t, p, at)
+	other.see(test("headline"), "")
 	p.stop(syscall.SIGTERM)
 	path := filepath.Join(p.data, "yellow-parcel.db")
 	body, err := os.ReadFile(path)
@@ -226,8 +228,11 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	w.program = p
 	w.goTo(at)
 	w.waitFor("the page that says so", func() (string, bool) { return w.address(), w.address() == "/repair" })
-	w.see(test("what"), "the database is damaged")
+	w.see(test("what"), "cannot be used: the database is damaged")
 	w.see("main", "5 jobs in it can be read as they were saved, 1 cannot")
+	// A window from before keeps what is done in it, and says why it is not stored.
+	other.fill("field-card.width", "6 1/8")
+	other.see(test("why"), "choose what to go on with")
 	w.click(test("together"))
 	w.see(test("job"), "Changed since")
 	w.see(test("job"), "Supporter card, slim")
@@ -235,6 +240,8 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	if len(kept) != 1 {
 		t.Errorf("the damaged file is not kept: %v", kept)
 	}
+	other.saved()
+	w.see(test("job"), "6 1/8 × 5 3/8")
 	w.goTo("/repair") // nothing is wrong any more
 	w.see(test("job"), "Changed since")
 

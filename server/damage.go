@@ -10,6 +10,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"yellowparcel/core/say"
 	"yellowparcel/store"
 )
 
@@ -99,7 +100,7 @@ func (s *Server) damageBody() DamageBody {
 	if d == nil {
 		return DamageBody{Backups: []BackupBody{}}
 	}
-	body := DamageBody{Damaged: true, What: d.What, Missing: d.Missing, Dir: d.Dir(), Whole: d.Whole, Broken: d.Broken, Backups: []BackupBody{}}
+	body := DamageBody{Damaged: true, What: say.Capital(d.What), Missing: d.Missing, Dir: d.Dir(), Whole: d.Whole, Broken: d.Broken, Backups: []BackupBody{}}
 	for _, b := range d.Backups {
 		body.Backups = append(body.Backups, backupBody(b, s.now()))
 	}

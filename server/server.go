@@ -51,6 +51,8 @@ type Server struct {
 	seed      func(*store.Store) error
 	// backupTrouble is why the last daily backup could not be made.
 	backupTrouble atomic.Pointer[error]
+	// silence is mostSilence; tests make it short.
+	silence time.Duration
 	// planners lets so many plans be made at once; who comes first is first.
 	planners *semaphore.Weighted
 }
@@ -64,7 +66,7 @@ const maxBody = 1 << 20
 // New builds the server. The simulated devices behave as asked; extra hosts are names, besides those of this machine,
 // under which it may be called.
 func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...string) *Server {
-	srv := &Server{store: s, events: newEvents(), lister: newLister(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices), opened: make(chan struct{}), planners: semaphore.NewWeighted(int64(runtime.NumCPU()))}
+	srv := &Server{store: s, events: newEvents(), lister: newLister(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices), opened: make(chan struct{}), silence: mostSilence, planners: semaphore.NewWeighted(int64(runtime.NumCPU()))}
 	if s != nil {
 		close(srv.opened)
 	}
@@ -127,7 +129,7 @@ func (s *Server) Serve(ctx context.Context, l net.Listener) error {
 		Handler:           s.router,
 		ReadHeaderTimeout: 5 * time.Second,
 		ReadTimeout:       30 * time.Second,
-		WriteTimeout:      mostSilence,
+		WriteTimeout:      s.silence,
 		IdleTimeout:       2 * time.Minute,
 		MaxHeaderBytes:    64 << 10,
 		ErrorLog:          slog.NewLogLogger(s.log.Handler(), slog.LevelWarn),

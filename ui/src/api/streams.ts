@@ -1,6 +1,7 @@
 import { useEventListener, useEventSource } from '@vueuse/core'
 
 import type { paths } from './schema'
+import { tryAgainAfter } from './trying'
 
 /** What the messages of an event stream are, by its path, as the API's document says. */
 type Messages = {
@@ -22,7 +23,10 @@ export function follow<P extends StreamPath>(
   each: (message: Messages[P]) => void,
   on: { open?: () => void; error?: () => void } = {},
 ): { close: () => void } {
-  const { eventSource, close } = useEventSource(path.replace('{id}', encodeURIComponent(id)))
+  const { eventSource, close } = useEventSource(path.replace('{id}', encodeURIComponent(id)), [], {
+    // Where the program answers that it cannot, the browser itself would give up.
+    autoReconnect: { retries: -1, delay: tryAgainAfter },
+  })
   useEventListener(eventSource, 'message', (m: MessageEvent<string>) => each(JSON.parse(m.data)))
   useEventListener(eventSource, 'open', () => on.open?.())
   useEventListener(eventSource, 'error', () => on.error?.())

@@ -45,7 +45,9 @@ async function go(choice: Choice, backup = '') {
         saved<template v-if="damage.broken">, {{ damage.broken }} cannot</template>.
       </p>
       <p class="soft">
-        Nothing was changed. Whatever you choose, the damaged file stays in {{ damage.dir }}.
+        Nothing was changed.<template v-if="!damage.missing">
+          Whatever you choose, the damaged file stays in {{ damage.dir }}.</template
+        >
       </p>
       <p v-if="failure" class="tone-trouble" role="alert" data-test="failure">{{ failure }}</p>
       <p v-if="busy" role="status">Working on it…</p>

@@ -101,7 +101,7 @@ async function bringBack() {
               :aria-current="s === chosen ? 'true' : undefined"
               data-test="state-of"
             >
-              <strong>{{ i === 0 ? `Now, since ${s.when}` : s.when }}</strong>
+              <strong>{{ i === 0 ? 'Now' : s.when }}</strong>
               <span v-if="s.how">{{ s.how }}</span>
               <span v-for="w in s.what" :key="w">{{ w }}</span>
             </router-link>
@@ -139,10 +139,10 @@ async function bringBack() {
             />
           </div>
           <dl data-test="ticket-of-state">
-            <template v-for="line in plan.ticket" :key="line.id">
+            <div v-for="line in plan.ticket" :key="line.id">
               <dt>{{ line.label }}</dt>
               <dd :class="`tone-${line.tone}`">{{ line.value }}</dd>
-            </template>
+            </div>
           </dl>
         </template>
         <p v-else-if="!failure" class="soft" aria-busy="true">Laying it out…</p>
@@ -225,10 +225,9 @@ li span {
   display: grid;
 }
 dl {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  grid-auto-flow: row;
-  gap: 0 var(--gap);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 var(--far);
   margin: 0;
 }
 dt {
