@@ -77,11 +77,14 @@ chromium:
 e2e: $(BIN) chromium
 	YELLOW_PARCEL=$(abspath $(BIN)) go test -count=1 -timeout 20m ./e2e/...
 
-soak: $(BIN) chromium ## what takes longer: tens of thousands of plans, many orders of saving and leaving, long fuzzing
+soak: $(BIN) chromium ## what takes longer: tens of thousands of plans, kills, damaged files, full disks, long fuzzing
 	SOAK=50000 go test -count=1 -v -timeout 90m -run TestSoakPlans ./core/plan
 	SOAK=20000 go test -count=1 -v -timeout 60m -run 'EditsInAnyOrder' ./core/plan ./core/job
 	SOAK=600 go test -count=1 -v -timeout 60m -run TestOffersAreKept ./core/plan
 	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=200 go test -count=1 -v -timeout 60m -run 'TestNothingAcknowledgedIsLost' ./e2e
+	SOAK=1 go test -count=1 -v -timeout 60m -run 'TestDamaged' ./store
+	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=1 go test -count=1 -v -timeout 60m -run 'TestKilled|TestTwoPrograms|TestTwentyWindows' ./e2e
+	go test -run '^$$' -fuzz FuzzImportJob -fuzztime 3m ./store
 	go test -run '^$$' -fuzz FuzzReadOutline -fuzztime 3m ./format
 	go test -run '^$$' -fuzz FuzzSearch -fuzztime 3m ./core/cutting
 
@@ -94,7 +97,7 @@ pictures: $(BIN) chromium ## take docs/screenshots anew from the demo data
 
 bench: $(BIN) chromium ## the figures of docs/performance.md
 	go test -run '^$$' -bench . -benchtime 2s -count 5 ./core/plan ./core/blank
-	YELLOW_PARCEL=$(abspath $(BIN)) FIGURES=1 go test -count=1 -v -run TestFigures ./e2e
+	YELLOW_PARCEL=$(abspath $(BIN)) FIGURES=1 go test -count=1 -v -run 'TestFigures|TestFiftyPlanners' ./e2e
 
 format: $(STAMP)/npm ## format all code
 	gofmt -w $(ROOMS)

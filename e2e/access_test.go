@@ -46,13 +46,16 @@ func TestNothingSeriousForAxe(t *testing.T) {
 					t.Errorf("%s: %s", where, got)
 				}
 			}
-			for path, sign := range map[string]string{"/": test("job"), "/shelf": test("shelf-sheets-0"), "/rules": test("rules-title"), "/help": "h1"} {
+			for path, sign := range map[string]string{"/": test("job"), "/shelf": test("shelf-sheets-0"), "/rules": test("rules-title"), "/help": "h1", "/backups": test("backups")} {
 				w.goTo(path)
 				w.see(sign, "")
 				run(path)
 			}
 			w.goTo("/")
 			at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
+			w.goTo(at + "history")
+			w.see(test("ticket-of-state"), "")
+			run("history")
 			for _, station := range job.Stations() {
 				for _, drawer := range station.Drawers {
 					w.goTo(at + station.ID + "/" + drawer.ID)

@@ -28,7 +28,7 @@ func TestBackups(t *testing.T) {
 	w.see(test("backups"), "asked for")
 	w.click(test("look-in"))
 	w.see(test("inside"), "changed since")
-	w.see(test("inside"), "the same now")
+	w.see(test("inside"), "5 jobs are the same now")
 	w.click(test("restore-one"))
 	w.see(test("done"), "as it was in this backup")
 	w.waitFor("nothing to restore", func() (string, bool) { return "a button", !w.MustHas(test("restore-one")) })
@@ -108,7 +108,7 @@ func TestRemovedThings(t *testing.T) {
 	w.see(test("shelf-stocks-0"), "")
 	name := w.value("name-stocks-0")
 	w.clickOn(test("shelf-stocks-0")+" button", "^Remove$")
-	w.see(test("state"), "saved")
+	w.saved()
 	w.goTo("/rules")
 	w.see(test("rules-title"), "")
 	w.click(test("copy-rules"))
@@ -271,19 +271,23 @@ func TestDataThatIsMovedAway(t *testing.T) {
 		t.Fatal(err)
 	}
 	w.fill("field-card.width", "6 3/8")
-	w.see(test("why"), "the data directory was moved or deleted")
+	w.see(test("why"), "data directory was moved or deleted")
 	w.see(test("state"), "not saved: trying again")
 	shelf.fill("field-envelopes.0.have", "9")
 	shelf.MustEval(`() => document.activeElement.blur()`)
 	shelf.see(test("why"), "Put it back")
+	idle := open(t, p, "/backups") // nothing is done there
+	idle.see(test("why"), "write everything to a file under Backups")
 	w.fill("field-card.width", "6 1/2") // one works on
 	w.see(test("ticket-card"), "6 1/2")
 	if err := os.Rename(p.data+"-moved", p.data); err != nil {
 		t.Fatal(err)
 	}
 	w.saved()
-	shelf.see(test("state"), "saved")
-	w.waitFor("the reason to go", func() (string, bool) { return "", !w.MustHas(test("why")) })
+	shelf.saved()
+	for _, w := range []*window{w, idle} {
+		w.waitFor("the reason to go", func() (string, bool) { return "", !w.MustHas(test("why")) })
+	}
 	w.goTo(at)
 	w.see(test("ticket-card"), "6 1/2")
 	shelf.goTo("/shelf")

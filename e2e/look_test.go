@@ -54,7 +54,7 @@ func TestLook(t *testing.T) {
 			w.see(test("ticket-card"), "136.5")
 		}
 		others := sheet{}
-		for _, page := range []string{"/", "/shelf", "/rules", "/help", "/nowhere"} {
+		for _, page := range []string{"/", "/shelf", "/rules", "/backups", "/help", "/nowhere"} {
 			w.goTo(page)
 			w.see("h1", "")
 			others.row(w.picture(t))

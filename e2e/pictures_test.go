@@ -91,4 +91,20 @@ func TestPictures(t *testing.T) {
 	w.goTo("/rules")
 	w.see(test("rules-title"), "United States")
 	take("rules")
+	w.station("Meteor-night invitation", "card")
+	for field, text := range map[string]string{"field-card.width": "6 1/8", "field-card.height": "4 1/8", "field-count": "12"} {
+		w.fill(field, text)
+		w.saved()
+	}
+	w.click(test("history"))
+	w.see(test("ticket-of-state"), "")
+	take("history")
+	w.goTo("/")
+	w.act("Supporter card, slim", "Remove")
+	w.see(test("gone"), "")
+	w.goTo("/backups")
+	w.see(test("removed"), "")
+	w.click(test("look-in"))
+	w.see(test("inside"), "changed since")
+	take("backups")
 }

@@ -5,13 +5,13 @@ import (
 	"errors"
 	"fmt"
 	"net/http"
+	"reflect"
 	"slices"
 	"strings"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"yellowparcel/core/job"
 	"yellowparcel/core/say"
 	"yellowparcel/store"
 )
@@ -38,12 +38,19 @@ type BackupsBody struct {
 	Trouble string `json:"trouble"`
 }
 
+// InsideBody is what is in a backup: the jobs that are another now, and how many are the
+// same.
+type InsideBody struct {
+	Jobs []InBackup `json:"jobs"`
+	Same int        `json:"same"`
+}
+
 // InBackup is a job in a backup, beside what it is now.
 type InBackup struct {
 	ID      string `json:"id"`
 	Name    string `json:"name"`
 	Changed string `json:"changed"`
-	// Now says what became of it since; empty where it is the same.
+	// Now says what became of it since.
 	Now string `json:"now"`
 }
 
@@ -174,20 +181,24 @@ func (s *Server) backupRoutes() {
 			return &struct{ Body CameBody }{CameBody{Came("Restored", came)}}, nil
 		})
 	huma.Register(s.api, huma.Operation{OperationID: "lookInBackup", Method: http.MethodGet, Path: "/api/backups/{name}/jobs", Summary: "The jobs of a backup, beside what they are now"},
-		func(ctx context.Context, in *named) (*struct{ Body []InBackup }, error) {
+		func(ctx context.Context, in *named) (*struct{ Body InsideBody }, error) {
 			list, err := s.store.InBackup(ctx, in.Name)
 			if err != nil {
 				return nil, s.backupFailed(err)
 			}
-			body := []InBackup{}
+			body := InsideBody{Jobs: []InBackup{}}
 			for _, j := range slices.Backward(list) {
 				b := InBackup{ID: j.ID, Name: j.Name, Changed: whenWords(j.Changed, s.now())}
 				if b.Now, err = s.sinceWords(ctx, j); err != nil {
 					return nil, s.failed(err)
 				}
-				body = append(body, b)
+				if b.Now == "" {
+					body.Same++
+				} else {
+					body.Jobs = append(body.Jobs, b)
+				}
 			}
-			return &struct{ Body []InBackup }{body}, nil
+			return &struct{ Body InsideBody }{body}, nil
 		})
 	huma.Register(s.api, huma.Operation{OperationID: "restoreJob", Method: http.MethodPost, Path: "/api/backups/{name}/jobs/{id}", Summary: "Make one job as it was in a backup; what it is now stays in its history"},
 		func(ctx context.Context, in *struct {
@@ -218,7 +229,7 @@ func (s *Server) sinceWords(ctx context.Context, j store.KeptJob) (string, error
 	case now.Removed && j.Removed == nil:
 		return "removed since", nil
 	}
-	if was, err := j.Read(); err != nil || len(job.Changes(was, now.Job, job.DefaultShop())) > 0 {
+	if was, err := j.Read(); err != nil || !reflect.DeepEqual(was, now.Job) {
 		return "changed since", nil
 	}
 	return "", nil

@@ -130,6 +130,48 @@ func (s *Server) Tell(url string) error {
 	return s.store.Tell(url)
 }
 
+// TroubleBody says what is wrong with where the data lies; empty where nothing is.
+type TroubleBody struct {
+	Text string `json:"text"`
+}
+
+// goneWords say what can be done where the data directory is gone while the program runs.
+const goneWords = "The data directory was moved or deleted while the program runs. Put it back, or write everything to a file under Backups before you stop the program."
+
+func (s *Server) troubleRoutes() {
+	huma.Register(s.api, huma.Operation{OperationID: "getTrouble", Method: http.MethodGet, Path: "/api/trouble", Summary: "What is wrong with where the data lies, if anything is"},
+		func(_ context.Context, _ *struct{}) (*struct{ Body TroubleBody }, error) {
+			var body TroubleBody
+			if errors.Is(s.store.Here(), store.ErrGone) {
+				body.Text = goneWords
+			}
+			return &struct{ Body TroubleBody }{body}, nil
+		})
+}
+
+// watchEvery is how often it is looked whether the data is still where it was.
+const watchEvery = 2 * time.Second
+
+// keepWatch tells every window when the data directory goes, and when it is back.
+func (s *Server) keepWatch(ctx context.Context) {
+	tick := time.NewTicker(watchEvery)
+	defer tick.Stop()
+	gone := false
+	for {
+		select {
+		case <-tick.C:
+		case <-ctx.Done():
+			return
+		}
+		if now := errors.Is(s.store.Here(), store.ErrGone); now != gone {
+			if gone = now; gone {
+				s.log.Error(goneWords)
+			}
+			s.events.tellAll(Event{Kind: "trouble"})
+		}
+	}
+}
+
 // backupEvery is how often it is looked whether the daily backup is due.
 const backupEvery = 20 * time.Minute
 

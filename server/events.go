@@ -12,7 +12,7 @@ import (
 
 // Event tells a window that something it shows has a newer version.
 type Event struct {
-	Kind    string `json:"kind" enum:"job,shop,jobs"` // jobs is the list
+	Kind    string `json:"kind" enum:"job,shop,jobs,trouble"` // jobs is the list
 	Version int64  `json:"version"`
 }
 

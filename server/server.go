@@ -89,6 +89,7 @@ func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...st
 	srv.eventRoutes()
 	srv.cuttingRoutes()
 	srv.damageRoutes()
+	srv.troubleRoutes()
 	srv.backupRoutes()
 	srv.historyRoutes()
 	srv.exchangeRoutes()
@@ -137,7 +138,7 @@ func (s *Server) Serve(ctx context.Context, l net.Listener) error {
 	hs.RegisterOnShutdown(s.events.close)
 	background, stop := context.WithCancel(ctx)
 	var work sync.WaitGroup
-	for _, keep := range []func(context.Context){s.keepLines, s.keepBackups} {
+	for _, keep := range []func(context.Context){s.keepLines, s.keepBackups, s.keepWatch} {
 		work.Go(func() {
 			select {
 			case <-s.opened:

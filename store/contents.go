@@ -7,7 +7,9 @@ import (
 	"errors"
 	"fmt"
 	"iter"
+	"maps"
 	"reflect"
+	"slices"
 	"time"
 
 	"github.com/jmoiron/sqlx"
@@ -272,23 +274,34 @@ func sameJSON(a, b string) bool {
 	return err == nil && err2 == nil && reflect.DeepEqual(x, y)
 }
 
-// Both are contents on top of others: each job is that of the first that has it whole.
-func Both(over, under Contents) Contents {
-	c := Contents{Shop: over.Shop}
+// together are what could be read of a damaged database and a backup: of each job the later
+// version.
+func together(read, backup Contents) Contents {
+	c := Contents{Shop: read.Shop}
 	if c.Shop == nil {
-		c.Shop = under.Shop
+		c.Shop = backup.Shop
 	}
 	c.Jobs = func(yield func(KeptJob, error) bool) {
-		seen := map[string]bool{}
-		for _, from := range []Contents{over, under} {
-			for j, err := range from.Jobs {
-				if err == nil && seen[j.ID] {
-					continue
-				}
-				if !yield(j, err) || err != nil {
-					return
-				}
-				seen[j.ID] = true
+		left := map[string]KeptJob{}
+		for j, err := range read.Jobs {
+			if err != nil {
+				yield(j, err)
+				return
+			}
+			left[j.ID] = j
+		}
+		for j, err := range backup.Jobs {
+			if mine, here := left[j.ID]; err == nil && here && mine.Version >= j.Version {
+				j = mine
+			}
+			delete(left, j.ID)
+			if !yield(j, err) || err != nil {
+				return
+			}
+		}
+		for _, id := range slices.Sorted(maps.Keys(left)) {
+			if !yield(left[id], nil) {
+				return
 			}
 		}
 	}

@@ -254,7 +254,7 @@ func (d *Damage) chosen(ctx context.Context, choice Choice, backup string) (c Co
 				return c, nil, errors.Join(err, from.close())
 			}
 			if choice == Together && saved.Jobs != nil {
-				c = Both(saved, c)
+				c = together(saved, c)
 			}
 			return c, func() error { return errors.Join(from.close(), read()) }, nil
 		}

@@ -8,6 +8,7 @@ import (
 	"os"
 	"path/filepath"
 	"reflect"
+	"slices"
 	"strconv"
 	"strings"
 	"testing"
@@ -333,6 +334,33 @@ func TestDirectoryThatIsGone(t *testing.T) {
 		t.Fatal(err)
 	}
 	renamed(t, s, j, "it is back")
+}
+
+// What a deleted directory held is still known to the program: it is saved beside it when
+// the program ends, and is a backup that can be restored.
+func TestDirectoryThatIsDeleted(t *testing.T) {
+	dir := filepath.Join(t.TempDir(), "data")
+	s := seeded(t, dir)
+	renamed(t, s, first(t, s), "the last change")
+	if err := os.RemoveAll(dir); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Here(); !errors.Is(err, ErrGone) {
+		t.Error(err)
+	}
+	err := s.Close()
+	saved, _ := filepath.Glob(dir + "-rescued-*.db")
+	if !errors.Is(err, ErrGone) || len(saved) != 1 || !strings.Contains(err.Error(), saved[0]) {
+		t.Fatalf("%v, %v", saved, err)
+	}
+	again := seeded(t, dir)
+	if _, err := again.RestoreFile(ctx, saved[0]); err != nil {
+		t.Fatal(err)
+	}
+	jobs, err := all(again)
+	if err != nil || !slices.ContainsFunc(jobs, func(j Job) bool { return j.Job.Name == "the last change" }) {
+		t.Errorf("%v, %v", jobs, err)
+	}
 }
 
 // A disk that is full refuses an act, loses nothing, and is forgiven when there is room.

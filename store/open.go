@@ -64,6 +64,11 @@ func openAt(p *place, steps fs.FS) (*Store, error) {
 	case err != nil:
 		return nil, inDir(p.dir, "cannot be read", err)
 	}
+	if err := checkLog(p.db() + "-wal"); errors.Is(err, ErrDamaged) {
+		return nil, p.damaged(steps, err)
+	} else if err != nil {
+		return nil, inDir(p.dir, "cannot be read", err)
+	}
 	db, err := connect(p.db(), forWriting)
 	if err != nil {
 		return nil, err

@@ -14,8 +14,11 @@ import (
 	"database/sql"
 	"embed"
 	"errors"
+	"fmt"
 	"io/fs"
 	"net/url"
+	"os"
+	"path/filepath"
 	"sync"
 	"sync/atomic"
 	"time"
@@ -70,14 +73,33 @@ func connect(path, more string) (*sqlx.DB, error) {
 	return db, err
 }
 
-// Close closes the database; a second time it does nothing.
+// Here refuses with ErrGone where the database is not any more where it was opened.
+func (s *Store) Here() error { return s.place.there() }
+
+// Close closes the database; a second time it does nothing. Where its directory is gone what
+// it holds is written into a file beside where that was, and the error says where.
 func (s *Store) Close() (err error) {
 	s.once.Do(func() {
 		close(s.closing)
 		<-s.settled
+		if errors.Is(s.Here(), ErrGone) {
+			defer func(told error) { err = errors.Join(told, err) }(s.rescue())
+		}
 		err = errors.Join(s.db.Close(), s.place.leave())
 	})
 	return err
+}
+
+// rescue writes everything into a file outside the directory, and says where as an error.
+func (s *Store) rescue() error {
+	name := filepath.Base(s.place.dir) + "-rescued-" + s.now().UTC().Format(backupStamp) + ".db"
+	for _, dir := range []string{filepath.Dir(s.place.dir), os.TempDir()} {
+		path := filepath.Join(dir, name)
+		if _, err := s.db.Exec("VACUUM INTO ?", path); err == nil {
+			return errors.Join(os.Chmod(path, 0o600), fmt.Errorf("%w: what it held is saved in %s; put the directory back, or restore that file", ErrGone, path))
+		}
+	}
+	return fmt.Errorf("%w, and what it held could not be saved elsewhere", ErrGone)
 }
 
 // Tell says to a second program on the same data where this one is open.

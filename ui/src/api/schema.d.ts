@@ -487,6 +487,23 @@ export interface paths {
         patch: operations["editShop"];
         trace?: never;
     };
+    "/api/trouble": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is wrong with where the data lies, if anything is */
+        get: operations["getTrouble"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -913,7 +930,7 @@ export interface components {
         };
         Event: {
             /** @enum {string} */
-            kind: "job" | "shop" | "jobs";
+            kind: "job" | "shop" | "jobs" | "trouble";
             /** Format: int64 */
             version: number;
         };
@@ -1071,6 +1088,11 @@ export interface components {
             text: string;
             unit?: string;
             usual?: string;
+        };
+        InsideBody: {
+            jobs: components["schemas"]["InBackup"][];
+            /** Format: int64 */
+            same: number;
         };
         Instrument: {
             field: string;
@@ -2121,6 +2143,9 @@ export interface components {
             /** Format: int64 */
             trimmerLength: number;
         };
+        TroubleBody: {
+            text: string;
+        };
         Usual: {
             adhesive?: string;
             /** Format: int64 */
@@ -2246,7 +2271,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["InBackup"][];
+                    "application/json": components["schemas"]["InsideBody"];
                 };
             };
             /** @description Error */
@@ -3276,6 +3301,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    getTrouble: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubleBody"];
                 };
             };
             /** @description Error */

@@ -45,20 +45,17 @@ function restore() {
         </div>
         <ul v-if="open === b.name" class="inside" data-test="inside">
           <li v-if="!inside" class="soft" aria-busy="true">Looking inside…</li>
-          <li v-for="j in inside" :key="j.id" class="row">
+          <li v-for="j in inside?.jobs" :key="j.id" class="row">
             <span class="what">
               <span>{{ j.name || 'A job without a name' }}</span>
-              <small class="soft">{{ j.changed }}{{ j.now && ` · ${j.now}` }}</small>
+              <small class="soft">{{ j.changed }} · {{ j.now }}</small>
             </span>
-            <v-btn
-              v-if="j.now"
-              size="small"
-              variant="outlined"
-              data-test="restore-one"
-              @click="of.restoreJob(b.name, j)"
+            <v-btn size="small" variant="outlined" data-test="restore-one" @click="of.restoreJob(b.name, j)"
               >Restore this job</v-btn
             >
-            <small v-else class="soft">the same now</small>
+          </li>
+          <li v-if="inside" class="row soft">
+            {{ inside.same }} {{ inside.same === 1 ? 'job is' : 'jobs are' }} the same now.
           </li>
         </ul>
       </li>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 
+import WhyBar from '../counter/WhyBar.vue'
 import PageHeader from '../front/PageHeader.vue'
 import { useShop } from '../job/useShop'
 import BackupList from './BackupList.vue'
@@ -22,6 +23,7 @@ onMounted(() => (document.title = 'Backups · Yellow Parcel'))
 <template>
   <div class="page">
     <PageHeader />
+    <WhyBar />
     <main v-if="page">
       <h1>Backups</h1>
       <div class="says" aria-live="polite">

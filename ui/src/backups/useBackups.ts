@@ -1,6 +1,14 @@
 import { ref } from 'vue'
 
-import { api, sentenceOf, unreachable, type BackupsBody, type InBackup, type Trouble } from '../api/client'
+import {
+  api,
+  sentenceOf,
+  unreachable,
+  type BackupsBody,
+  type InBackup,
+  type InsideBody,
+  type Trouble,
+} from '../api/client'
 
 type Answer<T> = { data?: T; error?: Pick<Trouble, 'detail'> }
 
@@ -8,7 +16,7 @@ type Answer<T> = { data?: T; error?: Pick<Trouble, 'detail'> }
 export function useBackups() {
   const page = ref<BackupsBody>()
   const open = ref('') // the backup that is looked into
-  const inside = ref<InBackup[]>()
+  const inside = ref<InsideBody>()
   const busy = ref('') // what is being done, in words
   const done = ref('') // what was done last, in words
   const failure = ref('')

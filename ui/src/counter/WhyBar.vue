@@ -1,10 +1,16 @@
 <script setup lang="ts">
+import { onMounted } from 'vue'
+
+import { useTrouble } from '../api/useTrouble'
+
 /** Why nothing can be stored now, where the program says so: what was done is kept and tried again. */
-defineProps<{ why: string }>()
+defineProps<{ why?: string }>()
+const { trouble, look } = useTrouble()
+onMounted(look)
 </script>
 
 <template>
-  <p v-if="why" class="why" role="alert" data-test="why">{{ why }}</p>
+  <p v-if="trouble || why" class="why" role="alert" data-test="why">{{ trouble || why }}</p>
 </template>
 
 <style scoped>

@@ -2,6 +2,7 @@ import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 
 import { api, sentenceOf, unreachable } from '../api/client'
 import { follow } from '../api/streams'
+import { useTrouble } from '../api/useTrouble'
 import { useFields } from '../fields/useFields'
 import { usePlanning } from './usePlanning'
 import { useSaving } from './useSaving'
@@ -85,6 +86,7 @@ export function useJob(asked: string, open: Ref<string>) {
     if (closed) return
     stream = follow('/api/jobs/{id}/events', id, (event) => {
       if (event.kind === 'job') saving.heard(event.version)
+      if (event.kind === 'trouble') void useTrouble().look()
       if (event.kind !== 'shop') return
       shopInHand.heard(event.version)
       if (event.version !== planning.shopVersion.value && planning.job.value) void planning.act({ edits: [] })

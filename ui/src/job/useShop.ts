@@ -3,6 +3,7 @@ import { computed, onScopeDispose, ref } from 'vue'
 import { api, kept, sentenceOf, unreachable, type Choice, type Edit, type ShopBody } from '../api/client'
 import { follow } from '../api/streams'
 import { useTrying } from '../api/trying'
+import { useTrouble } from '../api/useTrouble'
 import { useFields } from '../fields/useFields'
 
 // One shop serves every page.
@@ -96,6 +97,7 @@ function listen(onJobs?: () => void) {
     (event) => {
       if (event.kind === 'shop') heard(event.version)
       if (event.kind === 'jobs') onJobs?.()
+      if (event.kind === 'trouble') void useTrouble().look()
     },
     {
       open: () => onJobs?.(), // it may have missed something
