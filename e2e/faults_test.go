@@ -138,7 +138,7 @@ func TestKilledUnderWriters(t *testing.T) {
 		if round%5 == 4 {
 			work.Go(func() { _, _ = (&client{url: p.url}).ask("POST", "/api/backups", nil, nil) })
 		}
-		time.Sleep(time.Duration(10+r.IntN(120)) * time.Millisecond)
+		time.Sleep(time.Duration(20+r.IntN(200)) * time.Millisecond)
 		p.stop(syscall.SIGKILL)
 		close(stop)
 		work.Wait()
@@ -218,7 +218,7 @@ func TestKilledDuringRestore(t *testing.T) {
 	for round := range rounds(100) {
 		all("after")
 		go func(c *client) { _, _ = c.ask("POST", "/api/backups/"+made.Name+"/restore", nil, nil) }(&client{url: p.url})
-		time.Sleep(time.Duration(rand.New(rand.NewPCG(3, uint64(round))).IntN(160)) * time.Millisecond)
+		time.Sleep(time.Duration(rand.New(rand.NewPCG(3, uint64(round))).IntN(300)) * time.Millisecond)
 		p.stop(syscall.SIGKILL)
 		p = p.restart()
 		c = &client{url: p.url}
