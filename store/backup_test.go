@@ -310,3 +310,68 @@ func TestFilesAreTheirOwnersAlone(t *testing.T) {
 		t.Error(info, err)
 	}
 }
+
+// A backup may be made beside a program that runs, into a file or among the backups; nothing
+// is written over.
+func TestBackUpBesideAProgram(t *testing.T) {
+	dir := t.TempDir()
+	s := seeded(t, dir)
+	renamed(t, s, first(t, s), "just now")
+	file := filepath.Join(t.TempDir(), "copy.db")
+	for range 2 {
+		if b, err := BackUpTo(ctx, dir, ""); err != nil || !b.Whole || b.Why != Asked || b.Jobs != len(demo.Jobs()) {
+			t.Errorf("%+v, %v", b, err)
+		}
+	}
+	if b, err := BackUpTo(ctx, dir, file); err != nil || !b.Whole || b.Name != "copy.db" {
+		t.Errorf("%+v, %v", b, err)
+	}
+	if _, err := BackUpTo(ctx, dir, file); err == nil || !strings.Contains(err.Error(), "is there already") {
+		t.Error(err)
+	}
+	if _, err := BackUpTo(ctx, t.TempDir(), ""); err == nil || !strings.Contains(err.Error(), "no database") {
+		t.Error(err)
+	}
+	if list, err := s.Backups(ctx); err != nil || len(list) != 2 {
+		t.Errorf("%+v, %v", list, err)
+	}
+	// A restore of what is the same changes nothing of the shelf.
+	before, err := s.Shop(ctx)
+	if err != nil {
+		t.Fatal(err)
+	}
+	came, err := s.RestoreFile(ctx, file)
+	if err != nil || came != (Came{Same: len(demo.Jobs())}) {
+		t.Errorf("%+v, %v", came, err)
+	}
+	if now, err := s.Shop(ctx); err != nil || now.Version != before.Version {
+		t.Errorf("the shelf has version %d, and had %d: %v", now.Version, before.Version, err)
+	}
+	if _, err := s.RestoreFile(ctx, filepath.Join(dir, "nothing.db")); err == nil {
+		t.Error("what is not there is restored")
+	}
+}
+
+// What a killed program left half done is removed at the next start; a backup that is in the
+// making beside it is not.
+func TestLeftoversAreRemoved(t *testing.T) {
+	dir := t.TempDir()
+	seeded(t, dir)
+	left := map[string]bool{".reading-1": false, ".writing-1": false, ".write-test-1": false, backupsName + "/.copying-old": false, backupsName + "/.copying-young": true, "mine.txt": true}
+	for name := range left {
+		if err := os.MkdirAll(filepath.Join(dir, name), 0o700); err != nil {
+			t.Fatal(err)
+		}
+	}
+	old := time.Now().Add(-2 * time.Hour)
+	if err := os.Chtimes(filepath.Join(dir, backupsName, ".copying-old"), old, old); err != nil {
+		t.Fatal(err)
+	}
+	p := &place{dir: dir}
+	p.tidy()
+	for name, stays := range left {
+		if _, err := os.Stat(filepath.Join(dir, name)); (err == nil) != stays {
+			t.Errorf("%s: %v", name, err)
+		}
+	}
+}

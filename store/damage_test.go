@@ -390,3 +390,40 @@ func TestFullDisk(t *testing.T) {
 		t.Error(err)
 	}
 }
+
+// A shelf that is whole is salvaged with the jobs; one that is not comes from the backup.
+func TestShelfOfADamagedFile(t *testing.T) {
+	for _, whole := range []bool{true, false} {
+		dir, _, backup := toDamage(t)
+		s := open(t, dir)
+		if _, err := s.ChangeShop(ctx, func(now Shop) (job.Shop, error) {
+			shop := now.Shop.Clone()
+			shop.Stocks[0].Have = 4321
+			return shop, nil
+		}); err != nil {
+			t.Fatal(err)
+		}
+		spoil := "UPDATE jobs SET version = version + 1, name = 'spoiled' WHERE id = (SELECT max(id) FROM jobs)"
+		if !whole {
+			spoil = "UPDATE shop SET version = version + 1"
+		}
+		if _, err := s.db.Exec(spoil); err != nil {
+			t.Fatal(err)
+		}
+		if err := s.Close(); err != nil {
+			t.Fatal(err)
+		}
+		d := openDamaged(t, dir)
+		fixed, err := d.Repair(ctx, Together, backup)
+		if err != nil {
+			t.Fatal(err)
+		}
+		shop, err := fixed.Shop(ctx)
+		if err != nil || (shop.Shop.Stocks[0].Have == 4321) != whole {
+			t.Errorf("whole %v: %d sheets, %v", whole, shop.Shop.Stocks[0].Have, err)
+		}
+		if err := fixed.Close(); err != nil {
+			t.Error(err)
+		}
+	}
+}

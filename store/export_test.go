@@ -216,6 +216,16 @@ func TestFilesThatCannotBeReadIn(t *testing.T) {
 		"too large":           {edit("jobs/", func([]byte) []byte { return bytes.Repeat([]byte(" "), mostEntry+1) }), "too large"},
 		"a name out of place": {rewritten(t, file, func(name string, body []byte) (string, []byte) { return "../" + name, body }), "about.json"},
 	}
+	// What somebody added to it is left alone.
+	added := rewritten(t, file, func(name string, body []byte) (string, []byte) {
+		if name == shopFile {
+			return "notes/readme.txt", []byte("my notes")
+		}
+		return name, body
+	})
+	if came, err := imported(s, added, false); err != nil || came.Same != len(demo.Jobs()) {
+		t.Errorf("%+v, %v", came, err)
+	}
 	before := exported(t, s)
 	for name, c := range cases {
 		if _, err := imported(s, c.file, true); err == nil || !strings.Contains(err.Error(), c.says) {

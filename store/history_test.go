@@ -1,8 +1,10 @@
 package store
 
 import (
+	"errors"
 	"fmt"
 	"math/rand/v2"
+	"slices"
 	"testing"
 	"time"
 
@@ -107,5 +109,46 @@ func TestHistoryBeginsWithWhatWas(t *testing.T) {
 	list, err := s.History(ctx, j.ID)
 	if err != nil || len(list) != 2 || list[0].Job.Name != j.Job.Name || list[1].Job.Name != "later" {
 		t.Errorf("%+v, %v", list, err)
+	}
+}
+
+func TestBringBack(t *testing.T) {
+	s := seeded(t, t.TempDir())
+	j := first(t, s)
+	if _, err := s.db.Exec("UPDATE jobs SET version = version + 1, seal = '', body = json_set(body, '$.fromTomorrow', 5) WHERE id = ?", j.ID); err != nil {
+		t.Fatal(err)
+	}
+	j.Version++
+	later := renamed(t, s, j, "later")
+	states, err := s.History(ctx, j.ID)
+	if err != nil || len(states) != 2 {
+		t.Fatal(states, err)
+	}
+	if now, err := s.BringBack(ctx, j.ID, later.Version-1, states[0].Version); !errors.Is(err, ErrChanged) || now.Job.Name != "later" {
+		t.Errorf("from an old version: %+v, %v", now.Job.Name, err)
+	}
+	if _, err := s.BringBack(ctx, j.ID, later.Version, 999); !errors.Is(err, ErrNoState) {
+		t.Errorf("a state that is not there: %v", err)
+	}
+	if _, err := s.db.Exec("UPDATE history SET body = x'00' WHERE version = ? AND job = ?", later.Version, j.ID); err != nil {
+		t.Fatal(err)
+	}
+	if _, err := s.BringBack(ctx, j.ID, later.Version, later.Version); !errors.Is(err, ErrNoState) {
+		t.Errorf("a state that cannot be read: %v", err)
+	}
+	back, err := s.BringBack(ctx, j.ID, later.Version, states[0].Version)
+	if err != nil || back.Job.Name != j.Job.Name || back.Version != later.Version+1 {
+		t.Errorf("%+v, %v", back, err)
+	}
+	// The state that cannot be read is left out, and holds up nothing.
+	if states, err = s.History(ctx, j.ID); err != nil || len(states) != 2 || states[1].How != Back {
+		t.Errorf("%+v, %v", states, err)
+	}
+	list, err := s.List(ctx, InHand)
+	if err != nil || !slices.ContainsFunc(list, func(l ListedJob) bool { return l.ID == j.ID && l.Name == j.Job.Name && l.Of == "" }) {
+		t.Errorf("%+v, %v", list, err)
+	}
+	if err := check(ctx, s.db, true); err != nil {
+		t.Error(err)
 	}
 }
