@@ -322,6 +322,16 @@ func TestTwoPrograms(t *testing.T) {
 	if out, ok := runOnce(t, "restore", "--data", p.data, "nothing.db"); ok || !strings.Contains(out, "there is no backup nothing.db") {
 		t.Errorf("a backup that is not there: %q", out)
 	}
+	// On a machine that has nothing yet it is all there is.
+	fresh := filepath.Join(t.TempDir(), "fresh")
+	if out, ok := runOnce(t, "restore", "--data", fresh, file); !ok || !strings.Contains(out, "6 jobs added") {
+		t.Errorf("restore into a new directory says %q", out)
+	}
+	r := startPlain(t, fresh, "127.0.0.1:0")
+	var there jobsList
+	if _, err := (&client{url: r.url}).ask("GET", "/api/jobs", nil, &there); err != nil || len(there.Jobs) != 6 {
+		t.Errorf("%d jobs, %v", len(there.Jobs), err)
+	}
 	if err := os.Truncate(filepath.Join(p.data, "yellow-parcel.db"), 9000); err != nil {
 		t.Fatal(err)
 	}

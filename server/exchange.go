@@ -1,8 +1,8 @@
 package server
 
 import (
-	"bytes"
 	"context"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"io"
@@ -32,19 +32,8 @@ func (s *Server) exchangeRoutes() {
 				}
 			}}, nil
 		})
-	huma.Register(s.api, huma.Operation{OperationID: "readEverything", Method: http.MethodPost, Path: "/api/everything", MaxBodyBytes: store.MostZip, Summary: "Read such a file in, after a backup of what is here"},
-		func(ctx context.Context, in *struct {
-			Replace bool   `query:"replace" doc:"Make everything as it is in the file; else only what is missing or older here is taken"`
-			RawBody []byte `contentType:"application/zip"`
-		},
-		) (*struct{ Body CameBody }, error) {
-			came, err := s.store.Import(ctx, bytes.NewReader(in.RawBody), int64(len(in.RawBody)), in.Replace)
-			if err != nil {
-				return nil, s.fileFailed(err)
-			}
-			s.everythingChanged(ctx)
-			return &struct{ Body CameBody }{CameBody{Came("Read in", came)}}, nil
-		})
+	// As large as it may be it is never in memory at once.
+	s.router.Post("/api/everything", s.readEverything)
 	huma.Register(s.api, file(huma.Operation{OperationID: "writeJob", Method: http.MethodGet, Path: "/api/jobs/{id}/file", Summary: "A job with its history as a file of its own: JSON"}, "application/json"),
 		func(ctx context.Context, in *JobID) (*huma.StreamResponse, error) {
 			body, err := s.store.ExportJob(ctx, in.ID)
@@ -67,6 +56,34 @@ func (s *Server) exchangeRoutes() {
 			s.lister.stale()
 			return s.changed(j), nil
 		})
+}
+
+// readEverything reads a file of everything in: with replace=true everything becomes as it is
+// in the file, else what is missing or older here is taken.
+func (s *Server) readEverything(w http.ResponseWriter, r *http.Request) {
+	body := patientBody{http.MaxBytesReader(w, r.Body, store.MostZip+1), http.NewResponseController(w)}
+	came, err := s.store.Import(r.Context(), body, r.URL.Query().Get("replace") == "true")
+	_ = http.NewResponseController(w).SetWriteDeadline(time.Now().Add(mostSilence))
+	if err != nil {
+		var told huma.StatusError
+		_ = errors.As(s.fileFailed(err), &told)
+		writeProblem(w, told.GetStatus(), told.Error())
+		return
+	}
+	s.everythingChanged(r.Context())
+	w.Header().Set("Content-Type", "application/json")
+	_ = json.NewEncoder(w).Encode(CameBody{Came("Read in", came)})
+}
+
+// patientBody is what is sent, however long it takes, as long as something comes.
+type patientBody struct {
+	io.Reader
+	rc *http.ResponseController
+}
+
+func (p patientBody) Read(b []byte) (int, error) {
+	_ = p.rc.SetReadDeadline(time.Now().Add(mostSilence))
+	return p.Reader.Read(b)
 }
 
 const (

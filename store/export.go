@@ -8,6 +8,7 @@ import (
 	"errors"
 	"fmt"
 	"io"
+	"os"
 	"path"
 	"strings"
 	"time"
@@ -118,12 +119,12 @@ func (s *Store) ExportJob(ctx context.Context, id string) ([]byte, error) {
 }
 
 // The bounds of what is read in: bytes of the zip, of one file in it, of all of them, and
-// how many there are.
+// how many there are. What a hundred thousand jobs with all their history take is within.
 const (
-	MostZip      = 64 << 20
+	MostZip      = 1 << 30
 	mostEntry    = 4 << 20
-	mostUnzipped = 512 << 20
-	mostEntries  = 50_000
+	mostUnzipped = 16 << 30
+	mostEntries  = 200_000
 	mostStates   = 2000
 )
 
@@ -143,79 +144,97 @@ func wrongFile(where, why string, args ...any) error {
 	return &FileError{where, fmt.Sprintf(why, args...)}
 }
 
-// readZip reads a file of everything; it is checked through before anything is made of it.
-func readZip(r io.ReaderAt, size int64) (about, Contents, error) {
-	var of about
-	var c Contents
+// zipIn is a file of everything that is read in. Its jobs are read one by one, as they are
+// asked for.
+type zipIn struct {
+	about    about
+	shop     json.RawMessage
+	jobs     []*zip.File
+	unzipped int64
+}
+
+// openZip opens a file of everything and reads what it says of itself.
+func openZip(r io.ReaderAt, size int64) (*zipIn, error) {
 	if size > MostZip {
-		return of, c, wrongFile("", "it is larger than %d MB", MostZip>>20)
+		return nil, wrongFile("", "it is larger than %d MB", MostZip>>20)
 	}
 	z, err := zip.NewReader(r, size)
 	if err != nil {
-		return of, c, wrongFile("", "it is not a zip file, or was cut off: choose a file that this program wrote")
+		return nil, wrongFile("", "it is not a zip file, or was cut off: choose a file that this program wrote")
 	}
 	if len(z.File) > mostEntries {
-		return of, c, wrongFile("", "there are more than %d files in it", mostEntries)
+		return nil, wrongFile("", "there are more than %d files in it", mostEntries)
 	}
-	total := int64(0)
-	read := func(f *zip.File) ([]byte, error) {
-		in, err := f.Open()
-		if err != nil {
-			return nil, wrongFile(f.Name, "it cannot be read")
-		}
-		defer func() { _ = in.Close() }()
-		// What the zip says of sizes is not relied on.
-		body, err := io.ReadAll(io.LimitReader(in, mostEntry+1))
-		if err != nil {
-			return nil, wrongFile(f.Name, "it is damaged")
-		}
-		if total += int64(len(body)); len(body) > mostEntry || total > mostUnzipped {
-			return nil, wrongFile(f.Name, "it is too large: a file may have %d MB, all of them %d MB", mostEntry>>20, mostUnzipped>>20)
-		}
-		return body, nil
-	}
-	var jobs []KeptJob
-	ids := map[string]bool{}
+	in := &zipIn{}
 	for _, f := range z.File {
-		name := path.Clean(f.Name)
-		known := name == aboutFile || name == shopFile || path.Dir(name)+"/" == jobsDir && strings.HasSuffix(name, ".json")
-		if !known {
-			continue // what somebody added is none of ours
-		}
-		body, err := read(f)
-		if err != nil {
-			return of, c, err
-		}
-		switch name {
-		case aboutFile:
-			if err := json.Unmarshal(body, &of); err != nil {
-				return of, c, wrongFile(name, "it is no JSON that this program wrote")
-			}
-		case shopFile:
-			if !json.Valid(body) {
-				return of, c, wrongFile(name, "it is no JSON")
-			}
-			c.Shop = compact(body)
-		default:
-			j, err := readKept(name, body)
+		switch name := path.Clean(f.Name); {
+		case name == aboutFile:
+			body, err := in.read(f)
 			if err != nil {
-				return of, c, err
+				return nil, err
 			}
-			if ids[j.ID] {
-				return of, c, wrongFile(name, "there are two jobs with the ID %s", j.ID)
+			if err := json.Unmarshal(body, &in.about); err != nil {
+				return nil, wrongFile(name, "it is no JSON that this program wrote")
+			}
+		case name == shopFile:
+			body, err := in.read(f)
+			if err != nil {
+				return nil, err
+			}
+			if !json.Valid(body) {
+				return nil, wrongFile(name, "it is no JSON")
+			}
+			in.shop = compact(body)
+		case path.Dir(name)+"/" == jobsDir && strings.HasSuffix(name, ".json"):
+			in.jobs = append(in.jobs, f)
+		}
+		// What somebody added is none of ours.
+	}
+	if in.about.File != everythingFile {
+		return nil, wrongFile(aboutFile, "it is missing or says something else: choose a file that this program wrote")
+	}
+	if in.about.Jobs != len(in.jobs) {
+		return nil, wrongFile("", "it says that there are %d jobs in it, and there are %d", in.about.Jobs, len(in.jobs))
+	}
+	return in, formFits(in.about)
+}
+
+// read reads one file of a zip; what the zip says of its size is not relied on.
+func (in *zipIn) read(f *zip.File) ([]byte, error) {
+	r, err := f.Open()
+	if err != nil {
+		return nil, wrongFile(f.Name, "it cannot be read")
+	}
+	defer func() { _ = r.Close() }()
+	body, err := io.ReadAll(io.LimitReader(r, mostEntry+1))
+	if err != nil {
+		return nil, wrongFile(f.Name, "it is damaged")
+	}
+	if in.unzipped += int64(len(body)); len(body) > mostEntry || in.unzipped > mostUnzipped {
+		return nil, wrongFile(f.Name, "it is too large: a file may have %d MB, all of them %d MB", mostEntry>>20, mostUnzipped>>20)
+	}
+	return body, nil
+}
+
+// contents are what is in it; the first job that cannot be used ends them.
+func (in *zipIn) contents() Contents {
+	return Contents{Shop: in.shop, Jobs: func(yield func(KeptJob, error) bool) {
+		ids := map[string]bool{}
+		for _, f := range in.jobs {
+			body, err := in.read(f)
+			var j KeptJob
+			if err == nil {
+				j, err = readKept(f.Name, body)
+			}
+			if err == nil && ids[j.ID] {
+				err = wrongFile(f.Name, "there are two jobs with the ID %s", j.ID)
 			}
 			ids[j.ID] = true
-			jobs = append(jobs, j)
+			if !yield(j, err) || err != nil {
+				return
+			}
 		}
-	}
-	if of.File != everythingFile {
-		return of, c, wrongFile(aboutFile, "it is missing or says something else: choose a file that this program wrote")
-	}
-	if of.Jobs != len(jobs) {
-		return of, c, wrongFile("", "it says that there are %d jobs in it, and there are %d", of.Jobs, len(jobs))
-	}
-	c.Jobs = listOf(jobs)
-	return of, c, formFits(of)
+	}}
 }
 
 func formFits(of about) error {
@@ -270,22 +289,33 @@ func readKept(where string, body []byte) (j KeptJob, err error) {
 }
 
 // Import reads a file of everything and takes it over, after a backup of what is here:
-// everything as it is in the file, or only what is missing or older here.
-func (s *Store) Import(ctx context.Context, r io.ReaderAt, size int64, replace bool) (came Came, err error) {
-	of, contents, err := readZip(r, size)
+// everything as it is in the file, or only what is missing or older here. All of it is read
+// and checked before anything is changed.
+func (s *Store) Import(ctx context.Context, r io.Reader, replace bool) (came Came, err error) {
+	f, err := os.CreateTemp(s.place.dir, ".reading-")
+	if err != nil {
+		return came, trouble(err)
+	}
+	defer func() { err = errors.Join(err, f.Close(), os.Remove(f.Name())) }()
+	size, err := io.Copy(f, io.LimitReader(r, MostZip+1))
+	if err != nil {
+		return came, trouble(err)
+	}
+	in, err := openZip(f, size)
 	if err != nil {
 		return came, err
 	}
-	from, err := s.place.openContents(ctx, of.Form, contents)
+	from, err := s.place.openContents(ctx, in.about.Form, in.contents())
 	if err != nil {
 		return came, err
 	}
 	defer func() { err = errors.Join(err, from.close()) }()
+	contents, err := contentsOf(ctx, from.db)
+	if err != nil {
+		return came, wrongFile(shopFile, "%v", err)
+	}
 	if _, err := s.Backup(ctx, BeforeImport); err != nil {
 		return came, fmt.Errorf("nothing was read in, since no backup could be made of what is here now: %w", err)
-	}
-	if contents, err = contentsOf(ctx, from.db); err != nil {
-		return came, wrongFile(shopFile, "%v", err)
 	}
 	if replace {
 		return s.Replace(ctx, contents, ReadIn)

@@ -52,7 +52,7 @@ func exported(t *testing.T, s *Store) []byte {
 }
 
 func imported(s *Store, body []byte, replace bool) (Came, error) {
-	return s.Import(ctx, bytes.NewReader(body), int64(len(body)), replace)
+	return s.Import(ctx, bytes.NewReader(body), replace)
 }
 
 // Everything goes out in one open file and comes in on another machine without a loss: what

@@ -11,6 +11,7 @@ import (
 	"reflect"
 	"slices"
 	"strconv"
+	"sync"
 	"time"
 
 	"github.com/jmoiron/sqlx"
@@ -43,6 +44,7 @@ type stateRow struct {
 	Changed string `db:"changed"`
 	How     How    `db:"how"`
 	Body    []byte `db:"body"`
+	Bytes   int    `db:"bytes"`
 }
 
 // MostHistory bounds what the earlier states of one job may take, as they are stored.
@@ -69,8 +71,21 @@ func (s *Store) History(ctx context.Context, id string) ([]State, error) {
 }
 
 func states(ctx context.Context, q sqlx.QueryerContext, id string) (rows []stateRow, err error) {
-	err = sqlx.SelectContext(ctx, q, &rows, "SELECT version, changed, how, body FROM history WHERE job = ? ORDER BY version", id)
+	err = sqlx.SelectContext(ctx, q, &rows, "SELECT version, changed, how, body, length(body) AS bytes FROM history WHERE job = ? ORDER BY version", id)
 	return rows, err
+}
+
+// outline are the states of a job with the bodies of the last two alone.
+func outline(ctx context.Context, q sqlx.QueryerContext, id string) (rows []stateRow, err error) {
+	if err := sqlx.SelectContext(ctx, q, &rows, "SELECT version, changed, how, length(body) AS bytes FROM history WHERE job = ? ORDER BY version", id); err != nil {
+		return nil, err
+	}
+	for i := max(0, len(rows)-2); i < len(rows); i++ {
+		if err := sqlx.GetContext(ctx, q, &rows[i].Body, "SELECT body FROM history WHERE job = ? AND version = ?", id, rows[i].Version); err != nil {
+			return nil, err
+		}
+	}
+	return rows, nil
 }
 
 // ErrNoState says that a job has no such state, or that it was thinned out.
@@ -103,7 +118,7 @@ func (s *Store) BringBack(ctx context.Context, id string, from, state int64) (Jo
 // Edits of the same fields within a minute are one state; where all states take more than
 // they may, some of the older ones go.
 func (s *Store) note(ctx context.Context, tx *sqlx.Tx, id string, before jobRow, how How) error {
-	rows, err := states(ctx, tx, id)
+	rows, err := outline(ctx, tx, id)
 	if err != nil {
 		return err
 	}
@@ -116,7 +131,7 @@ func (s *Store) note(ctx context.Context, tx *sqlx.Tx, id string, before jobRow,
 		if err != nil {
 			return err
 		}
-		rows = append(rows, stateRow{r.Version, r.Changed, how, body})
+		rows = append(rows, stateRow{r.Version, r.Changed, how, body, len(body)})
 		_, err = tx.ExecContext(ctx, "INSERT INTO history (job, version, changed, how, body) VALUES (?, ?, ?, ?, ?)", id, r.Version, r.Changed, string(how), body)
 		return err
 	}
@@ -219,7 +234,7 @@ const newestKept = 8
 func thinnest(rows []stateRow, most int) int {
 	total := 0
 	for _, r := range rows {
-		total += len(r.Body)
+		total += r.Bytes
 	}
 	n := len(rows)
 	if total <= most || n == 0 {
@@ -242,13 +257,16 @@ func thinnest(rows []stateRow, most int) int {
 	return 0
 }
 
+// squeezers are writers that compress; one is much larger than what it writes, so each is
+// used again.
+var squeezers = sync.Pool{New: func() any { return gzip.NewWriter(nil) }}
+
 // squeeze compresses a body; expand is the way back.
 func squeeze(body []byte) ([]byte, error) {
 	var out bytes.Buffer
-	w, err := gzip.NewWriterLevel(&out, gzip.BestCompression)
-	if err != nil {
-		return nil, err
-	}
+	w := squeezers.Get().(*gzip.Writer)
+	defer squeezers.Put(w)
+	w.Reset(&out)
 	if _, err := w.Write(body); err != nil {
 		return nil, err
 	}

@@ -47,9 +47,6 @@ func keep(command string, args []string, out io.Writer) error {
 // restore restores a backup by its name or its file; without one it lists the backups.
 func restore(dir, name string, out io.Writer) (err error) {
 	ctx := context.Background()
-	if _, err := os.Stat(dir); err != nil {
-		return fmt.Errorf("there is no data directory %s: name one with --data", dir)
-	}
 	if name == "" {
 		list, err := store.BackupsOf(ctx, dir)
 		if err != nil {

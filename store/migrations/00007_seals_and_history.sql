@@ -33,3 +33,6 @@ BEGIN
     UPDATE shop SET seal = '' WHERE id = NEW.id;
 END;
 -- +goose StatementEnd
+
+-- The next place, and whether one is taken, is asked of removed jobs, too.
+CREATE INDEX jobs_by_any_place ON jobs (place);

@@ -169,8 +169,7 @@ export interface paths {
         /** Everything that is kept, as one open file: a zip of JSON */
         get: operations["writeEverything"];
         put?: never;
-        /** Read such a file in, after a backup of what is here */
-        post: operations["readEverything"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2553,42 +2552,6 @@ export interface operations {
                 };
                 content: {
                     "application/zip": unknown;
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    readEverything: {
-        parameters: {
-            query?: {
-                /** @description Make everything as it is in the file; else only what is missing or older here is taken */
-                replace?: boolean;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/zip": string;
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CameBody"];
                 };
             };
             /** @description Error */
