@@ -161,7 +161,7 @@ func (s *Store) SaveJob(ctx context.Context, id string, from int64, j job.Job, l
 		}
 		body = keepUnknown([]byte(stored.Body), body, reflect.TypeFor[job.Job]())
 		_, err = tx.ExecContext(ctx, "UPDATE jobs SET name = ?, body = ?, version = version + 1, changed = ?, line = ?, line_of = ? WHERE id = ?", j.Name, string(body), s.stamp(), string(shown), line.Of, id)
-		if err != nil || sameJSON(stored.Body, string(body)) {
+		if err != nil || stored.Body == string(body) {
 			return err
 		}
 		return s.note(ctx, tx, id, stored, Edited)

@@ -73,16 +73,21 @@ func openAt(p *place, steps fs.FS) (*Store, error) {
 	if err != nil {
 		return nil, err
 	}
-	s := &Store{db: db, place: p, steps: steps, now: time.Now, written: make(chan struct{}, 1), closing: make(chan struct{}), settled: make(chan struct{})}
+	aside, err := connect(p.db(), "")
+	if err != nil {
+		return nil, errors.Join(err, db.Close())
+	}
+	aside.SetMaxOpenConns(2)
+	s := &Store{db: db, aside: aside, place: p, steps: steps, now: time.Now, written: make(chan struct{}, 1), closing: make(chan struct{}), settled: make(chan struct{})}
 	if err := s.bring(context.Background()); err != nil {
-		err = errors.Join(err, db.Close())
+		err = errors.Join(err, aside.Close(), db.Close())
 		if errors.Is(err, ErrDamaged) {
 			return nil, p.damaged(steps, err)
 		}
 		return nil, err
 	}
 	if err := p.watch(); err != nil {
-		return nil, errors.Join(err, db.Close())
+		return nil, errors.Join(err, aside.Close(), db.Close())
 	}
 	go s.settle()
 	return s, nil

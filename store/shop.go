@@ -26,7 +26,7 @@ type Shop struct {
 // a version, and not to be written to.
 func (s *Store) Shop(ctx context.Context) (Shop, error) {
 	var version int64
-	if err := s.db.GetContext(ctx, &version, "SELECT version FROM shop WHERE id = 1"); err != nil {
+	if err := s.aside.GetContext(ctx, &version, "SELECT version FROM shop WHERE id = 1"); err != nil {
 		if errors.Is(err, sql.ErrNoRows) {
 			return Shop{}, ErrMissing
 		}
@@ -35,7 +35,7 @@ func (s *Store) Shop(ctx context.Context) (Shop, error) {
 	if read := s.shop.Load(); read != nil && read.Version == version {
 		return *read, nil
 	}
-	shop, err := readShop(ctx, s.db)
+	shop, err := readShop(ctx, s.aside)
 	if err == nil {
 		s.shop.Store(&shop)
 	}

@@ -39,7 +39,9 @@ var (
 
 // Store is an open database.
 type Store struct {
-	db    *sqlx.DB
+	db *sqlx.DB
+	// aside reads, and settles what was written, while an act waits for the disk.
+	aside *sqlx.DB
 	place *place
 	steps fs.FS
 	// shop is the shop as it was read last.
@@ -85,7 +87,7 @@ func (s *Store) Close() (err error) {
 		if errors.Is(s.Here(), ErrGone) {
 			defer func(told error) { err = errors.Join(told, err) }(s.rescue())
 		}
-		err = errors.Join(s.db.Close(), s.place.leave())
+		err = errors.Join(s.aside.Close(), s.db.Close(), s.place.leave())
 	})
 	return err
 }
@@ -127,7 +129,7 @@ func (s *Store) settle() {
 			return
 		case <-time.After(settleAfter):
 		}
-		_, _ = s.db.Exec("PRAGMA wal_checkpoint(PASSIVE)")
+		_, _ = s.aside.Exec("PRAGMA wal_checkpoint(PASSIVE)")
 	}
 }
 

@@ -93,7 +93,7 @@ export function useJob(asked: string, open: Ref<string>) {
     })
   }
 
-  const flush = () => void saving.save()
+  const flush = () => void saving.save(true)
   window.addEventListener('pagehide', flush)
   onScopeDispose(() => {
     closed = true

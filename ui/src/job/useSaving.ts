@@ -4,9 +4,11 @@ import { answered, api, kept, sentenceOf, unreachable, whyNot, type Job } from '
 import { tryAgainAfter } from '../api/trying'
 import type { Stored } from './usePlanning'
 
-/** How long typing may pause before the job is saved, and the longest it waits. */
+/** How long typing may pause before the job is saved, and the longest it waits: a kill loses less than a second. */
 const saveAfter = 200
-const saveWithin = 600
+const saveWithin = 700
+/** How much longer it waits for a plan that is on its way: both at once would hold up the answer to a key. */
+const saveAside = 200
 
 interface Of {
   job: () => Job | undefined
@@ -41,6 +43,7 @@ export function useSaving(asked: string, of: Of) {
   let newest = 0 // the newest version heard of
   let timer = 0
   let unsavedSince = 0
+  let due = false // it waits for a plan that is on its way
   let closed = false
 
   function adopt(now: Stored, shown: Job = now.job) {
@@ -57,7 +60,8 @@ export function useSaving(asked: string, of: Of) {
 
   /** Nothing is on its way: what is unsaved is saved, and what was heard of is followed. */
   function settled() {
-    if (dirty.value) soon()
+    if (due && dirty.value) timer = window.setTimeout(() => void save())
+    else if (dirty.value) soon()
     if (newest > version && stored.value) void follow()
   }
 
@@ -66,14 +70,24 @@ export function useSaving(asked: string, of: Of) {
     const now = Date.now()
     if (!unsavedSince) unsavedSince = now
     window.clearTimeout(timer)
-    timer = window.setTimeout(save, Math.max(0, Math.min(saveAfter, unsavedSince + saveWithin - now)))
+    timer = window.setTimeout(
+      () => void save(),
+      Math.max(0, Math.min(saveAfter, unsavedSince + saveWithin - now)),
+    )
   }
 
-  async function save() {
+  /** Stores what is in hand; at once where the page is left. */
+  async function save(leaving = false) {
     window.clearTimeout(timer)
     const job = of.job()
     // While the maker is asked which version to keep, nothing is tried again.
     if (saving.value || !job || conflict.value) return
+    if (of.busy() && !due && !leaving) {
+      due = true
+      timer = window.setTimeout(() => void save(), saveAside)
+      return
+    }
+    due = false
     unsavedSince = 0
     if (!dirty.value) return
     saving.value = true
@@ -94,7 +108,7 @@ export function useSaving(asked: string, of: Of) {
     } else if (response?.status === 409) {
       await wasItMine(mine)
     } else if (!answered(response)) {
-      timer = window.setTimeout(save, tryAgainAfter)
+      timer = window.setTimeout(() => void save(), tryAgainAfter)
       // What another window saved meanwhile was heard while this save was on its way.
       if (newest > version) void follow()
     } else {
@@ -189,7 +203,7 @@ export function useSaving(asked: string, of: Of) {
     adopt, settled, save, heard, takeTheirs, keepMine,
     close() {
       closed = true
-      void save()
+      void save(true)
     },
   } // prettier-ignore
 }
