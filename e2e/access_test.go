@@ -21,13 +21,22 @@ const axeRun = `async (only) => {
 		.join('\n')
 }`
 
+// axe is what is seriously wrong with the page that is open, by all rules or those of a tag.
+func (w *window) axe(only string) string {
+	w.t.Helper()
+	axe, err := os.ReadFile("../ui/node_modules/axe-core/axe.min.js")
+	if err != nil {
+		w.t.Fatalf("axe-core is not there: make deps brings it. %v", err)
+	}
+	if _, err := (proto.RuntimeEvaluate{Expression: string(axe) + ";true"}).Call(w); err != nil {
+		w.t.Fatal(err)
+	}
+	return w.MustEval(axeRun, only).Str()
+}
+
 // Every page and every drawer of every station is accessible, by day and by lamp.
 func TestNothingSeriousForAxe(t *testing.T) {
 	t.Parallel()
-	axe, err := os.ReadFile("../ui/node_modules/axe-core/axe.min.js")
-	if err != nil {
-		t.Fatalf("axe-core is not there: make deps brings it. %v", err)
-	}
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	for _, lamp := range []string{"day", "lamp"} {
 		t.Run(lamp, func(t *testing.T) {
@@ -35,14 +44,11 @@ func TestNothingSeriousForAxe(t *testing.T) {
 			w.MustEval(`(lamp) => localStorage.setItem('yellow-parcel-light', lamp)`, lamp)
 			run := func(where string) {
 				t.Helper()
-				if _, err := (proto.RuntimeEvaluate{Expression: string(axe) + ";true"}).Call(w); err != nil {
-					t.Fatal(err)
-				}
 				only := ""
 				if lamp == "lamp" { // by lamp nothing differs but the colours
 					only = "color-contrast"
 				}
-				if got := w.MustEval(axeRun, only).Str(); got != "" {
+				if got := w.axe(only); got != "" {
 					t.Errorf("%s: %s", where, got)
 				}
 			}

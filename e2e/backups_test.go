@@ -230,6 +230,9 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	w.waitFor("the page that says so", func() (string, bool) { return w.address(), w.address() == "/repair" })
 	w.see(test("what"), "cannot be used: the database is damaged")
 	w.see("main", "5 jobs in it can be read as they were saved, 1 cannot")
+	if got := w.axe(""); got != "" {
+		t.Error(got)
+	}
 	// A window from before keeps what is done in it, and says why it is not stored.
 	other.fill("field-card.width", "6 1/8")
 	other.see(test("why"), "choose what to go on with")

@@ -150,7 +150,7 @@ func (s *Server) backupRoutes() {
 	}
 	huma.Register(s.api, huma.Operation{OperationID: "listBackups", Method: http.MethodGet, Path: "/api/backups", Summary: "The backups, the newest first, each with what is in it"},
 		func(ctx context.Context, _ *struct{}) (*struct{ Body BackupsBody }, error) {
-			list, err := s.store.Backups(ctx)
+			list, err := s.store.Backups().List(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}
@@ -165,7 +165,7 @@ func (s *Server) backupRoutes() {
 		})
 	huma.Register(s.api, huma.Operation{OperationID: "backUp", Method: http.MethodPost, Path: "/api/backups", DefaultStatus: http.StatusCreated, Summary: "Make a backup now"},
 		func(ctx context.Context, _ *struct{}) (*struct{ Body BackupBody }, error) {
-			b, err := s.store.Backup(ctx, store.Asked)
+			b, err := s.store.Backups().Make(ctx, store.Asked)
 			if err != nil {
 				return nil, s.backupFailed(err)
 			}
@@ -173,7 +173,7 @@ func (s *Server) backupRoutes() {
 		})
 	huma.Register(s.api, huma.Operation{OperationID: "restore", Method: http.MethodPost, Path: "/api/backups/{name}/restore", Summary: "Make everything as it was in a backup, after a backup of what is here"},
 		func(ctx context.Context, in *named) (*struct{ Body CameBody }, error) {
-			came, err := s.store.Restore(ctx, in.Name)
+			came, err := s.store.Backups().Restore(ctx, in.Name)
 			if err != nil {
 				return nil, s.backupFailed(err)
 			}
@@ -182,14 +182,14 @@ func (s *Server) backupRoutes() {
 		})
 	huma.Register(s.api, huma.Operation{OperationID: "lookInBackup", Method: http.MethodGet, Path: "/api/backups/{name}/jobs", Summary: "The jobs of a backup, beside what they are now"},
 		func(ctx context.Context, in *named) (*struct{ Body InsideBody }, error) {
-			list, err := s.store.InBackup(ctx, in.Name)
+			list, err := s.store.Backups().Jobs(ctx, in.Name)
 			if err != nil {
 				return nil, s.backupFailed(err)
 			}
 			body := InsideBody{Jobs: []InBackup{}}
 			for _, j := range slices.Backward(list) {
 				b := InBackup{ID: j.ID, Name: j.Name, Changed: whenWords(j.Changed, s.now())}
-				if b.Now, err = s.sinceWords(ctx, j); err != nil {
+				if b.Now, err = sinceWords(ctx, s.store, j); err != nil {
 					return nil, s.failed(err)
 				}
 				if b.Now == "" {
@@ -206,7 +206,7 @@ func (s *Server) backupRoutes() {
 			Name string `path:"name" maxLength:"100"`
 		},
 		) (*jobOut, error) {
-			j, err := s.store.RestoreJob(ctx, in.Name, in.ID)
+			j, err := s.store.Backups().RestoreJob(ctx, in.Name, in.ID)
 			if err != nil {
 				return nil, s.backupFailed(err)
 			}
@@ -216,8 +216,8 @@ func (s *Server) backupRoutes() {
 }
 
 // sinceWords says what became of a job of a backup.
-func (s *Server) sinceWords(ctx context.Context, j store.KeptJob) (string, error) {
-	now, err := s.store.Job(ctx, j.ID)
+func sinceWords(ctx context.Context, db *store.Store, j store.KeptJob) (string, error) {
+	now, err := db.Job(ctx, j.ID)
 	unreadable := store.ErrUnreadable{}
 	switch {
 	case errors.Is(err, store.ErrMissing):

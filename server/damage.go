@@ -60,7 +60,7 @@ const repairPage = "/repair"
 func (s *Server) damageRoutes() {
 	huma.Register(s.api, huma.Operation{OperationID: "getDamage", Method: http.MethodGet, Path: "/api/damage", Summary: "What is wrong with the stored data, if anything is"},
 		func(_ context.Context, _ *struct{}) (*struct{ Body DamageBody }, error) {
-			return &struct{ Body DamageBody }{s.damageBody()}, nil
+			return &struct{ Body DamageBody }{damageBody(s.damage.Load(), s.now())}, nil
 		})
 	huma.Register(s.api, huma.Operation{OperationID: "repair", Method: http.MethodPost, Path: "/api/damage", MaxBodyBytes: maxBody, Summary: "Go on with what is chosen; the damaged data is kept"},
 		func(ctx context.Context, in *struct {
@@ -74,7 +74,7 @@ func (s *Server) damageRoutes() {
 			defer s.repairing.Unlock()
 			d := s.damage.Load()
 			if d == nil {
-				return &struct{ Body DamageBody }{s.damageBody()}, nil // another window chose already
+				return &struct{ Body DamageBody }{damageBody(s.damage.Load(), s.now())}, nil // another window chose already
 			}
 			db, err := d.Repair(ctx, in.Body.Choice, in.Body.Backup)
 			if err == nil {
@@ -91,18 +91,17 @@ func (s *Server) damageRoutes() {
 				return nil, s.failed(err)
 			}
 			s.open(db)
-			return &struct{ Body DamageBody }{s.damageBody()}, nil
+			return &struct{ Body DamageBody }{damageBody(s.damage.Load(), s.now())}, nil
 		})
 }
 
-func (s *Server) damageBody() DamageBody {
-	d := s.damage.Load()
+func damageBody(d *store.Damage, now time.Time) DamageBody {
 	if d == nil {
 		return DamageBody{Backups: []BackupBody{}}
 	}
 	body := DamageBody{Damaged: true, What: say.Capital(d.What), Missing: d.Missing, Dir: d.Dir(), Whole: d.Whole, Broken: d.Broken, Backups: []BackupBody{}}
 	for _, b := range d.Backups {
-		body.Backups = append(body.Backups, backupBody(b, s.now()))
+		body.Backups = append(body.Backups, backupBody(b, now))
 	}
 	return body
 }
@@ -180,7 +179,7 @@ func (s *Server) keepBackups(ctx context.Context) {
 	tick := time.NewTicker(backupEvery)
 	defer tick.Stop()
 	for {
-		_, err := s.store.BackupIfDue(ctx)
+		_, err := s.store.Backups().MakeIfDue(ctx)
 		if err != nil && ctx.Err() == nil {
 			s.log.Error("the daily backup could not be made", "error", err)
 		}

@@ -51,7 +51,7 @@ func (s *Server) exchangeRoutes() {
 		) (*jobOut, error) {
 			j, err := s.store.ImportJob(ctx, in.RawBody)
 			if err != nil {
-				return nil, s.fileFailed(err)
+				return nil, fileFailed(s, err)
 			}
 			s.lister.stale()
 			return s.changed(j), nil
@@ -66,7 +66,7 @@ func (s *Server) readEverything(w http.ResponseWriter, r *http.Request) {
 	_ = http.NewResponseController(w).SetWriteDeadline(time.Now().Add(mostSilence))
 	if err != nil {
 		var told huma.StatusError
-		_ = errors.As(s.fileFailed(err), &told)
+		_ = errors.As(fileFailed(s, err), &told)
 		writeProblem(w, told.GetStatus(), told.Error())
 		return
 	}
@@ -92,7 +92,7 @@ const (
 )
 
 // fileFailed turns what is wrong with a file into an answer.
-func (s *Server) fileFailed(err error) error {
+func fileFailed(s *Server, err error) error {
 	var wrong *store.FileError
 	if errors.As(err, &wrong) {
 		return huma.Error422UnprocessableEntity(fmt.Sprintf("The file cannot be read in: %s. Nothing was changed.", say.Lower(wrong.Error())))

@@ -34,7 +34,7 @@ var howWords = map[store.How]string{store.Began: "The job begins", store.Restore
 func (s *Server) historyRoutes() {
 	huma.Register(s.api, huma.Operation{OperationID: "listHistory", Method: http.MethodGet, Path: "/api/jobs/{id}/history", Summary: "The states that a job had, the newest first"},
 		func(ctx context.Context, in *JobID) (*struct{ Body []StateBody }, error) {
-			states, err := s.history(ctx, in.ID)
+			states, err := historyOf(ctx, s, in.ID)
 			if err != nil {
 				return nil, err
 			}
@@ -50,7 +50,7 @@ func (s *Server) historyRoutes() {
 			State int64 `path:"state"`
 		},
 		) (*struct{ Body StateOut }, error) {
-			states, err := s.history(ctx, in.ID)
+			states, err := historyOf(ctx, s, in.ID)
 			if err != nil {
 				return nil, err
 			}
@@ -86,8 +86,8 @@ func noState() error {
 	return huma.Error404NotFound("This state is not kept any more: older ones make room for newer ones. Choose another.")
 }
 
-// history are the states of a job with what was changed, the oldest first.
-func (s *Server) history(ctx context.Context, id string) ([]StateOut, error) {
+// historyOf are the states of a job with what was changed, the oldest first.
+func historyOf(ctx context.Context, s *Server, id string) ([]StateOut, error) {
 	if _, err := s.store.Version(ctx, id); err != nil {
 		return nil, s.failed(err)
 	}

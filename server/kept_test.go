@@ -197,7 +197,7 @@ func TestDamagedSite(t *testing.T) {
 	if err := db.Seed(t.Context(), demo.Shop(), demo.Jobs()); err != nil {
 		t.Fatal(err)
 	}
-	b, err := db.Backup(t.Context(), store.Asked)
+	b, err := db.Backups().Make(t.Context(), store.Asked)
 	if err := errors.Join(err, db.Close(), os.Truncate(filepath.Join(dir, "yellow-parcel.db"), 8192)); err != nil {
 		t.Fatal(err)
 	}

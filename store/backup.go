@@ -54,49 +54,55 @@ const backupStamp = "2006-01-02-150405"
 // ErrNoBackup says that there is no backup by that name.
 var ErrNoBackup = errors.New("there is no such backup")
 
-func (s *Store) backups() string { return s.place.path(backupsName) }
+// Backups are the backups of a store: made, looked into, restored.
+type Backups struct{ of *Store }
 
-// Backup copies the whole database as it is at this moment into the backups, opens and
+// Backups are those of the store.
+func (s *Store) Backups() Backups { return Backups{s} }
+
+func (b Backups) dir() string { return b.of.place.path(backupsName) }
+
+// Make copies the whole database as it is at this moment into the backups, opens and
 // checks the copy, and lets go of those that the rule does without. Writers go on
 // meanwhile. What fails leaves the backups as they were.
-func (s *Store) Backup(ctx context.Context, why Why) (Backup, error) {
-	b, err := backUp(ctx, s.place.db(), s.backups(), why, s.now())
+func (b Backups) Make(ctx context.Context, why Why) (Backup, error) {
+	made, err := backUp(ctx, b.of.place.db(), b.dir(), why, b.of.now())
 	if err != nil {
-		return b, err
+		return made, err
 	}
-	list, err := s.Backups(ctx)
+	list, err := b.List(ctx)
 	if err != nil {
-		return b, err
+		return made, err
 	}
-	for _, old := range spare(list, s.now(), MostBackups) {
-		if old.Name == b.Name {
+	for _, old := range spare(list, b.of.now(), MostBackups) {
+		if old.Name == made.Name {
 			continue
 		}
-		if err := os.Remove(filepath.Join(s.backups(), old.Name)); err != nil && !errors.Is(err, fs.ErrNotExist) {
-			return b, trouble(err)
+		if err := os.Remove(filepath.Join(b.dir(), old.Name)); err != nil && !errors.Is(err, fs.ErrNotExist) {
+			return made, trouble(err)
 		}
 	}
-	return b, nil
+	return made, nil
 }
 
-// BackupIfDue makes the daily backup where there is none of today and something was changed
+// MakeIfDue makes the daily backup where there is none of today and something was changed
 // since the last one.
-func (s *Store) BackupIfDue(ctx context.Context) (made bool, err error) {
-	list, err := s.Backups(ctx)
+func (b Backups) MakeIfDue(ctx context.Context) (made bool, err error) {
+	list, err := b.List(ctx)
 	if err != nil {
 		return false, err
 	}
 	day := func(t time.Time) string { return t.Local().Format(time.DateOnly) }
 	if newest := slices.IndexFunc(list, func(b Backup) bool { return b.Whole }); newest >= 0 {
-		now, err := markOf(ctx, s.db)
+		now, err := markOf(ctx, b.of.db)
 		if err != nil {
 			return false, trouble(err)
 		}
-		if day(list[newest].Made) == day(s.now()) || list[newest].mark == now {
+		if day(list[newest].Made) == day(b.of.now()) || list[newest].mark == now {
 			return false, nil
 		}
 	}
-	_, err = s.Backup(ctx, Daily)
+	_, err = b.Make(ctx, Daily)
 	return err == nil, err
 }
 
@@ -179,15 +185,15 @@ func namedAs(name string) (time.Time, Why) {
 	return at, Why(m[2])
 }
 
-// Backups are those that there are, the newest first, each opened and checked once.
-func (s *Store) Backups(ctx context.Context) ([]Backup, error) {
-	return backupsIn(ctx, s.backups(), func(key string, fresh func() Backup) Backup {
-		if b, ok := s.seen.Load(key); ok {
-			return b.(Backup)
+// List are those that there are, the newest first, each opened and checked once.
+func (b Backups) List(ctx context.Context) ([]Backup, error) {
+	return backupsIn(ctx, b.dir(), func(key string, fresh func() Backup) Backup {
+		if seen, ok := b.of.seen.Load(key); ok {
+			return seen.(Backup)
 		}
-		b := fresh()
-		s.seen.Store(key, b)
-		return b
+		looked := fresh()
+		b.of.seen.Store(key, looked)
+		return looked
 	})
 }
 

@@ -65,7 +65,7 @@ func TestBackupIsWholeWhileWritersGoOn(t *testing.T) {
 		}
 	}()
 	for range 5 {
-		b, err := s.Backup(ctx, Asked)
+		b, err := s.Backups().Make(ctx, Asked)
 		if err != nil || !b.Whole || b.Jobs != len(demo.Jobs()) || b.Papers == 0 {
 			t.Errorf("%+v, %v", b, err)
 		}
@@ -74,18 +74,18 @@ func TestBackupIsWholeWhileWritersGoOn(t *testing.T) {
 	if <-done == 0 {
 		t.Error("nothing was written meanwhile")
 	}
-	if info, err := os.Stat(filepath.Join(s.backups(), first2(s.Backups(ctx)).Name)); err != nil || info.Mode().Perm() != 0o600 {
+	if info, err := os.Stat(filepath.Join(s.Backups().dir(), newest(s.Backups().List(ctx)).Name)); err != nil || info.Mode().Perm() != 0o600 {
 		t.Error(info, err)
 	}
 }
 
-func first2(list []Backup, _ error) Backup { return list[0] }
+func newest(list []Backup, _ error) Backup { return list[0] }
 
 // A backup is restored; what was made or changed since is not lost.
 func TestRestore(t *testing.T) {
 	s := seeded(t, t.TempDir())
 	before := first(t, s)
-	b, err := s.Backup(ctx, Asked)
+	b, err := s.Backups().Make(ctx, Asked)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -103,7 +103,7 @@ func TestRestore(t *testing.T) {
 	}); err != nil {
 		t.Fatal(err)
 	}
-	came, err := s.Restore(ctx, b.Name)
+	came, err := s.Backups().Restore(ctx, b.Name)
 	if err != nil || came.Changed != 1 || came.Gone != 1 || came.Added != 0 {
 		t.Fatalf("%+v, %v", came, err)
 	}
@@ -123,17 +123,17 @@ func TestRestore(t *testing.T) {
 		t.Errorf("the paper that was entered since is not kept: %v", err)
 	}
 	// What it was before the restore is a backup of its own.
-	list, err := s.Backups(ctx)
+	list, err := s.Backups().List(ctx)
 	if err != nil || len(list) != 2 || list[0].Why != BeforeRestore {
 		t.Fatalf("%+v, %v", list, err)
 	}
-	if _, err := s.Restore(ctx, list[0].Name); err != nil {
+	if _, err := s.Backups().Restore(ctx, list[0].Name); err != nil {
 		t.Fatal(err)
 	}
 	if again, err := s.Job(ctx, before.ID); err != nil || again.Job.Name != "changed since" {
 		t.Errorf("%+v, %v", again, err)
 	}
-	if _, err := s.Restore(ctx, "yellow-parcel-2020-01-01-000000-daily.db"); !errors.Is(err, ErrNoBackup) {
+	if _, err := s.Backups().Restore(ctx, "yellow-parcel-2020-01-01-000000-daily.db"); !errors.Is(err, ErrNoBackup) {
 		t.Error(err)
 	}
 }
@@ -141,7 +141,7 @@ func TestRestore(t *testing.T) {
 func TestOneJobOfABackup(t *testing.T) {
 	s := seeded(t, t.TempDir())
 	before := first(t, s)
-	b, err := s.Backup(ctx, Asked)
+	b, err := s.Backups().Make(ctx, Asked)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -149,11 +149,11 @@ func TestOneJobOfABackup(t *testing.T) {
 	if _, err := s.SetRemoved(ctx, other.ID, other.Version, true); err != nil {
 		t.Fatal(err)
 	}
-	got, err := s.RestoreJob(ctx, b.Name, before.ID)
+	got, err := s.Backups().RestoreJob(ctx, b.Name, before.ID)
 	if err != nil || got.Removed || got.Job.Name != before.Job.Name {
 		t.Errorf("%+v, %v", got, err)
 	}
-	if _, err := s.RestoreJob(ctx, b.Name, "0000000000000000"); !errors.Is(err, ErrMissing) {
+	if _, err := s.Backups().RestoreJob(ctx, b.Name, "0000000000000000"); !errors.Is(err, ErrMissing) {
 		t.Error(err)
 	}
 }
@@ -161,11 +161,11 @@ func TestOneJobOfABackup(t *testing.T) {
 // A backup that is damaged is said to be, and is not restored.
 func TestDamagedBackup(t *testing.T) {
 	s := seeded(t, t.TempDir())
-	b, err := s.Backup(ctx, Asked)
+	b, err := s.Backups().Make(ctx, Asked)
 	if err != nil {
 		t.Fatal(err)
 	}
-	path := filepath.Join(s.backups(), b.Name)
+	path := filepath.Join(s.Backups().dir(), b.Name)
 	body, err := os.ReadFile(path)
 	if err != nil {
 		t.Fatal(err)
@@ -175,11 +175,11 @@ func TestDamagedBackup(t *testing.T) {
 	if err := os.WriteFile(path, body, 0o600); err != nil {
 		t.Fatal(err)
 	}
-	list, err := s.Backups(ctx)
+	list, err := s.Backups().List(ctx)
 	if err != nil || len(list) != 1 || list[0].Whole || list[0].Trouble == "" {
 		t.Errorf("%+v, %v", list, err)
 	}
-	if _, err := s.Restore(ctx, b.Name); err == nil {
+	if _, err := s.Backups().Restore(ctx, b.Name); err == nil {
 		t.Error("it is restored")
 	}
 }
@@ -190,7 +190,7 @@ func TestDailyBackup(t *testing.T) {
 	s.now = func() time.Time { return day }
 	due := func(want bool, when string) {
 		t.Helper()
-		if made, err := s.BackupIfDue(ctx); made != want || err != nil {
+		if made, err := s.Backups().MakeIfDue(ctx); made != want || err != nil {
 			t.Errorf("%s: %v, %v", when, made, err)
 		}
 	}
@@ -286,7 +286,7 @@ func TestTheFileAloneIsWhole(t *testing.T) {
 func TestFilesAreTheirOwnersAlone(t *testing.T) {
 	dir := t.TempDir()
 	s := seeded(t, dir)
-	if _, err := s.Backup(ctx, Asked); err != nil {
+	if _, err := s.Backups().Make(ctx, Asked); err != nil {
 		t.Fatal(err)
 	}
 	err := filepath.WalkDir(dir, func(path string, e os.DirEntry, err error) error {
@@ -332,7 +332,7 @@ func TestBackUpBesideAProgram(t *testing.T) {
 	if _, err := BackUpTo(ctx, t.TempDir(), ""); err == nil || !strings.Contains(err.Error(), "no database") {
 		t.Error(err)
 	}
-	if list, err := s.Backups(ctx); err != nil || len(list) != 2 {
+	if list, err := s.Backups().List(ctx); err != nil || len(list) != 2 {
 		t.Errorf("%+v, %v", list, err)
 	}
 	// A restore of what is the same changes nothing of the shelf.
@@ -340,14 +340,14 @@ func TestBackUpBesideAProgram(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	came, err := s.RestoreFile(ctx, file)
+	came, err := s.Backups().RestoreFile(ctx, file)
 	if err != nil || came != (Came{Same: len(demo.Jobs())}) {
 		t.Errorf("%+v, %v", came, err)
 	}
 	if now, err := s.Shop(ctx); err != nil || now.Version != before.Version {
 		t.Errorf("the shelf has version %d, and had %d: %v", now.Version, before.Version, err)
 	}
-	if _, err := s.RestoreFile(ctx, filepath.Join(dir, "nothing.db")); err == nil {
+	if _, err := s.Backups().RestoreFile(ctx, filepath.Join(dir, "nothing.db")); err == nil {
 		t.Error("what is not there is restored")
 	}
 }

@@ -314,7 +314,7 @@ func (s *Store) Import(ctx context.Context, r io.Reader, replace bool) (came Cam
 	if err != nil {
 		return came, wrongFile(shopFile, "%v", err)
 	}
-	if _, err := s.Backup(ctx, BeforeImport); err != nil {
+	if _, err := s.Backups().Make(ctx, BeforeImport); err != nil {
 		return came, fmt.Errorf("nothing was read in, since no backup could be made of what is here now: %w", err)
 	}
 	if replace {

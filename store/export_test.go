@@ -37,7 +37,7 @@ func busy(t *testing.T) *Store {
 	if err := sealRest(ctx, s.db); err != nil {
 		t.Fatal(err)
 	}
-	now := time.Date(2026, 11, 28, 9, 0, 0, 0, time.UTC)
+	now := time.Date(2090, 11, 28, 9, 0, 0, 0, time.UTC) // later than any clock
 	s.now = func() time.Time { return now }
 	return s
 }
@@ -112,7 +112,7 @@ func TestReadInWhatIsMissing(t *testing.T) {
 	if n := len(history); err != nil || n < 2 || history[n-1].How != ReadIn || history[n-1].Job.Name != "changed later here" || history[n-2].Job.Name == "changed later here" {
 		t.Errorf("%+v, %v", history, err)
 	}
-	list, err := there.Backups(ctx)
+	list, err := there.Backups().List(ctx)
 	if err != nil || len(list) == 0 || list[0].Why != BeforeImport {
 		t.Errorf("%+v, %v", list, err)
 	}

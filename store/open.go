@@ -122,7 +122,7 @@ func (s *Store) bring(ctx context.Context) error {
 		}
 	}
 	if has > 0 && has < knows {
-		if _, err := s.Backup(ctx, BeforeUpgrade); err != nil {
+		if _, err := s.Backups().Make(ctx, BeforeUpgrade); err != nil {
 			return fmt.Errorf("no backup of the database could be made before the upgrade: %w; nothing was changed", err)
 		}
 	}

@@ -147,18 +147,18 @@ func copyFile(from, to string) error {
 	return errors.Join(err, out.Close())
 }
 
-// backup is the path of a backup that there is and that is whole.
-func (s *Store) backup(ctx context.Context, name string) (string, error) {
-	list, err := s.Backups(ctx)
+// path is that of a backup that there is and that is whole.
+func (b Backups) path(ctx context.Context, name string) (string, error) {
+	list, err := b.List(ctx)
 	if err != nil {
 		return "", err
 	}
-	for _, b := range list {
-		if b.Name == name && b.Whole {
-			return filepath.Join(s.backups(), name), nil
+	for _, one := range list {
+		if one.Name == name && one.Whole {
+			return filepath.Join(b.dir(), name), nil
 		}
-		if b.Name == name {
-			return "", fmt.Errorf("the backup %s cannot be used: %s", name, b.Trouble)
+		if one.Name == name {
+			return "", fmt.Errorf("the backup %s cannot be used: %s", name, one.Trouble)
 		}
 	}
 	return "", ErrNoBackup
@@ -166,45 +166,45 @@ func (s *Store) backup(ctx context.Context, name string) (string, error) {
 
 // Restore makes everything as it was in a backup, after a backup of what is here now; see
 // Replace for what becomes of what was made since.
-func (s *Store) Restore(ctx context.Context, name string) (came Came, err error) {
-	path, err := s.backup(ctx, name)
+func (b Backups) Restore(ctx context.Context, name string) (came Came, err error) {
+	path, err := b.path(ctx, name)
 	if err != nil {
 		return came, err
 	}
-	return s.restoreFrom(ctx, path)
+	return b.restoreFrom(ctx, path)
 }
 
 // RestoreFile is Restore of a backup that lies elsewhere.
-func (s *Store) RestoreFile(ctx context.Context, path string) (came Came, err error) {
-	if b := look(ctx, path); !b.Whole {
-		return came, fmt.Errorf("%s cannot be restored: %s", path, b.Trouble)
+func (b Backups) RestoreFile(ctx context.Context, path string) (came Came, err error) {
+	if found := look(ctx, path); !found.Whole {
+		return came, fmt.Errorf("%s cannot be restored: %s", path, found.Trouble)
 	}
-	return s.restoreFrom(ctx, path)
+	return b.restoreFrom(ctx, path)
 }
 
-func (s *Store) restoreFrom(ctx context.Context, path string) (came Came, err error) {
-	from, err := s.place.openCopy(ctx, path)
+func (b Backups) restoreFrom(ctx context.Context, path string) (came Came, err error) {
+	from, err := b.of.place.openCopy(ctx, path)
 	if err != nil {
 		return came, err
 	}
 	defer func() { err = errors.Join(err, from.close()) }()
-	if _, err := s.Backup(ctx, BeforeRestore); err != nil {
+	if _, err := b.Make(ctx, BeforeRestore); err != nil {
 		return came, fmt.Errorf("nothing was restored, since no backup could be made of what is here now: %w", err)
 	}
 	contents, err := contentsOf(ctx, from.db)
 	if err != nil {
 		return came, err
 	}
-	return s.Replace(ctx, contents, Restored)
+	return b.of.Replace(ctx, contents, Restored)
 }
 
-// InBackup are the jobs of a backup, as they are kept in it.
-func (s *Store) InBackup(ctx context.Context, name string) (list []KeptJob, err error) {
-	path, err := s.backup(ctx, name)
+// Jobs are those of a backup, as they are kept in it.
+func (b Backups) Jobs(ctx context.Context, name string) (list []KeptJob, err error) {
+	path, err := b.path(ctx, name)
 	if err != nil {
 		return nil, err
 	}
-	from, err := s.place.openCopy(ctx, path)
+	from, err := b.of.place.openCopy(ctx, path)
 	if err != nil {
 		return nil, err
 	}
@@ -225,8 +225,8 @@ func (s *Store) InBackup(ctx context.Context, name string) (list []KeptJob, err 
 
 // RestoreJob makes one job as it was in a backup; what it is now is a step back in its
 // history.
-func (s *Store) RestoreJob(ctx context.Context, name, id string) (_ Job, err error) {
-	list, err := s.InBackup(ctx, name)
+func (b Backups) RestoreJob(ctx context.Context, name, id string) (_ Job, err error) {
+	list, err := b.Jobs(ctx, name)
 	if err != nil {
 		return Job{}, err
 	}
@@ -235,14 +235,14 @@ func (s *Store) RestoreJob(ctx context.Context, name, id string) (_ Job, err err
 			continue
 		}
 		j.Removed, j.Archived = nil, nil
-		err := s.within(ctx, func(tx *sqlx.Tx) error {
+		err := b.of.within(ctx, func(tx *sqlx.Tx) error {
 			var came Came
-			return s.takeJob(ctx, tx, j, Restored, true, &came)
+			return b.of.takeJob(ctx, tx, j, Restored, true, &came)
 		})
 		if err != nil {
 			return Job{}, err
 		}
-		return s.Job(ctx, id)
+		return b.of.Job(ctx, id)
 	}
 	return Job{}, ErrMissing
 }

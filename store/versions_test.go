@@ -49,7 +49,7 @@ func TestEveryFormThatEverWas(t *testing.T) {
 			dir := madeBy(t, form)
 			before := readOld(t, dir)
 			s := open(t, dir)
-			list, err := s.Backups(ctx)
+			list, err := s.Backups().List(ctx)
 			if err != nil || len(list) != 1 || list[0].Why != BeforeUpgrade || !list[0].Whole || list[0].Jobs != len(before) {
 				t.Fatalf("%+v, %v", list, err)
 			}
@@ -78,7 +78,7 @@ func TestEveryFormThatEverWas(t *testing.T) {
 				t.Error(err)
 			}
 			// The backup is of the old form; it is read all the same.
-			if _, err := s.Restore(ctx, list[0].Name); err != nil {
+			if _, err := s.Backups().Restore(ctx, list[0].Name); err != nil {
 				t.Error(err)
 			}
 			for id, old := range before {

@@ -74,12 +74,12 @@ func restore(dir, name string, out io.Writer) (err error) {
 		return err
 	}
 	defer func() { err = errors.Join(err, db.Close()) }()
-	came, err := db.Restore(ctx, name)
+	came, err := db.Backups().Restore(ctx, name)
 	if errors.Is(err, store.ErrNoBackup) {
 		if _, missing := os.Stat(name); missing != nil {
 			return fmt.Errorf("there is no backup %s, and no such file: run restore without a name to see which there are", name)
 		}
-		came, err = db.RestoreFile(ctx, name)
+		came, err = db.Backups().RestoreFile(ctx, name)
 	}
 	if err != nil {
 		return err

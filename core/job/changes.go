@@ -35,7 +35,7 @@ type Change struct {
 // the job itself first, in the order of its table.
 func Changes(before, after Job, shop Shop) (list []Change) {
 	choices := ChoicesIn(shop)
-	was, now := before.shown(shop, choices), after.shown(shop, choices)
+	was, now := shown(before, shop, choices), shown(after, shop, choices)
 	for _, id := range was.order {
 		if _, here := now.names[id]; !here {
 			list = append(list, Change{Kind: EntryRemoved, Of: was.names[id]})
@@ -77,7 +77,7 @@ type shownState struct {
 
 type shownField struct{ path, of, label string }
 
-func (j Job) shown(shop Shop, choices Choices) shownState {
+func shown(j Job, shop Shop, choices Choices) shownState {
 	j = j.Clone()
 	s := shownState{text: map[string]string{}, names: map[string]string{}}
 	entry := func(list, id, name string) {
