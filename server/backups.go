@@ -105,7 +105,7 @@ func Came(done string, c store.Came) string {
 	for _, p := range []struct {
 		n    int
 		what string
-	}{{c.Added, "added"}, {c.Changed, "as in it now"}, {c.Same, "the same already"}, {c.Gone, "made since, now among the removed"}} {
+	}{{c.Added, "added"}, {c.Changed, "taken from it"}, {c.Same, "the same already"}, {c.Gone, "made since, now among the removed"}} {
 		if p.n > 0 {
 			parts = append(parts, say.Plural(p.n, "job")+" "+p.what)
 		}
