@@ -79,20 +79,30 @@ func contentsOf(ctx context.Context, db *sqlx.DB) (c Contents, err error) {
 
 // keptJob reads one job whole, with its history.
 func keptJob(ctx context.Context, db sqlx.QueryerContext, where string, arg any) (j KeptJob, err error) {
-	if err := sqlx.GetContext(ctx, db, &j, "SELECT "+keptColumns+" FROM jobs WHERE "+where, arg); err != nil {
+	if j, err = keptRow(ctx, db, where, arg); err != nil {
 		return j, err
 	}
+	return j, j.readHistory(ctx, db)
+}
+
+// keptRow is a job without its history.
+func keptRow(ctx context.Context, db sqlx.QueryerContext, where string, arg any) (j KeptJob, err error) {
+	err = sqlx.GetContext(ctx, db, &j, "SELECT "+keptColumns+" FROM jobs WHERE "+where, arg)
 	j.Job = json.RawMessage(j.Body)
+	return j, err
+}
+
+func (j *KeptJob) readHistory(ctx context.Context, db sqlx.QueryerContext) error {
 	rows, err := states(ctx, db, j.ID)
 	if err != nil {
-		return j, err
+		return err
 	}
 	for _, r := range rows {
 		if body, err := expand(r.Body); err == nil && json.Valid(body) {
 			j.History = append(j.History, KeptState{r.Version, r.Changed, r.How, body})
 		}
 	}
-	return j, nil
+	return nil
 }
 
 // Came says what became of contents that were taken over.

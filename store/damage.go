@@ -155,7 +155,11 @@ func rowsOf(ctx context.Context, db *sqlx.DB) (rows []int64) {
 // can be read counts as whole.
 func salvageJob(ctx context.Context, db *sqlx.DB, form, row int64) (KeptJob, error) {
 	if form >= sealedSince {
-		return keptJob(ctx, db, "rowid = ?", row)
+		j, err := keptRow(ctx, db, "rowid = ?", row)
+		if err == nil && j.readHistory(ctx, db) != nil {
+			j.History = nil // the job itself is whole
+		}
+		return j, err
 	}
 	archived := ""
 	if form >= archivedSince {

@@ -137,10 +137,14 @@ func (s *Store) bring(ctx context.Context) error {
 	if err := s.place.own(); err != nil {
 		return err
 	}
-	// A database without a shop was never begun, or is not the one that was.
+	// A database with nothing in it was never begun, or is not the one that was.
 	switch _, err := s.Shop(ctx); {
 	case errors.Is(err, ErrMissing):
-		if s.place.begun() && has > 0 {
+		var jobs int
+		if err := s.db.GetContext(ctx, &jobs, "SELECT count(*) FROM jobs"); err != nil {
+			return failed("cannot be read", err)
+		}
+		if s.place.begun() && has > 0 && jobs == 0 {
 			return fmt.Errorf("%w (there is nothing in it)", ErrDamaged)
 		}
 	case err != nil:
