@@ -112,6 +112,7 @@ func TestKilledUnderWriters(t *testing.T) {
 		r := rand.New(rand.NewPCG(15, uint64(round)))
 		var work sync.WaitGroup
 		stop := make(chan struct{})
+		var done atomic.Int64
 		for i, id := range ids {
 			work.Go(func() {
 				c := &client{url: p.url}
@@ -130,6 +131,7 @@ func TestKilledUnderWriters(t *testing.T) {
 					j.Job["count"] = sent[i]%9000 + 1
 					if status, err := c.ask("PUT", "/api/jobs/"+id, j.save(), nil); err == nil && status == 200 {
 						acknowledged[i] = sent[i]
+						done.Add(1)
 					}
 				}
 			})
@@ -137,7 +139,11 @@ func TestKilledUnderWriters(t *testing.T) {
 		if round%5 == 4 {
 			work.Go(func() { _, _ = (&client{url: p.url}).ask("POST", "/api/backups", nil, nil) })
 		}
-		time.Sleep(time.Duration(20+r.IntN(200)) * time.Millisecond)
+		// However slow the machine is, something was acknowledged before.
+		for from, least := time.Now(), int64(2+r.IntN(20)); done.Load() < least && time.Since(from) < patience; {
+			time.Sleep(time.Millisecond)
+		}
+		time.Sleep(time.Duration(r.IntN(40)) * time.Millisecond)
 		p.stop(syscall.SIGKILL)
 		close(stop)
 		work.Wait()

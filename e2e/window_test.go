@@ -160,26 +160,41 @@ func (w *window) drawer(name string) {
 const soon = 400 * time.Millisecond
 
 // reach looks for an element as a maker does: where it is not in sight, in the drawers of
-// the station, one after the other. It fails nothing: what is not there is waited for by
-// whoever needs it.
+// the station, one after the other, each looked into as long as it is empty. It fails
+// nothing: what is not there is waited for by whoever needs it.
 func (w *window) reach(selector string) {
 	w.t.Helper()
 	there := func() bool {
 		has, _, err := w.Has(selector)
 		return err == nil && has
 	}
-	for end := time.Now().Add(soon); time.Now().Before(end); time.Sleep(15 * time.Millisecond) {
-		if there() {
-			return
+	// ready is a station that stands; elsewhere there is nothing to wait for.
+	ready := func() bool {
+		ok, err := w.Eval(`() => !/^.jobs.[^/]+.[^/]+/.test(location.pathname) || !!document.querySelector('.drawers [role=tab], [data-test=missing]')`)
+		return err == nil && ok.Value.Bool()
+	}
+	looked := func() bool {
+		busy, _, err := w.Has(test("drawer") + " > [aria-busy]")
+		return err == nil && !busy
+	}
+	within := func(least time.Duration, so func() bool) bool {
+		for from := time.Now(); time.Since(from) < patience; time.Sleep(15 * time.Millisecond) {
+			if there() {
+				return true
+			}
+			if time.Since(from) > least && so() {
+				break
+			}
 		}
+		return false
+	}
+	if within(soon, ready) {
+		return
 	}
 	tabs, _ := w.Elements(".drawers [role=tab]")
 	for _, tab := range tabs {
-		if there() || tab.Click(proto.InputMouseButtonLeft, 1) != nil {
+		if tab.Click(proto.InputMouseButtonLeft, 1) != nil || within(soon/2, looked) {
 			return
-		}
-		for end := time.Now().Add(soon / 2); time.Now().Before(end) && !there(); {
-			time.Sleep(15 * time.Millisecond)
 		}
 	}
 }
@@ -216,23 +231,24 @@ func (w *window) checks() {
 	}`)
 }
 
-// fill types a text into a field, key by key, in place of what stands there.
+// fill types a text into a field in place of what stands there, in one go: between what
+// is marked and what is typed over it, an answer may set the field anew.
 func (w *window) fill(field, text string) {
 	w.t.Helper()
-	w.reach(inputOf(field))
 	w.waitFor(field+" to be typed into", func() (string, bool) {
-		el, err := w.Timeout(patience).Element(inputOf(field)) // a window behind another is slow to paint
+		w.reach(inputOf(field))
+		el, err := w.Timeout(patience / 4).Element(inputOf(field)) // a window behind another is slow to paint
 		if err == nil {
-			err = el.Focus()
+			err = el.WaitWritable()
 		}
 		if err == nil {
-			err = el.SelectAllText()
-		}
-		if err == nil && text == "" {
-			err = w.Keyboard.Type(input.Backspace)
-		}
-		if err == nil {
-			err = el.Input(text)
+			_, err = el.Eval(`(text) => {
+				this.scrollIntoView({ block: 'center', behavior: 'instant' })
+				this.focus()
+				this.select()
+				const typed = text ? document.execCommand('insertText', false, text) : document.execCommand('delete')
+				if (!typed && this.value !== text) throw new Error('it takes no text')
+			}`, text)
 		}
 		if err != nil {
 			return err.Error(), false
@@ -250,23 +266,25 @@ func (w *window) value(field string) string {
 // click clicks an element, brought to the middle first, clear of the ticket.
 func (w *window) click(selector string) {
 	w.t.Helper()
-	w.reach(selector)
-	w.press(selector, func(p *rod.Page) (*rod.Element, error) { return p.Element(selector) })
+	w.press(selector, func() (*rod.Element, error) {
+		w.reach(selector)
+		return w.Timeout(patience / 4).Element(selector)
+	})
 }
 
 // clickOn clicks the element that says the words (a regular expression).
 func (w *window) clickOn(selector, words string) {
 	w.t.Helper()
-	w.press(selector+" "+words, func(p *rod.Page) (*rod.Element, error) { return p.ElementR(selector, words) })
+	w.press(selector+" "+words, func() (*rod.Element, error) { return w.Timeout(patience/4).ElementR(selector, words) })
 }
 
 // press clicks what find gives as soon as it can be clicked. Something that is
 // still fading in, or is drawn anew at this moment, is looked for again: a
 // person would not have seen it yet.
-func (w *window) press(what string, find func(*rod.Page) (*rod.Element, error)) {
+func (w *window) press(what string, find func() (*rod.Element, error)) {
 	w.t.Helper()
 	w.waitFor(what+" to be clicked", func() (string, bool) {
-		el, err := find(w.Timeout(patience / 10))
+		el, err := find()
 		if err == nil {
 			_, err = el.Eval(`() => this.scrollIntoView({ block: 'center', behavior: 'instant' })`)
 		}
