@@ -11,7 +11,7 @@ GODIRS := $(sort $(patsubst ./%/,%,$(filter-out ./ui/ ./docs/ ./bin/,$(dir $(wil
 ROOMS  := $(sort $(foreach d,$(GODIRS),$(firstword $(subst /, ,$(d)))))
 GO     := $(shell find $(filter-out e2e,$(ROOMS)) \( -name '*.go' -o -name '*.json' -o -name '*.sql' \) -not -name '*_test.go' 2>/dev/null) go.mod go.sum
 
-.PHONY: help demo run build test soak look lint types unit e2e format pictures bench chromium tools rooms clean
+.PHONY: help demo run build test soak look lint types unit e2e format pictures bench chromium pdftoppm tools rooms clean
 
 help: ## what each target does
 	@grep -hE '^[a-z-]+:.*##' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -62,10 +62,17 @@ types: $(STAMP)/npm ## make the front end's types anew from the server's documen
 	go run ./cmd/yellowparcel openapi > ui/src/api/openapi.json
 	cd ui && npm run --silent types
 
-unit: $(STAMP)/ui
+unit: $(STAMP)/ui pdftoppm
 	@command -v gcc >/dev/null || { echo "gcc is missing; the race detector needs it: install gcc (Debian: apt-get install gcc libc6-dev)."; exit 1; }
-	CGO_ENABLED=1 go test -race $(foreach r,$(filter-out e2e tools,$(ROOMS)),./$(r)/...)
+	CGO_ENABLED=1 NEED_PDFTOPPM=1 go test -race $(foreach r,$(filter-out e2e tools,$(ROOMS)),./$(r)/...)
 	go test -run 'Bounded|Hair|Nobody|EditsInAnyOrder|OffersAreKept|FieldsOf' ./core/plan
+
+pdftoppm:
+	@if ! command -v pdftoppm >/dev/null; then \
+		echo "pdftoppm, which measures prints, is missing; installing Debian's."; \
+		{ apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends poppler-utils >/dev/null; } || \
+		{ echo "poppler-utils could not be installed: install it by hand."; exit 1; }; \
+	fi
 
 chromium:
 	@if ! command -v chromium >/dev/null && [ -z "$$CHROMIUM" ]; then \

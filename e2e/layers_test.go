@@ -95,7 +95,7 @@ func TestLayersInDetail(t *testing.T) {
 	w.click(test("to-swatches"))
 	w.see(test("swatch"), "5 3/8 × 5 3/8")
 	const pixel = 25.4 / 96
-	for selector, want := range map[string]float64{"[data-border='0']": 5.375 * 25.4, "[data-border='6350000']": 4.875 * 25.4, test("check-bar") + " path": 100} {
+	for selector, want := range map[string]float64{test("ladder") + " path:nth-of-type(1)": 5.375 * 25.4, test("ladder") + " path:nth-of-type(4)": 4.875 * 25.4, test("check-bar") + " path": 100} {
 		if got := w.MustElement(selector).MustEval(`() => this.getBBox().width * this.getScreenCTM().a`).Num() * pixel; got < want-.1 || got > want+.1 {
 			t.Errorf("%s prints %.2f mm wide, want %.2f", selector, got, want)
 		}

@@ -33,7 +33,7 @@ func ReadOutline(text string, u measure.Unit) (blank.Polygon, error) {
 		return nil, refuse("There is nothing in it: type the corners, one pair a line, or choose a file.")
 	case strings.HasPrefix(start, "<"):
 		err = readSVG(text, &best)
-	case strings.HasPrefix(start, "0") && strings.Contains(text, "SECTION"):
+	case (strings.HasPrefix(start, "0") || strings.HasPrefix(start, "999")) && strings.Contains(text, "SECTION"):
 		err = readDXF(text, &best)
 	default:
 		err = readCorners(text, u, &best)

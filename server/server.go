@@ -93,6 +93,7 @@ func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...st
 	srv.backupRoutes()
 	srv.historyRoutes()
 	srv.exchangeRoutes()
+	srv.fileRoutes()
 	srv.removedRoutes()
 	return srv
 }

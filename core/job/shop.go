@@ -23,6 +23,8 @@ type Shop struct {
 	// Rulebooks are those that the maker wrote or read in, Rates what posts charge.
 	Rulebooks []OwnRulebook   `json:"rulebooks,omitempty" maxItems:"40"`
 	Rates     []mail.RateCard `json:"rates,omitempty" maxItems:"20"`
+	// PrintsOn is the paper in the maker's printer; that of the unit when it is empty.
+	PrintsOn PrintPage `json:"printsOn,omitempty" maxLength:"10"`
 	// Today is the day that the plan is made, as 2026-11-24; it is not kept.
 	Today string `json:"today,omitempty" maxLength:"10"`
 }
@@ -75,6 +77,26 @@ type OwnedEnvelope struct {
 	Opens envelope.Side `json:"opens,omitempty"`
 }
 
+// PrintPage is a size of paper in a printer.
+type PrintPage string
+
+// The pages.
+const (
+	LetterPage PrintPage = "letter"
+	A4Page     PrintPage = "a4"
+)
+
+// Page is what the shop prints on.
+func (s Shop) Page() PrintPage {
+	if s.PrintsOn != "" {
+		return s.PrintsOn
+	}
+	if s.Unit == measure.Millimetres {
+		return A4Page
+	}
+	return LetterPage
+}
+
 // Tools are the maker's tools as far as the sums need them.
 type Tools struct {
 	// TrimmerLength is the longest cut that the trimmer makes.
@@ -90,6 +112,8 @@ type Tools struct {
 	Reach measure.Length `json:"reach,omitempty"`
 	// NotchDepth is how deep the punch board notches.
 	NotchDepth measure.Length `json:"notchDepth"`
+	// Cutter is an electronic cutter.
+	Cutter Cutter `json:"cutter,omitzero"`
 	// Asked are the lengths that one tool alone asks for, by their names.
 	Asked map[string]measure.Length `json:"asked,omitempty"`
 }

@@ -120,6 +120,7 @@ func (s *Shop) styleFields() []field.Field {
 	}
 	return []field.Field{
 		{Path: "unit", Label: "Unit", Value: &field.One[measure.Unit]{At: &s.Unit, List: field.ListOf("units", []measure.Unit{measure.Inches, measure.Millimetres})}},
+		{Path: "printsOn", Label: "Printer's paper", Value: &field.One[PrintPage]{At: &s.PrintsOn, List: field.ListOf("printPages", []PrintPage{LetterPage, A4Page}), Or: s.Page()}},
 		tick("tickInches", "Smallest step in inches", "ticksInches", &s.TickInches, measure.Inches),
 		tick("tickMillimetres", "Smallest step in millimetres", "ticksMillimetres", &s.TickMillimetres, measure.Millimetres),
 	}

@@ -21,10 +21,10 @@ const (
 // Cut is one line of what has to be cut from a stock.
 type Cut struct {
 	Role Role
-	// Name is that of a part; empty for what is no part.
-	Name  string
-	Size  card.Size
-	Count int
+	// ID and Name are those of a part; empty for what is no part.
+	ID, Name string
+	Size     card.Size
+	Count    int
 	// Upright is set when it must not be turned against the pattern.
 	Upright bool
 	// Fold is set for what is folded; Down says that its folds run up and down.
@@ -87,7 +87,7 @@ func (p Piece) Orders(blank Blank) []Order {
 		if i > len(layers) {
 			break // a border ate it, and what lies on it
 		}
-		c := Cut{Role: PartRole, Name: part.Name, Size: layers[i-1].Size, Count: j.Count - part.Ready, Upright: true}
+		c := Cut{Role: PartRole, ID: part.ID, Name: part.Name, Size: layers[i-1].Size, Count: j.Count - part.Ready, Upright: true}
 		if part.Window && i < len(layers) {
 			if s, ok := p.FallsOut(layers[i]); ok {
 				c.Window = &s
@@ -98,7 +98,7 @@ func (p Piece) Orders(blank Blank) []Order {
 	for _, at := range j.PartsOf(job.LinerPart) {
 		part := j.Parts[at]
 		if l, _, ok := card.Stack(j.Page(), []card.Mount{part.Mount()}); ok && !j.Card.Fold.Kind().Unfolded {
-			put(part.Stock, Cut{Role: PartRole, Name: part.Name, Size: l[0].Size, Count: j.Count - part.Ready, Upright: true})
+			put(part.Stock, Cut{Role: PartRole, ID: part.ID, Name: part.Name, Size: l[0].Size, Count: j.Count - part.Ready, Upright: true})
 		}
 	}
 	if blank.Width > 0 {
@@ -116,7 +116,7 @@ func (p Piece) Orders(blank Blank) []Order {
 // baseCut is the base as it is cut.
 func baseCut(j job.Job, shop job.Shop, fold card.Fold) Cut {
 	b := card.NewBase(j.Spec(fold, shop))
-	return Cut{Role: PartRole, Name: j.Parts[0].Name, Size: card.Size{Width: b.Width, Height: b.Height}, Count: j.Count, Upright: true, Fold: len(b.Scores) > 0, Down: !b.Across}
+	return Cut{Role: PartRole, ID: j.Parts[0].ID, Name: j.Parts[0].Name, Size: card.Size{Width: b.Width, Height: b.Height}, Count: j.Count, Upright: true, Fold: len(b.Scores) > 0, Down: !b.Across}
 }
 
 // fromWindows takes pieces that what falls out of windowed layers gives off the

@@ -9,6 +9,7 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
+	"yellowparcel/core/drawing"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/say"
@@ -32,9 +33,12 @@ type BlankPlan struct {
 	Ways       []WayPlan   `json:"ways"`
 	Way        blank.WayID `json:"way"`
 	// Where heads the ways: what they are set for.
-	Where      string      `json:"where"`
-	Net        blank.Net   `json:"net"`
-	Dimensions []Dimension `json:"dimensions"`
+	Where string `json:"where"`
+	// Net is the flat blank, Flat as it is drawn: with the card, what lines it, and what of the
+	// back nothing covers.
+	Net        blank.Net           `json:"-"`
+	Flat       drawing.Drawing     `json:"flat"`
+	Dimensions []drawing.Dimension `json:"dimensions"`
 	// Callouts are radii and tapers, each where it is cut.
 	Callouts []Callout `json:"callouts"`
 	// Scores are the readings to set, each at its crease; Alignment is what the other
@@ -53,28 +57,10 @@ type BlankPlan struct {
 	// card.
 	Folds   []FoldStep `json:"folds"`
 	Folding blank.Net  `json:"folding"`
-	// Liner is what lines it, on the flat sheet; empty when none is wished for.
-	Liner blank.Polygon `json:"liner"`
-	// Holes are where nothing covers the back, on the face of the flat sheet.
-	Holes []blank.Polygon `json:"holes"`
 	// Wishes are the paths of the lengths that the maker may set for it, Options those
 	// of what else is chosen.
 	Wishes  []string `json:"wishes"`
 	Options []string `json:"options"`
-}
-
-// Dimension is a measure drawn on the net, between two points in millimetres.
-type Dimension struct {
-	ID   string      `json:"id"`
-	From blank.Point `json:"from"`
-	To   blank.Point `json:"to"`
-	// Shift is how far the line is drawn aside of the points it measures, in
-	// millimetres to the right.
-	Shift float64        `json:"shift"`
-	Text  string         `json:"text"`
-	Nm    measure.Length `json:"nm"`
-	// Field is the path of what is typed for it; empty where it follows.
-	Field string `json:"field,omitempty"`
 }
 
 // blank is the station's account of the envelope that is made.
@@ -84,10 +70,10 @@ func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candida
 	p := BlankPlan{
 		Sheet: m.shown(made.SheetWidth), Exact: m.shown(cmp.Or(made.Exact, made.SheetWidth)),
 		EaseWidth: m.shown(made.EaseWidth), EaseHeight: m.shown(made.EaseHeight), Seam: m.shown(made.Seam), Overlap: m.shown(made.Overlap),
-		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Seen(), Lies: m.lies(c), Dimensions: m.dimensions(c), Callouts: callouts(m, c), Scores: m.scoreMarks(c), Alignment: alignment(m, c), Liner: m.lining(c),
+		Way: made.Way().ID, Ways: m.ways(c, slots), Net: made.Seen(), Flat: m.flat(c).Drawn(), Lies: m.lies(c), Dimensions: m.dimensions(c), Callouts: callouts(m, c), Scores: m.scoreMarks(c), Alignment: alignment(m, c),
 		Sentence: m.waySlots(c, made.Way(), slots).Sentence(slices.Concat(k.Words.Sentence, k.Way(made.Way().ID).Sentence)...),
 		Drawing:  slots.Text(k.Words.Drawing...),
-		Folds:    m.foldSteps(c), Folding: m.folding(c), Holes: holes(made), Wishes: m.wishes(k), Options: m.options(k),
+		Folds:    m.foldSteps(c), Folding: m.folding(c), Wishes: m.wishes(k), Options: m.options(k),
 	}
 	p.Where, p.Size = "Where to score", m.by(made.SheetWidth, made.SheetHeight)
 	if k.Bought { // it comes as it is
@@ -101,6 +87,14 @@ func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candida
 	p.Notes = m.blankNotes(c, all, slots)
 	return p
 }
+
+// flat draws the flat blank, exactly.
+func (m envelopeStation) flat(c compare.Candidate) drawing.Drawing {
+	return drawing.Net(c.Made.Seen(), drawing.Laid{Card: m.lies(c), Liner: m.lining(c), Holes: holes(c.Made), Names: netNames})
+}
+
+// netNames are the words on a net.
+var netNames = drawing.Names{Card: "card lies here", Hole: "hole"}
 
 // lies is the card's size as it lies in its envelope.
 func (m envelopeStation) lies(c compare.Candidate) card.Size {

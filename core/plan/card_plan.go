@@ -8,6 +8,7 @@ import (
 
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
+	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
@@ -28,9 +29,11 @@ type CardPlan struct {
 	// so.
 	Overlaps []OverlapPlan `json:"overlaps"`
 	Bases    []BasePlan    `json:"bases"`
-	Sentence say.Sentence  `json:"sentence"`
-	Notes    []say.Note    `json:"notes"`
-	Sheets   []SheetPlan   `json:"sheets"`
+	// Flat is the chosen base as it is drawn.
+	Flat     drawing.Drawing `json:"flat"`
+	Sentence say.Sentence    `json:"sentence"`
+	Notes    []say.Note      `json:"notes"`
+	Sheets   []SheetPlan     `json:"sheets"`
 	// Drawing describes the drawing of the flat base in words.
 	Drawing string   `json:"drawing"`
 	Room    RoomPlan `json:"room"`
@@ -97,6 +100,12 @@ func (m cardStation) base(fold card.Fold) (card.Base, BasePlan) {
 	return b, p
 }
 
+// flat draws the flat base of the card, exactly.
+func (m cardStation) flat() drawing.Drawing {
+	b := m.Base(m.Job().Card.Fold)
+	return drawing.Base(b, b.Fold.Kind().Words.Panels(len(b.Panels)))
+}
+
 // SheetPlan is what one of the shop's sheets gives of the chosen base.
 type SheetPlan struct {
 	ID     string         `json:"id"`
@@ -134,6 +143,7 @@ func (m cardStation) card() CardPlan {
 	}
 	base, _ := m.base(j.Card.Fold)
 	c.Sentence, c.Drawing = m.baseWords(base)
+	c.Flat = m.flat().Drawn()
 	c.Notes = append(append(c.Notes, m.foldNotes(base)...), m.baseGrooves(base)...)
 	none := true
 	stock, _ := m.Shop().Stock(j.Parts[0].Stock)

@@ -116,7 +116,7 @@ func (w cutWords) steps() []StepPlan {
 	}
 	list := []StepPlan{}
 	for _, s := range w.t.plan.Steps {
-		step := StepPlan{Setting: w.m.shown(s.Setting)}
+		step := StepPlan{Setting: w.m.shown(s.Setting), Numbers: s.Cuts}
 		for _, n := range s.Cuts {
 			step.Cuts = append(step.Cuts, w.cut(n, cuts[n], layout[n], s.Setting))
 		}

@@ -5,19 +5,20 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
+	"yellowparcel/core/drawing"
 	"yellowparcel/core/measure"
 )
 
 // dimensions are the measures drawn on a net beside its scores: the closing flap of a square
 // on its point, and what is cut off a bought one. None crosses the card.
-func (m envelopeStation) dimensions(c compare.Candidate) []Dimension {
+func (m envelopeStation) dimensions(c compare.Candidate) []drawing.Dimension {
 	made, net := c.Made, c.Made.Seen()
 	x0, y0, x1, _ := net.Panels[0].Outline.Box()
-	mark := func(id string, a, b blank.Point, shift float64) Dimension {
+	mark := func(id string, a, b blank.Point, shift float64) drawing.Dimension {
 		l := measure.Round((abs(a.X-b.X) + abs(a.Y-b.Y)) * float64(measure.Millimetre))
-		return Dimension{ID: id, From: a, To: b, Shift: shift, Text: m.Style().Show(l), Nm: l}
+		return drawing.Dimension{ID: id, From: a, To: b, Shift: shift, Text: m.Style().Show(l), Nm: l}
 	}
-	list := []Dimension{}
+	list := []drawing.Dimension{}
 	left, _, right, _ := net.Sheet.Box()
 	// What is cut off a bought envelope, through both layers.
 	for _, cut := range []struct {

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/drawing"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
@@ -40,8 +41,8 @@ func TestOptionsOnEveryConstruction(t *testing.T) {
 			continue
 		}
 		b := p.Envelope.Blank
-		if r := reading(t, b, "liner"); r.Value == "" || len(b.Liner) < 4 {
-			t.Errorf("%s: the liner is %q, drawn with %d corners", id, r.Value, len(b.Liner))
+		if r, liner := reading(t, b, "liner"), b.Flat.Of(drawing.Liner); r.Value == "" || len(liner) != 1 || len(liner[0].Corners) < 4 {
+			t.Errorf("%s: the liner is %q, drawn as %v", id, r.Value, liner)
 		}
 		if blank.ByID(id).Whole {
 			continue // it is as wide as it is

@@ -8,6 +8,7 @@ import (
 
 	"yellowparcel/core/card"
 	"yellowparcel/core/cutting"
+	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
@@ -257,6 +258,8 @@ func namesOfPlaced(placed []ItemPlaced) string {
 type LadderPlan struct {
 	Swatches []Swatch `json:"swatches"`
 	Drawing  string   `json:"drawing"`
+	// Flat are the outlines, one inside the other.
+	Flat drawing.Drawing `json:"flat"`
 }
 
 // Swatch is one rung of the ladder.
@@ -271,11 +274,15 @@ type Swatch struct {
 func (m layersStation) ladder() LadderPlan {
 	face := m.Job().Face()
 	p := LadderPlan{Swatches: []Swatch{}}
+	var sizes []card.Size
+	var names []string
 	for _, b := range card.Rungs(face, m.Style().Unit) {
 		s := card.Size{Width: face.Width - 2*b, Height: face.Height - 2*b}
 		share := card.Shares(face, []card.Layer{{Size: s}})[1]
 		p.Swatches = append(p.Swatches, Swatch{m.by(s.Width, s.Height), m.shown(s.Width), m.shown(s.Height), m.shown(b), percent(share)})
+		sizes, names = append(sizes, s), append(names, m.by(s.Width, s.Height))
 	}
+	p.Flat = drawing.Ladder(sizes, names).Drawn()
 	p.Drawing = fmt.Sprintf("%s for a card of %s %s, one inside the other, sharing the lower left corner.", say.Plural(len(p.Swatches), "swatch outline"), m.by(face.Width, face.Height), m.Style().Unit)
 	return p
 }

@@ -81,6 +81,8 @@ type OffcutPlan struct {
 type StepPlan struct {
 	Setting Shown    `json:"setting"`
 	Cuts    []string `json:"cuts"`
+	// Numbers are those of the cuts, in the layouts.
+	Numbers []int `json:"-"`
 }
 
 // SheetChoice is what the same pieces take of another sheet.

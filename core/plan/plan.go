@@ -54,7 +54,7 @@ func gathered(lists ...[]say.Note) []say.Note {
 // TicketLine is one of the numbers that flow on from station to station.
 type TicketLine struct {
 	ID      string   `json:"id"`
-	Station string   `json:"station" enum:"card,layers,envelope,mail,paper"`
+	Station string   `json:"station" enum:"card,layers,envelope,mail,paper,bench"`
 	Label   string   `json:"label"`
 	Value   string   `json:"value"`
 	Tone    say.Tone `json:"tone"`
@@ -79,6 +79,7 @@ type Plan struct {
 	Envelope EnvelopePlan  `json:"envelope"`
 	Mail     MailPlan      `json:"mail"`
 	Paper    PaperPlan     `json:"paper"`
+	Bench    BenchPlan     `json:"bench"`
 	Recipe   *RecipePlan   `json:"recipe,omitempty"`
 }
 
@@ -176,6 +177,7 @@ func makeWith(e *cutting.Effort, j job.Job, shop job.Shop, open Open) (Plan, err
 			}
 		},
 		func() { p.Paper = paperStation{m}.paper(chosen) },
+		func() { p.Bench = benchStation{m}.bench(chosen, p) },
 	} {
 		if e.Unwanted() {
 			return Plan{}, e.Err()
@@ -254,5 +256,6 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 		left,
 		{"mail", "mail", "Mail", p.Mail.Short, p.Mail.Tone},
 		{"paper", "paper", "Paper", p.Paper.Short, p.Paper.Tone},
+		{"bench", "bench", "Bench", benchShort(p.Paper), say.Fine},
 	}
 }

@@ -80,7 +80,7 @@ func TestPlanOfTheSampleJob(t *testing.T) {
 	if r := p.Mail.Rectangle; r == nil || r.Width.Text != "7 9⁄16" || r.Height.Text != "5 11⁄16" {
 		t.Errorf("rectangle %+v", r)
 	}
-	if len(p.Ticket) != 7 || p.Ticket[0].Value != "5 3⁄8 × 5 3⁄8" || p.Ticket[1].Value != "10 3⁄4 × 5 3⁄8 · 5 3⁄8" {
+	if len(p.Ticket) != 8 || p.Ticket[0].Value != "5 3⁄8 × 5 3⁄8" || p.Ticket[1].Value != "10 3⁄4 × 5 3⁄8 · 5 3⁄8" || p.Ticket[7].Value != "3 pieces" {
 		t.Errorf("ticket %+v", p.Ticket)
 	}
 }

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
@@ -45,10 +46,11 @@ type RecipeReading struct {
 	Hole      string   `json:"hole"`
 	Fits      bool     `json:"fits"`
 	// Suits is set when it closes, and the card goes in.
-	Suits      bool        `json:"suits"`
-	Net        blank.Net   `json:"net"`
-	Dimensions []Dimension `json:"dimensions"`
-	Drawing    string      `json:"drawing"`
+	Suits      bool                `json:"suits"`
+	Net        blank.Net           `json:"-"`
+	Flat       drawing.Drawing     `json:"flat"`
+	Dimensions []drawing.Dimension `json:"dimensions"`
+	Drawing    string              `json:"drawing"`
 }
 
 // squareSeams and pocketSeams say where the seams of a note's envelope are.
@@ -168,6 +170,11 @@ func (w recipeWords) punched() []say.Note {
 	return []say.Note{say.Care.Says(fmt.Sprintf("The first mark is not half of the sheet: the envelope comes out %s longer one way. For a square punch at the middle.", w.decimal(more)))}
 }
 
+// flat draws a note's sheet with the card in the middle of it.
+func (w recipeWords) flat(r recipe.Reading) drawing.Drawing {
+	return drawing.Net(r.Net, drawing.Laid{Card: w.Outer(), Names: netNames}).Drawn()
+}
+
 // sizes writes lengths one by one.
 func (w recipeWords) sizes(list []measure.Length) (texts []string) {
 	for _, l := range list {
@@ -181,7 +188,7 @@ func (w recipeWords) reading(r recipe.Reading) RecipeReading {
 	name := say.Slots{"corner": show(r.Corner)}.Text(readAs[r.As]...)
 	p := RecipeReading{
 		Name: name, Inside: w.by(r.Width, r.Height), Ease: w.by(r.EaseWidth, r.EaseHeight), Fits: r.Ease() >= 0, Suits: r.Suits, Hole: "none",
-		Net: r.Net.Cut(), Dimensions: []Dimension{}, Seams: w.sizes(r.Seams), SeamNames: squareSeams,
+		Net: r.Net.Cut(), Flat: w.flat(r), Dimensions: []drawing.Dimension{}, Seams: w.sizes(r.Seams), SeamNames: squareSeams,
 	}
 	if w.of.Form().ID == job.BoxRecipe {
 		p.SeamNames = []string{"of the back"}

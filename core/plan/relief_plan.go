@@ -5,7 +5,9 @@ import (
 	"math"
 	"slices"
 
+	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
+	"yellowparcel/core/drawing"
 	"yellowparcel/core/mail"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/piece"
@@ -252,6 +254,8 @@ type GaugePlan struct {
 	// Text says how to cut it, or what is wrong with the piece of card.
 	Text string `json:"text"`
 	OK   bool   `json:"ok"`
+	// Flat is the piece of card with its slot.
+	Flat drawing.Drawing `json:"flat"`
 }
 
 // gaugeFaults say what is wrong with the piece of card for a gauge.
@@ -287,8 +291,10 @@ func (m mailStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan 
 			}
 			if fault != mail.GaugeFits {
 				p.Text = gaugeFaults[fault]
+				p.Flat = drawing.Piece(card.Size{Width: g.Width, Height: g.Height}, nil)
 				return p
 			}
+			p.Flat = drawing.Gauge(g, fmt.Sprintf("%s: %s to %s along, %s to %s across", p.Slot, p.Left.Text, p.Right.Text, p.Top.Text, p.Bottom.Text)).Drawn()
 			bare := ""
 			if e.Layers > 0 {
 				bare = fmt.Sprintf(" For a bare card, take the envelope's %s off the slot.", say.Plural(e.Layers, "layer"))

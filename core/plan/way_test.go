@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/drawing"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/plan"
@@ -186,13 +187,13 @@ func TestBoxSchools(t *testing.T) {
 // A hole is told of with its place, and drawn there.
 func TestHolesHaveAPlace(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
-	if b := plan.Make(j, shop).Envelope.Blank; len(b.Holes) > 0 {
-		t.Fatalf("a sound blank has holes: %v", b.Holes)
+	if holes := plan.Make(j, shop).Envelope.Blank.Flat.Of(drawing.Hole); len(holes) > 0 {
+		t.Fatalf("a sound blank has holes: %v", holes)
 	}
 	j.Envelope.Flap = in
 	b := plan.Make(j, shop).Envelope.Blank
-	if len(b.Holes) != 1 || !strings.Contains(notes(b.Notes), "The back stays open at the throat: ") {
-		t.Fatalf("%d holes; %s", len(b.Holes), notes(b.Notes))
+	if holes := b.Flat.Of(drawing.Hole); len(holes) != 1 || !strings.Contains(notes(b.Notes), "The back stays open at the throat: ") {
+		t.Fatalf("%d holes; %s", len(holes), notes(b.Notes))
 	}
 	// It lies between the tip of the bottom flap and the throat, in the middle across.
 	span := func(p blank.Polygon) (low, high float64) {
@@ -203,16 +204,16 @@ func TestHolesHaveAPlace(t *testing.T) {
 		return low, high
 	}
 	faceLow, faceHigh := span(b.Net.Panels[0].Outline)
-	low, high := span(b.Holes[0])
+	low, high := span(b.Flat.Of(drawing.Hole)[0].Corners)
 	left, right := low-faceLow, faceHigh-high
 	if left < 1 || right < 1 || left-right > 2 || right-left > 2 {
 		t.Errorf("the hole is %.1f mm from the left and %.1f from the right", left, right)
 	}
 	// A pocket that is too short at both its tabs has one at the throat.
 	j.Envelope.Flap, j.Envelope.Construction, j.Envelope.ThumbGap, j.Envelope.Notch = in/2, blank.PocketID, 2*in, in/2
-	for _, h := range plan.Make(j, shop).Envelope.Blank.Holes {
-		if h.Area() < 0.5 {
-			t.Errorf("a slit of %.2f mm² is drawn as a hole", h.Area())
+	for _, h := range plan.Make(j, shop).Envelope.Blank.Flat.Of(drawing.Hole) {
+		if h.Corners.Area() < 0.5 {
+			t.Errorf("a slit of %.2f mm² is drawn as a hole", h.Corners.Area())
 		}
 	}
 }

@@ -23,7 +23,7 @@ const router = createRouter({
     { path: '/', component: FrontPage },
     { path: '/jobs/:id', redirect: (to) => `/jobs/${String(to.params.id)}/card` },
     {
-      path: '/jobs/:id/:station(card|layers|envelope|mail|paper)/:drawer?',
+      path: '/jobs/:id/:station(card|layers|envelope|mail|paper|bench)/:drawer?',
       component: counter,
       props: true,
     },

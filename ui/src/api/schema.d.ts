@@ -176,6 +176,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formats": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The open formats in which files are written */
+        get: operations["listFormats"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -332,6 +349,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/lists/{piece}/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A list of a job, as a file */
+        get: operations["writeList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/name": {
         parameters: {
             query?: never;
@@ -342,6 +376,23 @@ export interface paths {
         get?: never;
         /** Give a job another name */
         put: operations["renameJob"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/pieces/{piece}/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A piece of a job at its true size, as a file */
+        get: operations["writePiece"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -580,6 +631,22 @@ export interface components {
             id: string;
             text: string;
         };
+        BenchPiece: {
+            /** Format: int64 */
+            count: number;
+            flat: components["schemas"]["Drawing"];
+            id: string;
+            name: string;
+            paper: string;
+            size: string;
+            words: string;
+        };
+        BenchPlan: {
+            cutter: string[];
+            notes: components["schemas"]["Note"][];
+            pieces: components["schemas"]["BenchPiece"][];
+            sentence: components["schemas"]["Sentence"];
+        };
         BlankPlan: {
             alignment?: string;
             callouts: components["schemas"]["Callout"][];
@@ -589,13 +656,11 @@ export interface components {
             easeHeight: components["schemas"]["Shown"];
             easeWidth: components["schemas"]["Shown"];
             exact: components["schemas"]["Shown"];
+            flat: components["schemas"]["Drawing"];
             folding: components["schemas"]["Net"];
             folds: components["schemas"]["FoldStep"][];
-            holes: components["schemas"]["Point"][][];
             inside: components["schemas"]["Face"];
             lies: components["schemas"]["Size"];
-            liner: components["schemas"]["Point"][];
-            net: components["schemas"]["Net"];
             notes: components["schemas"]["Note"][];
             options: string[];
             outside: components["schemas"]["Face"];
@@ -657,6 +722,7 @@ export interface components {
         CardPlan: {
             bases: components["schemas"]["BasePlan"][];
             drawing: string;
+            flat: components["schemas"]["Drawing"];
             height: components["schemas"]["Shown"];
             how: components["schemas"]["HowLine"][];
             measured: boolean;
@@ -771,6 +837,16 @@ export interface components {
             number: number;
             rest?: string;
         };
+        Cutter: {
+            /** Format: int64 */
+            dash?: number;
+            /** Format: int64 */
+            gap?: number;
+            /** Format: int64 */
+            inset?: number;
+            scores?: string;
+            units?: string;
+        };
         CuttingLine: {
             plan?: components["schemas"]["StockPlan"];
             progress?: components["schemas"]["Progress"];
@@ -805,6 +881,14 @@ export interface components {
             shift: number;
             text: string;
             to: components["schemas"]["Point"];
+        };
+        Drawing: {
+            /** Format: double */
+            height: number;
+            labels: components["schemas"]["Label"][];
+            shapes: components["schemas"]["Shape"][];
+            /** Format: double */
+            width: number;
         };
         Edges: {
             /** Format: int64 */
@@ -1007,6 +1091,13 @@ export interface components {
             name: string;
             text: string;
         };
+        FormatBody: {
+            draws: boolean;
+            for: string;
+            id: string;
+            lists: boolean;
+            name: string;
+        };
         Gauge: {
             /** Format: double */
             at: number;
@@ -1018,6 +1109,7 @@ export interface components {
         GaugePlan: {
             bottom: components["schemas"]["Shown"];
             class: string;
+            flat: components["schemas"]["Drawing"];
             height: components["schemas"]["Shown"];
             left: components["schemas"]["Shown"];
             ok: boolean;
@@ -1158,8 +1250,16 @@ export interface components {
             /** Format: int64 */
             of: number;
         };
+        Label: {
+            at: components["schemas"]["Point"];
+            part: string;
+            /** Format: double */
+            room: number;
+            text: string;
+        };
         LadderPlan: {
             drawing: string;
+            flat: components["schemas"]["Drawing"];
             swatches: components["schemas"]["Swatch"][];
         };
         LayerRow: {
@@ -1257,6 +1357,9 @@ export interface components {
         LinePlan: {
             chips: components["schemas"]["ChipPlan"][];
             unread: string[];
+        };
+        ListFormatsResponse: {
+            formats: components["schemas"]["FormatBody"][];
         };
         ListedJob: {
             changed: string;
@@ -1518,6 +1621,7 @@ export interface components {
         };
         Plan: {
             adds: components["schemas"]["Addable"][];
+            bench: components["schemas"]["BenchPlan"];
             card: components["schemas"]["CardPlan"];
             envelope: components["schemas"]["EnvelopePlan"];
             fields: {
@@ -1647,10 +1751,10 @@ export interface components {
             drawing: string;
             ease: string;
             fits: boolean;
+            flat: components["schemas"]["Drawing"];
             hole: string;
             inside: string;
             name: string;
-            net: components["schemas"]["Net"];
             seamNames: string[];
             seams: string[];
             suits: boolean;
@@ -1876,6 +1980,14 @@ export interface components {
             from: string;
             label: string;
         };
+        Shape: {
+            closed?: boolean;
+            corners: components["schemas"]["Point"][];
+            field?: string;
+            inside?: boolean;
+            kind: string;
+            part: string;
+        };
         Sheet: {
             /** Format: int64 */
             height: number;
@@ -1910,6 +2022,7 @@ export interface components {
         Shop: {
             adhesives: components["schemas"]["Adhesive"][];
             envelopes?: components["schemas"]["OwnedEnvelope"][];
+            printsOn?: string;
             rates?: components["schemas"]["RateCard"][];
             rulebooks?: components["schemas"]["OwnRulebook"][];
             sheets: components["schemas"]["Sheet"][];
@@ -2118,7 +2231,7 @@ export interface components {
             id: string;
             label: string;
             /** @enum {string} */
-            station: "card" | "layers" | "envelope" | "mail" | "paper";
+            station: "card" | "layers" | "envelope" | "mail" | "paper" | "bench";
             tone: string;
             value: string;
         };
@@ -2133,6 +2246,7 @@ export interface components {
             };
             /** Format: int64 */
             cornerAt: number;
+            cutter?: components["schemas"]["Cutter"];
             /** Format: int64 */
             groove?: number;
             /** Format: int64 */
@@ -2565,6 +2679,35 @@ export interface operations {
             };
         };
     };
+    listFormats: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListFormatsResponse"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     listJobs: {
         parameters: {
             query?: {
@@ -2955,6 +3098,43 @@ export interface operations {
             };
         };
     };
+    writeList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                piece: string;
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                    "image/png": unknown;
+                    "image/svg+xml": unknown;
+                    "image/vnd.dxf": unknown;
+                    "text/csv; charset=utf-8": unknown;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     renameJob: {
         parameters: {
             query?: never;
@@ -2977,6 +3157,43 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    writePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                piece: string;
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                    "image/png": unknown;
+                    "image/svg+xml": unknown;
+                    "image/vnd.dxf": unknown;
+                    "text/csv; charset=utf-8": unknown;
                 };
             };
             /** @description Error */

@@ -12,6 +12,7 @@ import { computed, onMounted, provide, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { newJob, useJob } from '../job/useJob'
+import BenchStation from '../stations/bench/BenchStation.vue'
 import CardStation from '../stations/card/CardStation.vue'
 import EnvelopeStation from '../stations/envelope/EnvelopeStation.vue'
 import LayersStation from '../stations/layers/LayersStation.vue'
@@ -56,12 +57,13 @@ watch(job.stored, (stored) => {
   if (stored && props.id === newJob) void router.replace(`/jobs/${job.id}/${props.station}`)
 })
 
-const stations = ['card', 'layers', 'envelope', 'mail', 'paper']
+const stations = ['card', 'layers', 'envelope', 'mail', 'paper', 'bench']
 const station = computed(() => {
   if (props.station === 'layers') return LayersStation
   if (props.station === 'envelope') return EnvelopeStation
   if (props.station === 'mail') return MailStation
   if (props.station === 'paper') return PaperStation
+  if (props.station === 'bench') return BenchStation
   return CardStation
 })
 

@@ -68,7 +68,7 @@ watch(
 }
 ol {
   display: grid;
-  grid-template-columns: repeat(7, auto);
+  grid-template-columns: repeat(8, auto);
   margin: 0;
   padding: 0 16px;
   list-style: none;

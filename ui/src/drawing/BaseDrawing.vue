@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import type { BasePlan } from '../api/client'
+import type { BasePlan, Drawing } from '../api/client'
+import DrawnShapes from './DrawnShapes.vue'
 import LineKey from './LineKey.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
 import SizeLine from './SizeLine.vue'
 import { useSmall } from './useSmall'
 
-const props = defineProps<{ base: BasePlan; unit: 'in' | 'mm'; words: string }>()
+const props = defineProps<{ base: BasePlan; drawing: Drawing; unit: 'in' | 'mm'; words: string }>()
 
 const small = useSmall()
 const row = 34 // pixels that a size below takes
@@ -39,25 +40,7 @@ const folded = computed(() => panels.value.length > 1)
     :below="(folded && !base.across && !small ? 2 : 1) * row + 6"
   >
     <template #default="{ s }">
-      <rect
-        class="drawn drawn-cut paper"
-        x="0"
-        y="0"
-        :width="size.w * s"
-        :height="size.h * s"
-        data-part="base"
-      />
-      <line
-        v-for="(score, i) in base.scores"
-        :key="i"
-        class="drawn drawn-score"
-        :class="{ inside: score.inside }"
-        :x1="base.across ? 0 : mm(score.at.nm) * s"
-        :y1="base.across ? mm(score.at.nm) * s : 0"
-        :x2="base.across ? size.w * s : mm(score.at.nm) * s"
-        :y2="base.across ? mm(score.at.nm) * s : size.h * s"
-        data-crease="base"
-      />
+      <DrawnShapes :shapes="drawing.shapes" :s="s" paper="var(--sheet)" />
       <template v-for="(p, i) in panels" :key="i">
         <text
           v-if="folded && (p.to - p.from) * s > (base.across ? 24 : 60)"
@@ -123,12 +106,3 @@ const folded = computed(() => panels.value.length > 1)
     </template>
   </ScaleDrawing>
 </template>
-
-<style scoped>
-.paper {
-  fill: var(--sheet);
-}
-.inside {
-  stroke-dasharray: 3 5;
-}
-</style>

@@ -44,7 +44,13 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
     :set="set"
   >
     <template #drawing>
-      <BaseDrawing v-if="view === 'flat'" :base="base" :unit="plan.unit" :words="card.drawing" />
+      <BaseDrawing
+        v-if="view === 'flat'"
+        :base="base"
+        :drawing="card.flat"
+        :unit="plan.unit"
+        :words="card.drawing"
+      />
       <CardInside v-else :job="job" />
     </template>
     <template #base>

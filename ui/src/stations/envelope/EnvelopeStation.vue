@@ -59,9 +59,8 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
     <template #drawing="{ drawer }">
       <NetDrawing
         v-if="drawer === 'recipe' && recipe"
-        :net="recipe.net"
+        :drawing="recipe.flat"
         :dimensions="[]"
-        :card="card"
         :unit="plan.unit"
         :words="recipe.drawing"
       />
@@ -77,7 +76,7 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
       <CardInside v-else-if="view === 'inside'" :job="job" />
       <NetDrawing
         v-else
-        :net="blank.net"
+        :drawing="blank.flat"
         :dimensions="blank.dimensions"
         :callouts="blank.callouts"
         :scores="blank.scores"
@@ -85,9 +84,6 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
         :size="blank.size"
         :side="blank.inside"
         :closed="`${blank.closed.width.text} × ${blank.closed.height.text}`"
-        :card="card"
-        :liner="blank.liner"
-        :holes="blank.holes"
         :unit="plan.unit"
         :words="blank.drawing"
       />

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 
 import { api, sentenceOf, type Plan } from '../../api/client'
+import DrawnShapes from '../../drawing/DrawnShapes.vue'
 import TrueSizePage from '../../drawing/TrueSizePage.vue'
 
 /** A ladder of swatches for one card size, printed at its true size. */
@@ -23,12 +24,7 @@ onMounted(async () => {
   else failure.value = sentenceOf(made.error)
 })
 
-const mm = (nm: number) => nm / 1e6
 const swatches = computed(() => plan.value?.layers.ladder.swatches ?? [])
-const size = computed(() => {
-  const first = swatches.value[0]
-  return first ? { w: mm(first.width.nm), h: mm(first.height.nm) } : { w: 0, h: 0 }
-})
 </script>
 
 <template>
@@ -37,8 +33,8 @@ const size = computed(() => {
     :title="`Swatches for ${plan.ticket[0]?.value}`"
     :back="`/jobs/${id}/layers`"
     back-name="Layers"
-    :width="size.w"
-    :height="size.h"
+    :width="plan.layers.ladder.flat.width"
+    :height="plan.layers.ladder.flat.height"
     :words="plan.layers.ladder.drawing"
     drawn
     name="ladder"
@@ -46,19 +42,17 @@ const size = computed(() => {
     <template #words>
       <p class="soft">{{ name }}. Cut one of each from scrap and lay them on the card.</p>
     </template>
-    <g v-for="s in swatches" :key="s.border.nm">
-      <rect
-        class="true-line"
-        x="0"
-        :y="size.h - mm(s.height.nm)"
-        :width="mm(s.width.nm)"
-        :height="mm(s.height.nm)"
-        :data-border="s.border.nm"
-      />
-      <text class="true-text" :x="mm(s.width.nm) - 0.6" :y="size.h - mm(s.height.nm) + 2.6" text-anchor="end">
-        {{ s.size }}
-      </text>
-    </g>
+    <DrawnShapes :shapes="plan.layers.ladder.flat.shapes" fine />
+    <text
+      v-for="l in plan.layers.ladder.flat.labels"
+      :key="l.part"
+      class="true-text"
+      text-anchor="middle"
+      :x="l.at.x"
+      :y="l.at.y + 0.9"
+    >
+      {{ l.text }}
+    </text>
     <template #below>
       <v-table class="numbers list">
         <thead>

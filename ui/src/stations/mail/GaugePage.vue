@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 
+import DrawnShapes from '../../drawing/DrawnShapes.vue'
 import TrueSizePage from '../../drawing/TrueSizePage.vue'
 import TypedField from '../../fields/TypedField.vue'
 import { useJob } from '../../job/useJob'
@@ -34,18 +35,16 @@ const mm = (nm: number) => nm / 1e6
       <TypedField :of="job" path="mail.gaugeWidth" :placeholder="gauge.width.text" />
       <TypedField :of="job" path="mail.gaugeHeight" :placeholder="gauge.height.text" />
     </template>
-    <rect class="true-line" x="0" y="0" :width="mm(gauge.width.nm)" :height="mm(gauge.height.nm)" />
-    <rect
-      class="true-line"
-      :x="mm(gauge.left.nm)"
-      :y="mm(gauge.top.nm)"
-      :width="mm(gauge.right.nm - gauge.left.nm)"
-      :height="mm(gauge.bottom.nm - gauge.top.nm)"
-      data-part="slot"
-    />
-    <text class="true-text" :x="mm(gauge.left.nm)" :y="mm(gauge.top.nm) - 1.5">
-      {{ gauge.slot }}: {{ gauge.left.text }} to {{ gauge.right.text }} along, {{ gauge.top.text }} to
-      {{ gauge.bottom.text }} across
+    <DrawnShapes :shapes="gauge.flat.shapes" fine />
+    <text
+      v-for="l in gauge.flat.labels"
+      :key="l.part"
+      class="true-text"
+      text-anchor="middle"
+      :x="l.at.x"
+      :y="l.at.y + 1"
+    >
+      {{ l.text }}
     </text>
   </TrueSizePage>
   <main v-else class="none">

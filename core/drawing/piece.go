@@ -1,0 +1,97 @@
+package drawing
+
+import (
+	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
+	"yellowparcel/core/mail"
+)
+
+// Base draws a card's base lying flat, outside up, with its scores; panels are the names of
+// its panels.
+func Base(b card.Base, panels []string) Drawing {
+	w, h := b.Width.Millimetres(), b.Height.Millimetres()
+	d := plain(w, h)
+	d.Shapes[0].Part = "base"
+	for _, s := range b.Scores {
+		at := s.At.Millimetres()
+		from, to := blank.Point{X: at}, blank.Point{X: at, Y: h}
+		if b.Across {
+			from, to = blank.Point{Y: at}, blank.Point{X: w, Y: at}
+		}
+		d.line(Score, "base", from, to).Inside = s.Inside
+	}
+	if len(panels) != len(b.Panels) || len(panels) < 2 {
+		return d
+	}
+	from := 0.0
+	for i, p := range b.Panels {
+		size := p.Millimetres()
+		at, room := blank.Point{X: from + size/2, Y: h / 2}, size/2
+		if b.Across {
+			at, room = blank.Point{X: w / 2, Y: from + size/2}, size
+		}
+		d.label("base", at, panels[i], room)
+		from += size
+	}
+	return d
+}
+
+// Piece draws a rectangle of paper; where its middle is cut out behind the layer on it, that
+// opening too.
+func Piece(size card.Size, window *card.Size) Drawing {
+	w, h := size.Width.Millimetres(), size.Height.Millimetres()
+	d := plain(w, h)
+	if window != nil {
+		ww, wh := window.Width.Millimetres(), window.Height.Millimetres()
+		d.area(Cut, "window", Box((w-ww)/2, (h-wh)/2, ww, wh))
+	}
+	return d
+}
+
+// Outline draws a shape of its own, such as an odd card or a liner, moved to the origin.
+func Outline(part string, p blank.Polygon) Drawing {
+	d := Drawing{Shapes: []Shape{}, Labels: []Label{}}
+	if len(p) == 0 {
+		return d
+	}
+	x0, y0, x1, y1 := p.Box()
+	d.area(Cut, part, p)
+	d = d.Moved(-x0, -y0)
+	d.Width, d.Height = x1-x0, y1-y0
+	return d
+}
+
+// Gauge draws a thickness gauge: the piece of card and its slot, with what the slot is.
+func Gauge(g mail.SlotGauge, slot string) Drawing {
+	d := plain(g.Width.Millimetres(), g.Height.Millimetres())
+	left, top := g.Left.Millimetres(), g.Top.Millimetres()
+	d.area(Cut, "slot", Box(left, top, g.SlotWidth.Millimetres(), g.SlotHeight.Millimetres()))
+	d.label("slot", blank.Point{X: d.Width / 2, Y: top / 2}, slot, d.Width/2)
+	return d
+}
+
+// Ladder draws swatches one inside the other, sharing the lower left corner; names are
+// their sizes, each in the corner that the next smaller one leaves free.
+func Ladder(swatches []card.Size, names []string) Drawing {
+	d := Drawing{Shapes: []Shape{}, Labels: []Label{}}
+	for _, s := range swatches {
+		d.Width, d.Height = max(d.Width, s.Width.Millimetres()), max(d.Height, s.Height.Millimetres())
+	}
+	for i, s := range swatches {
+		w, h := s.Width.Millimetres(), s.Height.Millimetres()
+		d.area(Cut, names[i], Box(0, d.Height-h, w, h))
+		// Neighbours stand beside each other: a hairline leaves no room for one below the other.
+		d.label(names[i], blank.Point{X: w * float64(1+i%3) / 4, Y: d.Height - h + labelDown}, names[i], w/4)
+	}
+	return d
+}
+
+// labelDown is how far the middle of a swatch's size stands below its edge, in millimetres.
+const labelDown = 1.7
+
+// plain is a rectangle that is cut.
+func plain(w, h float64) Drawing {
+	d := Drawing{Width: w, Height: h, Shapes: []Shape{}, Labels: []Label{}}
+	d.area(Cut, "outline", Box(0, 0, w, h))
+	return d
+}

@@ -1,0 +1,157 @@
+package plan
+
+import (
+	"context"
+	"fmt"
+	"slices"
+
+	"yellowparcel/core/compare"
+	"yellowparcel/core/cutting"
+	"yellowparcel/core/drawing"
+	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/piece"
+	"yellowparcel/core/say"
+)
+
+// BenchPlan is the station Bench: what is made of the job, at its true size.
+type BenchPlan struct {
+	Sentence say.Sentence `json:"sentence"`
+	Pieces   []BenchPiece `json:"pieces"`
+	// Cutter are the paths of what the files for a cutter go by.
+	Cutter []string   `json:"cutter"`
+	Notes  []say.Note `json:"notes"`
+}
+
+// BenchPiece is one thing that is drawn, printed and cut at its true size.
+type BenchPiece struct {
+	ID   string `json:"id"`
+	Name string `json:"name"`
+	Size string `json:"size"`
+	// Width and Height are those of the rectangle that it is cut from.
+	Width  measure.Length `json:"-"`
+	Height measure.Length `json:"-"`
+	// Count is how many the job takes; zero for what helps to make it.
+	Count int `json:"count"`
+	// Paper is the stock's name; empty where it is of none.
+	Paper string          `json:"paper"`
+	Flat  drawing.Drawing `json:"flat"`
+	Words string          `json:"words"`
+}
+
+// The pieces that are no parts of the card.
+const (
+	blankPiece  = "envelope"
+	linerPiece  = "envelope-liner"
+	shapePiece  = "outline"
+	gaugePiece  = "gauge"
+	ladderPiece = "swatches"
+)
+
+type benchStation struct{ maker }
+
+// bench is the station's account, for one who looks at it; empty for others.
+func (m benchStation) bench(c compare.Candidate, p Plan) BenchPlan {
+	b := BenchPlan{Pieces: []BenchPiece{}, Cutter: []string{}, Notes: []say.Note{}}
+	if !m.open.shows("bench/pieces", "bench/cutter") {
+		return b
+	}
+	b.Pieces = m.pieces(c, p)
+	for i := range b.Pieces {
+		b.Pieces[i].Flat = b.Pieces[i].Flat.Drawn()
+	}
+	cut := 0
+	for _, x := range b.Pieces {
+		if x.Count > 0 {
+			cut++
+		}
+	}
+	b.Sentence = say.That("Print or cut [%s] at true size, for %s.", say.Plural(cut, "piece"), say.Plural(m.Job().Count, "card"))
+	if cut == 0 {
+		b.Sentence = say.That("There is nothing to cut: everything is cut already.")
+	}
+	for _, t := range job.BenchTools() {
+		if t.ID == "cutter" {
+			b.Cutter = t.Paths()
+		}
+	}
+	b.Notes = append(b.Notes, say.Fine.Says("Measure the check bar on every print, and the 4 in line of every file, before you cut good paper."))
+	return b
+}
+
+// benchShort is the station's line on the ticket.
+func benchShort(p PaperPlan) string {
+	n := 0
+	for _, s := range p.Stocks {
+		n += len(s.Pieces)
+	}
+	return say.Plural(n, "piece")
+}
+
+// pieces are what is cut of the job, then what helps to make it.
+func (m benchStation) pieces(c compare.Candidate, p Plan) (list []BenchPiece) {
+	for _, o := range (paperStation(m)).cuts(c) {
+		for _, cut := range o.Cuts {
+			x := BenchPiece{
+				ID: cut.ID, Name: cutName(cut), Size: m.by(cut.Size.Width, cut.Size.Height), Width: cut.Size.Width, Height: cut.Size.Height, Count: m.Job().Count, Paper: o.Stock.Name,
+				Flat: drawing.Piece(cut.Size, cut.Window),
+			}
+			x.Words = fmt.Sprintf("%s, a rectangle of %s.", x.Name, x.Size)
+			if cut.Window != nil {
+				x.Words = fmt.Sprintf("%s, a rectangle of %s with an opening of %s in its middle.", x.Name, x.Size, m.by(cut.Window.Width, cut.Window.Height))
+			}
+			switch {
+			case cut.Role == piece.BlankRole:
+				x.ID, x.Flat, x.Words = blankPiece, envelopeStation(m).flat(c), p.Envelope.Blank.Drawing
+			case cut.Role == piece.LinerRole:
+				x.ID, x.Flat, x.Words = linerPiece, drawing.Outline("liner", c.Made.Lining), "The envelope's liner, "+x.Size+"."
+			case cut.ID == m.Job().Parts[0].ID:
+				x.Flat, x.Words = cardStation(m).flat(), p.Card.Drawing
+			}
+			list = append(list, x)
+		}
+	}
+	if c.Kind.Bought && !c.Kind.Whole && !m.Job().Mail.WithoutEnvelope() {
+		list = append(list, BenchPiece{ID: blankPiece, Name: "Cuts on the envelope", Size: m.by(c.Made.From.Width, c.Made.From.Height), Width: c.Made.From.Width, Height: c.Made.From.Height, Count: m.Job().Count, Flat: envelopeStation(m).flat(c), Words: p.Envelope.Blank.Drawing})
+	}
+	if shape := m.Job().Card.Outline; len(shape) > 0 {
+		flat := drawing.Outline("outline", shape)
+		list = append(list, BenchPiece{ID: shapePiece, Name: "Card's outline", Size: m.byMM(flat), Flat: flat, Words: "The outline of the card."})
+	}
+	if g := p.Mail.Gauge; g != nil && g.OK {
+		list = append(list, BenchPiece{ID: gaugePiece, Name: "Thickness gauge", Size: m.by(g.Width.Nm, g.Height.Nm), Flat: g.Flat, Words: g.Text})
+	}
+	ladder := layersStation(m).ladder()
+	return append(list, BenchPiece{ID: ladderPiece, Name: "Swatches", Size: m.byMM(ladder.Flat), Flat: ladder.Flat, Words: ladder.Drawing})
+}
+
+// byMM writes the size of a drawing.
+func (m benchStation) byMM(d drawing.Drawing) string {
+	to := func(mm float64) measure.Length { return measure.Round(mm * float64(measure.Millimetre)) }
+	return m.by(to(d.Width), to(d.Height))
+}
+
+// PieceOf is one of a job's pieces as it is written to a file, exactly, and with its sheet lying
+// level; false where the job has none of that name.
+func PieceOf(j job.Job, shop job.Shop, id string) (BenchPiece, bool) {
+	m, c, p := benchOf(j, shop)
+	list := m.pieces(c, p)
+	if at := slices.IndexFunc(list, func(x BenchPiece) bool { return x.ID == id }); at >= 0 {
+		list[at].Flat = list[at].Flat.Level()
+		return list[at], true
+	}
+	return BenchPiece{}, false
+}
+
+// benchOf works out what the files of a job are made of.
+func benchOf(j job.Job, shop job.Shop) (benchStation, compare.Candidate, Plan) {
+	m := newMaker(j, shop)
+	p, _ := makeWith(cutting.NewEffort(context.Background(), planSteps), j, shop, "mail/gauge")
+	return benchStation{m}, m.Chosen(), p
+}
+
+// Scoring is how the shop's cutter makes fold lines.
+func Scoring(shop job.Shop) drawing.Scoring {
+	dash, gap, inset := shop.Tools.Cutter.Perforation()
+	return drawing.Scoring{Line: drawing.Line(shop.Tools.Cutter.Scores), Dash: dash, Gap: gap, Inset: inset}
+}

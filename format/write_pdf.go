@@ -1,0 +1,248 @@
+package format
+
+import (
+	"bytes"
+	"fmt"
+	"io"
+	"math"
+	"strconv"
+	"time"
+
+	"codeberg.org/go-pdf/fpdf"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/drawing"
+)
+
+// pdfFormat is for printers: true size, over as many pages as it takes.
+var pdfFormat = Format{ID: "pdf", Name: "PDF", For: "printing at true size", Kind: "application/pdf", Draw: writePDF}
+
+// The parts of a page, in millimetres.
+const (
+	pageMargin  = 10
+	pageHead    = 9
+	pageFoot    = 17
+	tileOverlap = 10
+	beyondTile  = 1 // a line on the very edge is drawn whole
+)
+
+// tiling is how a drawing is spread over pages.
+type tiling struct {
+	page          Page // as it lies
+	lying         bool
+	width, height float64 // what a page shows
+	columns, rows int
+}
+
+// tilingOf takes the page upright or lying, whichever takes fewer pages.
+func tilingOf(d drawing.Drawing, page Page) (best tiling) {
+	for _, lying := range []bool{false, true} {
+		t := tiling{page: page, lying: lying}
+		if lying {
+			t.page.Width, t.page.Height = page.Height, page.Width
+		}
+		t.width, t.height = t.page.Width-2*pageMargin, t.page.Height-2*pageMargin-pageHead-pageFoot
+		count := func(length, shown float64) int {
+			return max(1, int(math.Ceil((length-tileOverlap-0.001)/(shown-tileOverlap))))
+		}
+		if t.columns, t.rows = count(d.Width, t.width), count(d.Height, t.height); d.Width <= t.width {
+			t.columns = 1
+		}
+		if d.Height <= t.height {
+			t.rows = 1
+		}
+		if best.columns == 0 || t.columns*t.rows < best.columns*best.rows {
+			best = t
+		}
+	}
+	return best
+}
+
+// writePDF writes a drawing at its true size, tiled over pages where it is larger than one.
+// Neighbours share a strip, with a line along its middle and two crosses on it: cut one of
+// them along the line and lay it on the other, cross on cross.
+func writePDF(w io.Writer, s Sheet, set Settings) error {
+	t := tilingOf(s.Drawing, set.Page)
+	p := newPDF(s.Title, t.page)
+	for row := range t.rows {
+		for column := range t.columns {
+			p.tile(s, t, column, row)
+		}
+	}
+	return p.write(w)
+}
+
+// pdf is a surface with pages.
+type pdf struct{ *fpdf.Fpdf }
+
+func newPDF(title string, page Page) pdf {
+	p := pdf{fpdf.NewCustom(&fpdf.InitType{OrientationStr: "P", UnitStr: "mm", Size: fpdf.SizeType{Wd: page.Width, Ht: page.Height}})}
+	// The same drawing is the same file, whenever it is written.
+	p.SetCreationDate(time.Unix(0, 0).UTC())
+	p.SetModificationDate(time.Unix(0, 0).UTC())
+	p.SetCatalogSort(true)
+	p.SetProducer("Yellow Parcel", true)
+	p.SetTitle(title, true)
+	p.SetLang("en")
+	p.SetMargins(0, 0, 0)
+	p.SetAutoPageBreak(false, 0)
+	p.AddUTF8FontFromBytes("text", "", textFont)
+	p.AddUTF8FontFromBytes("text", "B", numberFont)
+	return p
+}
+
+// tile adds a page with its part of a drawing.
+func (p pdf) tile(s Sheet, t tiling, column, row int) {
+	p.AddPage()
+	left, top := float64(pageMargin), float64(pageMargin+pageHead)
+	stepX, stepY := t.width-tileOverlap, t.height-tileOverlap
+	// What goes on one page lies in its middle.
+	x, y := left-float64(column)*stepX, top-float64(row)*stepY
+	if t.columns == 1 {
+		x += (t.width - s.Width) / 2
+	}
+	if t.rows == 1 {
+		y += max(0, (t.height-s.Height)/2)
+	}
+	p.text(blank.Point{X: left, Y: pageMargin + 4}, s.Title, 4.6, 0, true, ink)
+	if n := t.columns * t.rows; n > 1 {
+		p.text(blank.Point{X: t.page.Width - pageMargin, Y: pageMargin + 4}, fmt.Sprintf("%s of %d × %d: page %d of %d", place(column, row), t.columns, t.rows, row*t.columns+column+1, n), 4, 1, false, ink)
+	}
+	p.ClipRect(left-beyondTile, top-beyondTile, t.width+2*beyondTile, t.height+2*beyondTile, false)
+	paint(p, s.Moved(x, y), 3.4)
+	p.joins(t, column, row)
+	p.ClipEnd()
+	foot := t.page.Height - pageMargin - pageFoot + 4
+	checkBar(p, blank.Point{X: left, Y: foot + 1})
+	beside := left + checkInches*mmAnInch + 6
+	p.text(blank.Point{X: beside, Y: foot + 3.5}, "Print at 100 %, not fitted to the page,", 3, 0, false, ink)
+	p.text(blank.Point{X: beside, Y: foot + 7.5}, "and measure the bars before you cut.", 3, 0, false, ink)
+	if t.columns*t.rows > 1 {
+		p.text(blank.Point{X: beside, Y: foot + 11.5}, "Join pages on the dashed lines, cross on cross.", 3, 0, false, ink)
+	}
+}
+
+// place names a page of many: columns by letters, rows by numbers.
+func place(column, row int) string { return string(rune('A'+column)) + strconv.Itoa(row+1) }
+
+// joins paints the line in the middle of each shared strip, with two crosses on it.
+func (p pdf) joins(t tiling, column, row int) {
+	left, top := float64(pageMargin), float64(pageMargin+pageHead)
+	const half = tileOverlap / 2
+	dash := []float64{2, 2}
+	cross := func(x, y float64) {
+		p.line(blank.Polygon{{X: x - 3, Y: y}, {X: x + 3, Y: y}}, false, ink, 0.2, nil)
+		p.line(blank.Polygon{{X: x, Y: y - 3}, {X: x, Y: y + 3}}, false, ink, 0.2, nil)
+	}
+	for _, join := range []struct {
+		at   float64
+		here bool
+	}{{left + half, column > 0}, {left + t.width - half, column < t.columns-1}} {
+		if join.here {
+			p.line(blank.Polygon{{X: join.at, Y: top}, {X: join.at, Y: top + t.height}}, false, soft, 0.15, dash)
+			cross(join.at, top+t.height/4)
+			cross(join.at, top+t.height*3/4)
+		}
+	}
+	for _, join := range []struct {
+		at   float64
+		here bool
+	}{{top + half, row > 0}, {top + t.height - half, row < t.rows-1}} {
+		if join.here {
+			p.line(blank.Polygon{{X: left, Y: join.at}, {X: left + t.width, Y: join.at}}, false, soft, 0.15, dash)
+			cross(left+t.width/4, join.at)
+			cross(left+t.width*3/4, join.at)
+		}
+	}
+}
+
+func (p pdf) area(corners blank.Polygon, fill colour) {
+	p.SetFillColor(int(fill[0]), int(fill[1]), int(fill[2]))
+	points := make([]fpdf.PointType, len(corners))
+	for i, c := range corners {
+		points[i] = fpdf.PointType{X: c.X, Y: c.Y}
+	}
+	p.Polygon(points, "F")
+}
+
+func (p pdf) line(corners blank.Polygon, closed bool, stroke colour, width float64, dash []float64) {
+	p.SetDrawColor(int(stroke[0]), int(stroke[1]), int(stroke[2]))
+	p.SetLineWidth(width)
+	p.SetLineJoinStyle("miter")
+	if dash == nil {
+		dash = []float64{}
+	}
+	p.SetDashPattern(dash, 0)
+	p.MoveTo(corners[0].X, corners[0].Y)
+	for _, c := range corners[1:] {
+		p.LineTo(c.X, c.Y)
+	}
+	if closed {
+		p.ClosePath()
+	}
+	p.DrawPath("D")
+}
+
+// pointsAMM are the points of a font's size in a millimetre.
+const pointsAMM = 72 / mmAnInch
+
+func (p pdf) font(size float64, bold bool) {
+	style := ""
+	if bold {
+		style = "B"
+	}
+	p.SetFont("text", style, size*pointsAMM)
+}
+
+func (p pdf) text(at blank.Point, text string, size, align float64, bold bool, fill colour) {
+	x := at.X - align*p.wide(text, size, bold)
+	p.SetTextColor(int(fill[0]), int(fill[1]), int(fill[2]))
+	for _, r := range runs(text) {
+		p.font(size*r.scale, bold)
+		p.Text(x, at.Y-r.rise*size, r.text)
+		x += p.GetStringWidth(r.text)
+	}
+}
+
+func (p pdf) wide(text string, size float64, bold bool) (sum float64) {
+	for _, r := range runs(text) {
+		p.font(size*r.scale, bold)
+		sum += p.GetStringWidth(r.text)
+	}
+	return sum
+}
+
+// write writes the file, asking the reader to print it as it is.
+func (p pdf) write(w io.Writer) error {
+	var out bytes.Buffer
+	if err := p.Output(&out); err != nil {
+		return err
+	}
+	_, err := w.Write(asItIs(out.Bytes()))
+	return err
+}
+
+// asItIs adds to the catalog, the last object of the file, that nothing is to be scaled when it is
+// printed; what stands behind it moves by as much.
+func asItIs(file []byte) []byte {
+	const wish = "/ViewerPreferences <</PrintScaling /None>>\n"
+	at := bytes.LastIndex(file, []byte("/Type /Catalog\n"))
+	start := bytes.LastIndex(file, []byte("startxref\n"))
+	if at < 0 || start < at {
+		return file
+	}
+	at += len("/Type /Catalog\n")
+	number := file[start+len("startxref\n"):]
+	end := bytes.IndexByte(number, '\n')
+	table, err := strconv.Atoi(string(number[:max(0, end)]))
+	if err != nil || table < at {
+		return file
+	}
+	var out bytes.Buffer
+	out.Write(file[:at])
+	out.WriteString(wish)
+	out.Write(file[at : start+len("startxref\n")])
+	out.WriteString(strconv.Itoa(table + len(wish)))
+	out.Write(number[end:])
+	return out.Bytes()
+}

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+
+import { api, unreachable, type BenchPiece, type FormatBody } from '../../api/client'
+import OfferRow from '../../fields/OfferRow.vue'
+
+/** The pieces of a job, one of which is looked at, and the files of that one. */
+const props = defineProps<{
+  job: string
+  pieces: BenchPiece[]
+  chosen: string
+  /** Files are made of what is stored. */
+  saved: boolean
+}>()
+defineEmits<{ choose: [id: string] }>()
+
+const formats = ref<FormatBody[]>([])
+onMounted(async () => {
+  const { data } = await api.GET('/api/formats').catch(unreachable)
+  if (data) formats.value = data.formats
+})
+
+const file = (piece: string, format: string) => `/api/jobs/${props.job}/pieces/${piece}/${format}`
+const list = (name: string, format: string) => `/api/jobs/${props.job}/lists/${name}/${format}`
+const lists = [
+  { id: 'pieces', name: 'Pieces' },
+  { id: 'cuts', name: 'Cuts' },
+]
+</script>
+
+<template>
+  <ul class="offers">
+    <OfferRow
+      v-for="p in pieces"
+      :key="p.id"
+      :name="p.name"
+      :chip="p.count ? `${p.count} ×` : ''"
+      :chosen="p.id === chosen"
+      chosen-as="shown"
+      act="Show"
+      :act-test="`show-${p.id}`"
+      :data-test="`piece-${p.id}`"
+      @take="$emit('choose', p.id)"
+    >
+      <span class="size">{{ p.size }}</span> <span v-if="p.paper" class="soft">{{ p.paper }}</span>
+      <p v-if="p.id === chosen" class="files">
+        <v-btn
+          v-for="f in formats.filter((x) => x.draws)"
+          :key="f.id"
+          variant="outlined"
+          size="small"
+          :href="saved ? file(p.id, f.id) : undefined"
+          :disabled="!saved"
+          :title="`${f.name}: ${f.for}`"
+          download
+          :data-test="`file-${f.id}`"
+          >{{ f.id === 'pdf' ? 'Print: PDF' : f.name }}</v-btn
+        >
+      </p>
+    </OfferRow>
+  </ul>
+  <section aria-label="Lists" class="lists">
+    <template v-for="f in formats.filter((x) => x.lists)" :key="f.id">
+      <v-btn
+        v-for="l in lists"
+        :key="l.id"
+        variant="outlined"
+        size="small"
+        :href="saved ? list(l.id, f.id) : undefined"
+        :disabled="!saved"
+        download
+        :data-test="`list-${l.id}`"
+        >{{ l.name }} as {{ f.name }}</v-btn
+      >
+    </template>
+    <span v-if="!saved" class="soft" role="status">Files wait until the job is saved.</span>
+  </section>
+</template>
+
+<style scoped>
+.files,
+.lists {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--near);
+  align-items: center;
+  margin: var(--near) 0 0;
+}
+.size {
+  font-weight: 600;
+}
+</style>
