@@ -61,6 +61,28 @@ func Outline(part string, p blank.Polygon) Drawing {
 	return d
 }
 
+// Within draws a shape that is cut from a rectangle of a size, and what falls off that. What of it
+// is larger than the rectangle, by less than a tick, is left out.
+func Within(part string, p blank.Polygon, size card.Size) Drawing {
+	w, h := size.Width.Millimetres(), size.Height.Millimetres()
+	if len(p) == 0 {
+		return plain(w, h)
+	}
+	x0, y0, _, _ := p.Box()
+	shape := make(blank.Polygon, len(p))
+	for i, q := range p {
+		shape[i] = blank.Point{X: min(q.X-x0, w), Y: min(q.Y-y0, h)}
+	}
+	n := blank.Net{Sheet: Box(0, 0, w, h), Panels: []blank.Panel{{ID: part, Outline: shape}}}.Cut()
+	d := Drawing{Width: w, Height: h, Shapes: []Shape{}, Labels: []Label{}}
+	d.area(Sheet, "sheet", n.Sheet)
+	for _, a := range n.CutAway {
+		d.area(Away, "away", a)
+	}
+	d.area(Cut, part, n.Outline)
+	return d
+}
+
 // Gauge draws a thickness gauge: the piece of card and its slot, with what the slot is.
 func Gauge(g mail.SlotGauge, slot string) Drawing {
 	d := plain(g.Width.Millimetres(), g.Height.Millimetres())

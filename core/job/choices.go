@@ -134,6 +134,7 @@ func ChoicesIn(shop Shop) Choices {
 		"printPages":    words(string(LetterPage), "Letter", string(A4Page), "A4"),
 		"fileUnits":     words(string(InMillimetres), "millimetres", string(In96), "96 an inch", string(In72), "72 an inch"),
 		"scoreLines":    words(string(SolidScores), "one line", string(DashedScores), "dashes", string(SlitScores), "short cuts"),
+		"owned":         words(field.Yes, "yes", field.No, "no"),
 		"units":         words(string(measure.Inches), "inches", string(measure.Millimetres), "millimetres"),
 		"recipes":       named(RecipeForms(), func(f RecipeForm) string { return f.Kind().Name }),
 		"claims":        words(string(ForCard), "a card", string(ForFloor), "a box's floor", string(ForEnvelope), "an envelope"),

@@ -112,6 +112,21 @@ type Tools struct {
 	Reach measure.Length `json:"reach,omitempty"`
 	// NotchDepth is how deep the punch board notches.
 	NotchDepth measure.Length `json:"notchDepth"`
+	// Owned is which tools there are, as far as the maker said.
+	Owned Owned `json:"owned,omitzero"`
+	// Ruler is how far the trimmer's own ruler reads; zero for as far as it cuts.
+	Ruler measure.Length `json:"ruler,omitempty"`
+	// TrimmerScores and Plunges are set where the trimmer has a scoring blade, and where its
+	// blade can be let down inside the sheet.
+	TrimmerScores Own `json:"trimmerScores,omitempty" maxLength:"4"`
+	Plunges       Own `json:"plunges,omitempty" maxLength:"4"`
+	// CornerPlate says whether the score board has one.
+	CornerPlate Own `json:"cornerPlate,omitempty" maxLength:"4"`
+	// RoundRadius is that of the corner rounder, Throat how far into a sheet the embossing
+	// machine reaches, Straightedge how long the metal ruler is; zero when nobody said.
+	RoundRadius  measure.Length `json:"roundRadius,omitempty"`
+	Throat       measure.Length `json:"throat,omitempty"`
+	Straightedge measure.Length `json:"straightedge,omitempty"`
 	// Cutter is an electronic cutter.
 	Cutter Cutter `json:"cutter,omitzero"`
 	// Asked are the lengths that one tool alone asks for, by their names.

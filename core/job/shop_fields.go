@@ -18,6 +18,7 @@ const (
 	mostGSM      = 20_000
 	mostAdhesive = 100 * measure.Millimetre
 	mostHave     = 100_000
+	mostMinutes  = 24 * 60
 	mostCents    = 1_000_000
 )
 
@@ -82,6 +83,7 @@ func (s *Shop) Fields() (list []field.Field) {
 		a, path := &s.Adhesives[i], fmt.Sprintf("adhesives.%d.", i)
 		list = append(list, name(path, &a.Name), off(path, &a.Off, &a.OffSince),
 			field.Field{Path: path + "width", Label: "Width", Value: &field.Length{At: &a.Width, Least: something, Most: mostAdhesive}},
+			field.Field{Path: path + "minutes", Label: "Dries, minutes", Value: &field.Count{At: &a.Minutes, Most: mostMinutes, Things: "minutes", Empty: true}},
 			field.Field{Path: path + "holds", Label: "Holds on", Name: "surface", Value: &field.Some[paper.Surface]{At: &a.Holds, List: field.ListOf("surfaces", paper.Surfaces())}})
 	}
 	return append(list, s.ruleFields()...)

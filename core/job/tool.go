@@ -8,7 +8,7 @@ import (
 
 // tools are what stands on a bench, in the order in which they are asked about: each is
 // a value in a file of its own.
-var tools = []*Tool{&trimmer, &scoreBoard, &punchBoard, &cutter}
+var tools = []*Tool{&trimmer, &scoreBoard, &punchBoard, &knife, &scissors, &folder, &rounder, &embosser, &pegs, &cutter}
 
 // Tool is a tool of the bench: what it is called, and what of it is typed. Whoever adds
 // one writes such a value and names it in the list above.

@@ -70,7 +70,7 @@ func (c Cutter) Perforation() (dash, gap, inset measure.Length) {
 const mostPerforated = measure.Inch
 
 // cutter cuts and scores from a file.
-var cutter = Tool{ID: "cutter", Name: "Electronic cutter", Fields: func(t *Tools) []field.Field {
+var cutter = Tool{ID: CutterTool, Name: "Electronic cutter", Fields: func(t *Tools) []field.Field {
 	perforated := func(path, label, note string, at *measure.Length, usual measure.Length) field.Field {
 		return field.Field{
 			Path: "tools.cutter." + path, Label: label, Note: note,
@@ -78,6 +78,7 @@ var cutter = Tool{ID: "cutter", Name: "Electronic cutter", Fields: func(t *Tools
 		}
 	}
 	return []field.Field{
+		have(t, CutterTool),
 		{Path: "tools.cutter.units", Label: "Units of its files", Note: "what your cutter's program reads at the right size: check with the 4 in line in the file", Value: &field.One[FileUnits]{At: &t.Cutter.Units, List: field.ListOf("fileUnits", []FileUnits{InMillimetres, In96, In72}), Or: InMillimetres}},
 		{Path: "tools.cutter.scores", Label: "Fold lines", Value: &field.One[ScoreLines]{At: &t.Cutter.Scores, List: field.ListOf("scoreLines", []ScoreLines{SolidScores, DashedScores, SlitScores}), Or: SolidScores}},
 		perforated("dash", "Dash", "of a perforated fold line", &t.Cutter.Dash, usualDash),

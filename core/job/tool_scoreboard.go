@@ -9,6 +9,8 @@ import (
 // scoreBoard scores along its fence, or from a corner that lies on its diagonal guide.
 var scoreBoard = Tool{ID: blank.ScoreBoard, Name: "Score board", Fields: func(t *Tools) []field.Field {
 	return []field.Field{
+		have(t, blank.ScoreBoard),
+		own("cornerPlate", "It has a corner plate", "a corner lies in it while one scores across it", &t.CornerPlate, field.Yes),
 		{
 			Path: "tools.cornerAt", Label: "Corner reading", Note: "what your plate's ruler reads where the sheet's corner sits; a minus when it lies before zero",
 			Value: &field.Length{At: &t.CornerAt, Least: -4 * measure.Inch, Most: 4 * measure.Inch, Signed: true, Told: "The guide's corner reads more than 4 in from zero: measure again where the sheet's corner sits."},

@@ -99,6 +99,8 @@ type Adhesive struct {
 	ID    string         `json:"id"`
 	Name  string         `json:"name"`
 	Width measure.Length `json:"width"`
+	// Minutes are how long it dries; zero for what holds at once.
+	Minutes int `json:"minutes,omitempty"`
 	// Holds are the surfaces that it sticks to; empty when nobody tried.
 	Holds []Surface `json:"holds,omitempty"`
 	// Off is set when it was taken off the shelf; old jobs keep knowing it.

@@ -46,8 +46,9 @@ type Order struct {
 type Saved struct {
 	Count int
 	Of    *Cut
-	From  string
-	Size  card.Size
+	// From is the name of the paper, FromID its ID.
+	From, FromID string
+	Size         card.Size
 }
 
 // Blank is an envelope that is cut from the job's own papers; zero for none.
@@ -135,12 +136,12 @@ func (o *Order) fromWindows() {
 			}
 		}
 		if best < 0 {
-			o.Saved = append(o.Saved, Saved{Count: from.Count, From: from.Name, Size: *from.Window})
+			o.Saved = append(o.Saved, Saved{Count: from.Count, From: from.Name, FromID: from.ID, Size: *from.Window})
 			continue
 		}
 		n := min(from.Count, o.Cuts[best].Count)
 		o.Cuts[best].Count -= n
-		o.Saved = append(o.Saved, Saved{Count: n, Of: &o.Cuts[best], From: from.Name, Size: *from.Window})
+		o.Saved = append(o.Saved, Saved{Count: n, Of: &o.Cuts[best], From: from.Name, FromID: from.ID, Size: *from.Window})
 	}
 }
 

@@ -3,8 +3,10 @@ package plan
 import (
 	"context"
 	"fmt"
+	"math"
 	"slices"
 
+	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/drawing"
@@ -71,8 +73,8 @@ func (m benchStation) bench(c compare.Candidate, p Plan) BenchPlan {
 		b.Sentence = say.That("There is nothing to cut: everything is cut already.")
 	}
 	for _, t := range job.BenchTools() {
-		if t.ID == "cutter" {
-			b.Cutter = t.Paths()
+		if t.ID == job.CutterTool {
+			b.Cutter = t.Paths()[1:] // there is one, for whoever looks here
 		}
 	}
 	b.Notes = append(b.Notes, say.Fine.Says("Measure the check bar on every print, and the 4 in line of every file, before you cut good paper."))
@@ -104,7 +106,7 @@ func (m benchStation) pieces(c compare.Candidate, p Plan) (list []BenchPiece) {
 			case cut.Role == piece.BlankRole:
 				x.ID, x.Flat, x.Words = blankPiece, envelopeStation(m).flat(c), p.Envelope.Blank.Drawing
 			case cut.Role == piece.LinerRole:
-				x.ID, x.Flat, x.Words = linerPiece, drawing.Outline("liner", c.Made.Lining), "The envelope's liner, "+x.Size+"."
+				x.ID, x.Flat, x.Words = linerPiece, drawing.Within("liner", c.Made.Lining, cut.Size), "The envelope's liner, "+x.Size+"."
 			case cut.ID == m.Job().Parts[0].ID:
 				x.Flat, x.Words = cardStation(m).flat(), p.Card.Drawing
 			}
@@ -125,6 +127,15 @@ func (m benchStation) pieces(c compare.Candidate, p Plan) (list []BenchPiece) {
 	return append(list, BenchPiece{ID: ladderPiece, Name: "Swatches", Size: m.byMM(ladder.Flat), Flat: ladder.Flat, Words: ladder.Drawing})
 }
 
+// level is the piece with its sheet lying as it is cut, as wide as it is called.
+func (x BenchPiece) level() BenchPiece {
+	x.Flat = x.Flat.Level()
+	if wide := x.Width.Millimetres(); wide > 0 && x.Flat.Width != x.Flat.Height && math.Abs(x.Flat.Width-wide) > 0.1 && math.Abs(x.Flat.Height-wide) < 0.1 {
+		x.Flat = x.Flat.QuarterTurned()
+	}
+	return x
+}
+
 // byMM writes the size of a drawing.
 func (m benchStation) byMM(d drawing.Drawing) string {
 	to := func(mm float64) measure.Length { return measure.Round(mm * float64(measure.Millimetre)) }
@@ -137,11 +148,53 @@ func PieceOf(j job.Job, shop job.Shop, id string) (BenchPiece, bool) {
 	m, c, p := benchOf(j, shop)
 	list := m.pieces(c, p)
 	if at := slices.IndexFunc(list, func(x BenchPiece) bool { return x.ID == id }); at >= 0 {
-		list[at].Flat = list[at].Flat.Level()
-		return list[at], true
+		return list[at].level(), true
 	}
 	return BenchPiece{}, false
 }
+
+// Table is all that a worksheet is written from: the plan, and the pieces exactly, each with its
+// sheet lying level.
+type Table struct {
+	Plan   Plan
+	Pieces []BenchPiece
+	Job    job.Job
+	Shop   job.Shop
+	// Made is the envelope, Kind its construction.
+	Made blank.Made
+	Kind *blank.Construction
+	// Enveloped is set unless the card goes without one.
+	Enveloped bool
+	// Thick is what the closed piece measures.
+	Thick measure.Length
+}
+
+// TableOf works a job out for the bench.
+func TableOf(j job.Job, shop job.Shop) Table {
+	m, c, p := benchOf(j, shop)
+	t := Table{Plan: p, Pieces: m.pieces(c, p), Job: j, Shop: shop, Made: c.Made, Kind: c.Kind, Enveloped: !j.Mail.WithoutEnvelope(), Thick: m.Thick().Used}
+	for i := range t.Pieces {
+		t.Pieces[i] = t.Pieces[i].level()
+	}
+	return t
+}
+
+// Piece is one of the pieces; false where there is none of that ID.
+func (t Table) Piece(id string) (BenchPiece, bool) {
+	for _, x := range t.Pieces {
+		if x.ID == id {
+			return x, true
+		}
+	}
+	return BenchPiece{}, false
+}
+
+// The IDs of the pieces that are no parts of the card.
+const (
+	BlankPiece = blankPiece
+	LinerPiece = linerPiece
+	GaugePiece = gaugePiece
+)
 
 // benchOf works out what the files of a job are made of.
 func benchOf(j job.Job, shop job.Shop) (benchStation, compare.Candidate, Plan) {

@@ -51,10 +51,16 @@ type StockPlan struct {
 	Unfinished bool          `json:"unfinished"`
 	Choices    []SheetChoice `json:"choices"`
 	Notes      []say.Note    `json:"notes"`
+	// Saved are the middles of papers that are cut out, and what is made of them.
+	Saved []piece.Saved `json:"-"`
+	// Unfit are the places of the pieces that the sheet does not give.
+	Unfit []int `json:"-"`
 }
 
 // PieceLine is one line of the order.
 type PieceLine struct {
+	// ID is that of the piece at the bench.
+	ID    string `json:"-"`
 	Name  string `json:"name"`
 	Size  string `json:"size"`
 	Count int    `json:"count"`
@@ -130,6 +136,17 @@ func (m paperStation) envelopesToTake(c compare.Candidate) []say.Note {
 // cutNames are what is cut that is no part of the card is called.
 var cutNames = map[piece.Role]string{piece.BlankRole: "Envelope blank", piece.LinerRole: "Envelope liner"}
 
+// pieceID is what something that is cut is at the bench.
+func pieceID(c piece.Cut) string {
+	switch c.Role {
+	case piece.BlankRole:
+		return blankPiece
+	case piece.LinerRole:
+		return linerPiece
+	}
+	return c.ID
+}
+
 // cutName is what something that is cut is called.
 func cutName(c piece.Cut) string {
 	if c.Role == piece.PartRole {
@@ -193,8 +210,9 @@ func (m paperStation) stockPlan(o piece.Order, steps int) StockPlan {
 	sheets := m.Shop().SheetsFor(o.Stock)
 	p := StockPlan{ID: o.Stock.ID, Name: o.Stock.Name, Pieces: []PieceLine{}, Layouts: []LayoutPlan{}, Steps: []StepPlan{}, Choices: []SheetChoice{}, Notes: []say.Note{}}
 	for _, q := range o.Cuts {
-		p.Pieces = append(p.Pieces, PieceLine{cutName(q), m.by(q.Size.Width, q.Size.Height), q.Count})
+		p.Pieces = append(p.Pieces, PieceLine{pieceID(q), cutName(q), m.by(q.Size.Width, q.Size.Height), q.Count})
 	}
+	p.Saved = o.Saved
 	for _, s := range o.Saved {
 		p.Notes = append(p.Notes, say.Fine.Says(m.savedWords(s)))
 	}
@@ -237,6 +255,7 @@ func (m paperStation) choiceWords(o piece.Order, t tried) string {
 // takeTried fills in the plan of the sheet that is taken.
 func (m paperStation) takeTried(p *StockPlan, o piece.Order, t tried) {
 	p.Sheet, p.SheetName, p.Width, p.Height = t.sheet.ID, t.sheet.Name, t.sheet.Width, t.sheet.Height
+	p.Unfit = t.plan.Unfit
 	p.Sheets, p.Settings, p.Proven, p.Unfinished = t.plan.Sheets, len(t.plan.Steps), t.plan.Proven(), t.plan.Unfinished
 	for _, name := range t.on.Against {
 		p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("The fold of “%s” runs across the grain on %s, so that its pattern is upright. Turn the design, or choose the other fold.", name, t.sheet.Name)))

@@ -1,0 +1,85 @@
+package worksheet
+
+import (
+	"slices"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/drawing"
+	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+)
+
+// writer writes one worksheet.
+type writer struct {
+	plan.Table
+	tools job.Tools
+	tick  measure.Length
+	out   Worksheet
+	// scores counts those of each piece, lines are where they run.
+	scores map[string]int
+}
+
+// Write writes the worksheet of a job.
+func Write(t plan.Table) Worksheet {
+	w := writer{Table: t, tools: t.Shop.Tools, tick: t.Shop.Style().Tick, scores: map[string]int{}}
+	w.put(Step{Act: Before, Count: t.Job.Count})
+	for _, s := range t.Plan.Paper.Stocks {
+		w.cutStock(s)
+	}
+	for _, x := range t.Pieces {
+		if x.Count > 0 && !slices.Contains(w.out.Missing, x.ID) {
+			w.shape(x)
+		}
+	}
+	w.cutDown()
+	w.assemble()
+	return w.out
+}
+
+func (w *writer) put(s Step) { w.out.Steps = append(w.out.Steps, s) }
+
+// shape makes what is drawn on a piece that is cut: fold lines, then what lies inside, then what
+// falls off its corners.
+func (w *writer) shape(x plan.BenchPiece) {
+	if w.Kind.Bought && x.ID == plan.BlankPiece {
+		return // it is cut as it is sold
+	}
+	b := w.shapeOf(x)
+	if !b.settable() {
+		w.put(Step{Act: Trace, Tool: w.cuttingTool(), Piece: x.ID, Count: x.Count, Template: x.ID, Up: Shown, Why: NoTick})
+		return
+	}
+	for _, s := range b.steps() {
+		w.put(s)
+	}
+}
+
+// cuttingTool is what cuts by hand.
+func (w *writer) cuttingTool() blank.ToolID {
+	if w.tools.Has(job.KnifeTool) {
+		return job.KnifeTool
+	}
+	return job.ScissorsTool
+}
+
+// hair is a distance in millimetres that is nothing at the bench.
+const hair = 0.002
+
+// nm is a length of so many millimetres.
+func nm(mm float64) measure.Length { return measure.Round(mm * float64(measure.Millimetre)) }
+
+// ticked is a length that rulers show and that is the same as this one, as far as a hand can
+// tell: on the shop's tick, else in half millimetres or in sixty-fourths.
+func (w *writer) ticked(mm float64) (measure.Length, bool) {
+	for _, tick := range []measure.Length{w.tick, measure.Millimetre / 2, measure.Inch / 64} {
+		l := nm(mm).Near(tick)
+		if off := l.Millimetres() - mm; l > 0 && off < hair && off > -hair {
+			return l, true
+		}
+	}
+	return 0, false
+}
+
+// outlineOf is what of a drawing is cut first, the box round it.
+func outlineOf(d drawing.Drawing) (wide, high float64) { return d.Width, d.Height }
