@@ -25,7 +25,7 @@ const (
 	EndsNear, EndsFar, endsEach, endsPunch     Role = "ends near", "ends far", "ends each", "ends punch"
 	topEach, bottomEach                        Role = "top each", "bottom each"
 	cornersCheck                               Role = "corners check"
-	sidesScrap, endsScrap                      Role = "sides scrap", "ends scrap"
+	SidesScrap, EndsScrap                      Role = "sides scrap", "ends scrap"
 	sidesCheck, endsCheck                      Role = "sides check", "ends check"
 )
 
@@ -179,7 +179,7 @@ func (d Diamond) doubled(w DiamondWay) DiamondWay {
 	case RoundWay:
 		// Scrap as thick as the card makes both creases with its edges.
 		for i := range w.Scores {
-			if w.Scores[i].Role == sidesScrap || w.Scores[i].Role == endsScrap {
+			if w.Scores[i].Role == SidesScrap || w.Scores[i].Role == EndsScrap {
 				w.Scores[i].At -= 2 * beside
 				w.Scores[i].Exact -= 2 * beside
 			}
@@ -290,7 +290,7 @@ func round(d Diamond) DiamondWay {
 		w.Scores = append(w.Scores, score(role, across, crease))
 		return (d.Diagonal() - float64(across)) / 2
 	}
-	a, b := set(sidesScrap, d.CreaseWidth), set(endsScrap, d.CreaseHeight)
+	a, b := set(SidesScrap, d.CreaseWidth), set(EndsScrap, d.CreaseHeight)
 	tick := d.Spec.Style.Tick
 	w.Scores = append(w.Scores, check(sidesCheck, measure.Round(a), tick), check(endsCheck, measure.Round(b), tick))
 	w.flaps = Flaps{Left: a, Right: a, Top: b, Bottom: b}

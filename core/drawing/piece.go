@@ -61,17 +61,17 @@ func Outline(part string, p blank.Polygon) Drawing {
 	return d
 }
 
-// Within draws a shape that is cut from a rectangle of a size, and what falls off that. What of it
-// is larger than the rectangle, by less than a tick, is left out.
+// Within draws a shape that is cut from a rectangle of a size, and what falls off that. A shape that
+// is larger than the rectangle, by less than a tick, is made as much smaller.
 func Within(part string, p blank.Polygon, size card.Size) Drawing {
 	w, h := size.Width.Millimetres(), size.Height.Millimetres()
 	if len(p) == 0 {
 		return plain(w, h)
 	}
-	x0, y0, _, _ := p.Box()
+	x0, y0, x1, y1 := p.Box()
 	shape := make(blank.Polygon, len(p))
 	for i, q := range p {
-		shape[i] = blank.Point{X: min(q.X-x0, w), Y: min(q.Y-y0, h)}
+		shape[i] = blank.Point{X: (q.X - x0) * w / (x1 - x0), Y: (q.Y - y0) * h / (y1 - y0)}
 	}
 	n := blank.Net{Sheet: Box(0, 0, w, h), Panels: []blank.Panel{{ID: part, Outline: shape}}}.Cut()
 	d := Drawing{Width: w, Height: h, Shapes: []Shape{}, Labels: []Label{}}

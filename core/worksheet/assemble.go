@@ -83,7 +83,9 @@ func (w *writer) foldsOf(id string) (list []int) {
 	for _, s := range w.out.Steps {
 		switch {
 		case s.Piece != id:
-		case s.Act == Score && !slices.Contains(list, s.Number):
+		case s.Act == Round:
+			return s.Folds
+		case (s.Act == Score || s.Act == Punch) && !slices.Contains(list, s.Number):
 			list = append(list, s.Number)
 		case s.Act == Trace:
 			return []int{0} // all that the template shows

@@ -13,7 +13,7 @@ import (
 
 // plan works the steps of a piece out; it is odd where one of them cannot be set.
 func (s *shaping) plan() {
-	if s.punched() {
+	if s.punched() || s.round() {
 		return
 	}
 	// Lines from edge to edge come first: others end at them.
@@ -179,7 +179,7 @@ func (s *shaping) fromCorners(step *Step, r run, near, far Corner) bool {
 	}
 	corner := s.w.tools.CornerAt
 	why := NoTool
-	if way.ID != blank.EdgeWay && way.ID != blank.RoundWay {
+	if way.ID != blank.EdgeWay && way.ID != blank.RoundWay && way.ID != blank.CentreWay {
 		for _, f := range list {
 			l, ok := s.w.ticked(f.at + corner.Millimetres())
 			if !ok || !s.w.tools.Corner() {
@@ -187,6 +187,14 @@ func (s *shaping) fromCorners(step *Step, r run, near, far Corner) bool {
 			}
 			if why = s.w.boardSets(l); why == Usual {
 				step.Tool, step.Corner, step.At = blank.ScoreBoard, f.corner, l
+				return true
+			}
+		}
+	}
+	if way.ID == blank.CentreWay {
+		for _, f := range list {
+			if l, ok := s.w.ticked(diagonal/2 - f.at); ok {
+				step.Tool, step.Corner, step.At, step.Middle, step.Why = job.FolderTool, f.corner, l, true, Usual
 				return true
 			}
 		}
@@ -251,6 +259,10 @@ func (s *shaping) away() {
 // chains are the stretches of an outline that do not lie on an edge of the sheet, each from edge
 // to edge.
 func (s *shaping) chains(p blank.Polygon) (list []blank.Polygon) {
+	if p.Area() <= s.wide*s.high/2 {
+		s.odd = true // the larger part would fall off, which no hand expects
+		return nil
+	}
 	p = straightened(p)
 	start := slices.IndexFunc(p, func(q blank.Point) bool { return s.edges(q) > 0 })
 	if start < 0 {
@@ -395,10 +407,4 @@ func (s *shaping) on(r run, p blank.Point) bool {
 		return false
 	}
 	return slices.ContainsFunc(r.parts, func(part [2]float64) bool { return along > part[0]-5*hair && along < part[1]+5*hair })
-}
-
-// punched makes a blank with a punch board, where that is its way: a notch on each edge, the
-// sheet turned a quarter between them.
-func (s *shaping) punched() bool {
-	return false
 }

@@ -106,6 +106,8 @@ type Step struct {
 	Fence  Edge
 	Corner Corner
 	At     measure.Length
+	// Middle is set where At is measured from the middle of the sheet towards the corner.
+	Middle bool
 	// From and To are where a line begins and ends, from the top or the left; none where it goes
 	// from edge to edge.
 	From, To measure.Length

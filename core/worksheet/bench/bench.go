@@ -41,11 +41,11 @@ type Crease struct {
 }
 
 // Tools are the tools as the hand knows them: the trimmer's longest cut, how far its ruler and the
-// board reach, how far apart the board's grooves are, what its corner plate reads at the corner;
+// board reach, how far apart the board's grooves are, what its corner plate reads at the corner, how deep the punch notches;
 // zero where that is no bound. Tick is what a hand can set.
 type Tools struct {
-	Cut, Ruler, Reach, Groove, CornerAt, Tick measure.Length
-	Plunges                                   bool
+	Cut, Ruler, Reach, Groove, CornerAt, Notch, Tick measure.Length
+	Plunges                                          bool
 }
 
 // Bench is what lies on the table.
@@ -86,6 +86,7 @@ var acts = map[worksheet.Act]func(*Bench, worksheet.Step) error{
 		return nil
 	},
 	worksheet.Take: (*Bench).take, worksheet.Cut: (*Bench).cut, worksheet.CutOut: (*Bench).cutOut, worksheet.Score: (*Bench).score,
+	worksheet.Punch: (*Bench).punch, worksheet.Round: (*Bench).round,
 	worksheet.Slit: (*Bench).slit, worksheet.Snip: (*Bench).snip, worksheet.Trace: (*Bench).trace, worksheet.Fold: (*Bench).fold,
 	worksheet.Try: (*Bench).try, worksheet.Glue: (*Bench).glue, worksheet.Dry: (*Bench).dryUp, worksheet.Clean: (*Bench).there,
 	worksheet.Decorate: (*Bench).decorate, worksheet.Address: (*Bench).address, worksheet.Fill: (*Bench).fill, worksheet.Seal: (*Bench).seal,

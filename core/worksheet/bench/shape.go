@@ -36,6 +36,9 @@ func (b *Bench) score(s worksheet.Step) error {
 		if s.Tool != blank.ScoreBoard {
 			reading = at / math.Sqrt2 // marked on both edges
 		}
+		if s.Middle {
+			reading = (p.Width+p.Height)/2/math.Sqrt2 - at
+		}
 		c = b.acrossCorner(p, s, reading)
 	default:
 		return fmt.Errorf("nothing says how %q lies", s.Piece)
@@ -71,6 +74,67 @@ func (b *Bench) between(p *Piece, s worksheet.Step, c Crease) (Crease, error) {
 		*end = at
 	}
 	return c, nil
+}
+
+// punch notches the edge that is up, so far from its left end, and scores from the notch to the
+// edge at its left.
+func (b *Bench) punch(s worksheet.Step) error {
+	p, err := b.piece(s)
+	if err != nil {
+		return err
+	}
+	if err := b.settable(s.At); err != nil || s.Number <= 0 || s.Tool != blank.PunchBoard || b.tools.Reach > 0 && p.Width > b.tools.Reach.Millimetres() {
+		return fmt.Errorf("the notch of %q: %w", s.Piece, err)
+	}
+	k, at := b.tools.Notch.Millimetres(), b.set(s.At)
+	// With the edge up: u to the right along it, v into the sheet.
+	place := func(u, v float64) blank.Point {
+		switch s.Fence {
+		case worksheet.Right:
+			return blank.Point{X: p.Width - v, Y: u}
+		case worksheet.Bottom:
+			return blank.Point{X: p.Width - u, Y: p.Height - v}
+		case worksheet.Left:
+			return blank.Point{X: v, Y: p.Height - u}
+		}
+		return blank.Point{X: u, Y: v}
+	}
+	if s.Fence == "" || len(p.Creases[s.Number]) > 0 {
+		return fmt.Errorf("nothing says which edge of %q is up, or it is punched twice", s.Piece)
+	}
+	p.Away = append(p.Away, blank.Polygon{place(at-k, 0), place(at+k, 0), place(at, k)})
+	// The rib runs on beyond the notch, to both edges.
+	c := b.acrossCorner(p, worksheet.Step{Corner: cornerLeftOf[s.Fence]}, (at+k)/math.Sqrt2)
+	c.Up = s.Up
+	p.Creases[s.Number] = []Crease{c}
+	return nil
+}
+
+// cornerLeftOf is the corner at the left end of an edge that is up.
+var cornerLeftOf = map[worksheet.Edge]worksheet.Corner{
+	worksheet.Top: worksheet.TopLeft, worksheet.Right: worksheet.TopRight, worksheet.Bottom: worksheet.BottomRight, worksheet.Left: worksheet.BottomLeft,
+}
+
+// round folds a sheet over scrap that lies in its middle, square to its points.
+func (b *Bench) round(s worksheet.Step) error {
+	p, err := b.piece(s)
+	if err != nil {
+		return err
+	}
+	if s.Size.Width <= 0 || s.Size.Height <= 0 || len(s.Folds) != 4 || s.Up == "" {
+		return fmt.Errorf("nothing says round what %q is folded", s.Piece)
+	}
+	centre := (p.Width + p.Height) / 2 / math.Sqrt2
+	ends, sides := b.set(s.Size.Height)/2, b.set(s.Size.Width)/2
+	for i, line := range []struct {
+		corner worksheet.Corner
+		far    float64
+	}{{worksheet.TopLeft, centre - ends}, {worksheet.TopLeft, centre + ends}, {worksheet.BottomLeft, centre - sides}, {worksheet.BottomLeft, centre + sides}} {
+		c := b.acrossCorner(p, worksheet.Step{Corner: line.corner}, line.far)
+		c.Up = s.Up
+		p.Creases[s.Folds[i]] = []Crease{c}
+	}
+	return nil
 }
 
 // alongEdge is a line parallel to an edge, from edge to edge or between two places on it.
