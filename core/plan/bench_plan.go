@@ -55,7 +55,7 @@ type benchStation struct{ maker }
 // bench is the station's account, for one who looks at it; empty for others.
 func (m benchStation) bench(c compare.Candidate, p Plan) BenchPlan {
 	b := BenchPlan{Pieces: []BenchPiece{}, Cutter: []string{}, Notes: []say.Note{}}
-	if !m.open.shows("bench/pieces", "bench/cutter") {
+	if !m.open.shows("bench/steps", "bench/pieces", "bench/tools", "bench/cutter") {
 		return b
 	}
 	b.Pieces = m.pieces(c, p)

@@ -18,7 +18,7 @@ var shownBy = map[plan.Open][][]string{
 	"envelope/choose": {{"Envelope", "Comparison"}, {"Envelope", "Fits"}, {"Envelope", "Misses"}}, "envelope/sizes": {{"Envelope", "Sizes"}}, "envelope/recipe": {{"Recipe"}},
 	"card/sums": {{"Card", "How"}}, "envelope/sums": {{"Envelope", "How"}},
 	"mail/checks": {{"Mail", "Classes"}}, "mail/fixes": {{"Mail", "Remedies"}}, "mail/destinations": {{"Mail", "Everywhere"}},
-	"bench/pieces": {{"Bench"}}, "bench/cutter": {{"Bench"}},
+	"bench/steps": {{"Bench"}}, "bench/pieces": {{"Bench"}}, "bench/tools": {{"Bench"}}, "bench/cutter": {{"Bench"}},
 }
 
 // A plan for one drawer says what the whole plan says, and leaves out only what another

@@ -554,6 +554,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/worksheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What is done at the bench, step by step, for the tools on the shelf */
+        post: operations["writeWorksheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -574,6 +591,8 @@ export interface components {
         Adhesive: {
             holds?: string[];
             id: string;
+            /** Format: int64 */
+            minutes?: number;
             name: string;
             off?: boolean;
             offSince?: string;
@@ -646,6 +665,23 @@ export interface components {
             notes: components["schemas"]["Note"][];
             pieces: components["schemas"]["BenchPiece"][];
             sentence: components["schemas"]["Sentence"];
+        };
+        BenchStep: {
+            act: string;
+            caution: string;
+            check: string;
+            /** Format: int64 */
+            count: number;
+            drawing: string;
+            flat: components["schemas"]["Drawing"];
+            how: string[];
+            /** Format: int64 */
+            minutes: number;
+            name: string;
+            number: string;
+            piece: string;
+            says: components["schemas"]["Sentence"];
+            size: string;
         };
         BlankPlan: {
             alignment?: string;
@@ -1517,6 +1553,18 @@ export interface components {
             off?: boolean;
             offSince?: string;
         };
+        Owned: {
+            board?: string;
+            cutter?: string;
+            embosser?: string;
+            folder?: string;
+            knife?: string;
+            pegs?: string;
+            punch?: string;
+            rounder?: string;
+            scissors?: string;
+            trimmer?: string;
+        };
         OwnedEnvelope: {
             /** Format: int64 */
             cents?: number;
@@ -2246,15 +2294,27 @@ export interface components {
             };
             /** Format: int64 */
             cornerAt: number;
+            cornerPlate?: string;
             cutter?: components["schemas"]["Cutter"];
             /** Format: int64 */
             groove?: number;
             /** Format: int64 */
             notchDepth: number;
+            owned?: components["schemas"]["Owned"];
+            plunges?: string;
             /** Format: int64 */
             reach?: number;
             /** Format: int64 */
+            roundRadius?: number;
+            /** Format: int64 */
+            ruler?: number;
+            /** Format: int64 */
+            straightedge?: number;
+            /** Format: int64 */
+            throat?: number;
+            /** Format: int64 */
             trimmerLength: number;
+            trimmerScores?: string;
         };
         TroubleBody: {
             text: string;
@@ -2299,6 +2359,14 @@ export interface components {
         When: {
             measure: string;
             over: string;
+        };
+        Worksheet: {
+            missing: string[];
+            sentence: components["schemas"]["Sentence"];
+            steps: components["schemas"]["BenchStep"][];
+        };
+        WriteWorksheetRequest: {
+            job: components["schemas"]["Job"];
         };
     };
     responses: never;
@@ -3510,6 +3578,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TroubleBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    writeWorksheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WriteWorksheetRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Worksheet"];
                 };
             };
             /** @description Error */

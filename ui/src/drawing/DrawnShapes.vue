@@ -64,7 +64,10 @@ function filled(shape: Shape) {
         v-if="!shape.closed"
         :class="[
           look(shape),
-          { lit: shape.field && lit === shape.field, inside: shape.inside && shape.kind === 'score' },
+          {
+            lit: shape.part === 'new' || (shape.field && lit === shape.field),
+            inside: shape.inside && shape.kind === 'score',
+          },
         ]"
         :x1="shape.corners[0]!.x * s"
         :y1="shape.corners[0]!.y * s"
@@ -75,7 +78,7 @@ function filled(shape: Shape) {
       />
       <path
         v-else
-        :class="[look(shape), { lit: shape.field && lit === shape.field }]"
+        :class="[look(shape), { lit: shape.part === 'new' || (shape.field && lit === shape.field) }]"
         :d="path(shape)"
         :style="shape === outline && !fine ? { fill: filled(shape) } : undefined"
         :fill="shape === outline ? undefined : filled(shape)"

@@ -7,6 +7,9 @@ import type { JobInHand } from '../../job/useJob'
 import StationLayout from '../StationLayout.vue'
 import CutterDrawer from './CutterDrawer.vue'
 import PieceFiles from './PieceFiles.vue'
+import StepList from './StepList.vue'
+import ToolsDrawer from './ToolsDrawer.vue'
+import { useWorksheet } from './useWorksheet'
 
 const props = defineProps<{ job: JobInHand }>()
 
@@ -15,14 +18,33 @@ const bench = computed(() => plan.value.bench)
 const blank = computed(() => plan.value.envelope.blank)
 
 const chosen = ref('')
+const at = ref(0)
+const { sheet, failure } = useWorksheet(
+  () => props.job.job.value,
+  () => props.job.shopVersion.value,
+)
+const step = computed(() => sheet.value?.steps[Math.min(at.value, sheet.value.steps.length - 1)])
 const piece = computed(() => bench.value.pieces.find((p) => p.id === chosen.value) ?? bench.value.pieces[0])
 </script>
 
 <template>
   <StationLayout station="bench" :sentence="bench.sentence" :notes="bench.notes">
-    <template #drawing>
+    <template #drawing="{ drawer }">
+      <template v-if="drawer === 'steps'">
+        <FlatDrawing
+          v-if="step && step.flat.shapes.length"
+          :drawing="step.flat"
+          :size="step.size"
+          :unit="plan.unit"
+          :words="step.drawing"
+        />
+        <div v-else-if="step" class="nothing">
+          <p class="large">{{ step.name }}</p>
+          <p v-for="h in step.how.length ? step.how : [step.says.text]" :key="h">{{ h }}</p>
+        </div>
+      </template>
       <NetDrawing
-        v-if="piece?.id === 'envelope'"
+        v-else-if="piece?.id === 'envelope'"
         :drawing="blank.flat"
         :dimensions="[]"
         :size="blank.size"
@@ -38,6 +60,8 @@ const piece = computed(() => bench.value.pieces.find((p) => p.id === chosen.valu
         :words="piece.words"
       />
     </template>
+    <template #steps><StepList v-model="at" :sheet="sheet" :failure="failure" /></template>
+    <template #tools><ToolsDrawer /></template>
     <template #pieces>
       <PieceFiles
         v-if="piece"
@@ -51,3 +75,22 @@ const piece = computed(() => bench.value.pieces.find((p) => p.id === chosen.valu
     <template #cutter><CutterDrawer :paths="bench.cutter" /></template>
   </StationLayout>
 </template>
+
+<style scoped>
+.nothing {
+  display: grid;
+  gap: var(--gap);
+  align-content: center;
+  height: 100%;
+  max-width: 32em;
+  margin: 0 auto;
+  font-size: var(--size-number);
+}
+.nothing p {
+  margin: 0;
+}
+.nothing .large {
+  font-size: var(--size-title);
+  font-weight: 650;
+}
+</style>

@@ -1,0 +1,294 @@
+// Package page is a worksheet as a maker reads it: each step in words, with its number, how the
+// piece lies, what to check, what to mind, and a drawing of that very step. The drawings are made by
+// the simulated bench: what it has after a step is what the hand has.
+//
+//	sheet := page.Of(plan.TableOf(j, shop))
+package page
+
+import (
+	"fmt"
+	"strings"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/drawing"
+	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+	"yellowparcel/core/say"
+	"yellowparcel/core/worksheet"
+	"yellowparcel/core/worksheet/bench"
+)
+
+// Worksheet is a worksheet in words.
+type Worksheet struct {
+	Sentence say.Sentence `json:"sentence"`
+	Steps    []BenchStep  `json:"steps"`
+	// Missing says what cannot be made from the shelf.
+	Missing []string `json:"missing"`
+}
+
+// BenchStep is one step in words.
+type BenchStep struct {
+	Act  worksheet.Act `json:"act"`
+	Name string        `json:"name"`
+	// Piece is what it is done to, Count how many of it.
+	Piece string `json:"piece"`
+	Count int    `json:"count"`
+	// Number is what is set, large; empty where nothing is.
+	Number string       `json:"number"`
+	Says   say.Sentence `json:"says"`
+	// How says how it lies, what stays and what falls off.
+	How []string `json:"how"`
+	// Check is a measurement, or how to see it without a ruler; Caution what can hurt.
+	Check   string `json:"check"`
+	Caution string `json:"caution"`
+	// Minutes are for the timer.
+	Minutes int `json:"minutes"`
+	// Size is what is drawn.
+	Size string          `json:"size"`
+	Flat drawing.Drawing `json:"flat"`
+	// Drawing says what is drawn.
+	Drawing string `json:"drawing"`
+}
+
+// teller tells the steps of one worksheet.
+type teller struct {
+	plan.Table
+	style measure.Style
+	bench *bench.Bench
+	names map[string]string
+	guide measure.Length // where the trimmer's guide stands
+}
+
+// Of writes the worksheet of a job and tells it.
+func Of(t plan.Table) Worksheet {
+	w := worksheet.Write(t)
+	p := &teller{Table: t, style: t.Shop.Style(), bench: benchOf(t), names: map[string]string{}}
+	for _, x := range t.Pieces {
+		p.names[x.ID] = x.Name
+	}
+	for _, part := range t.Job.Parts {
+		p.names[part.ID] = part.Name
+	}
+	if line := t.Plan.Ticket[3]; t.Kind.Bought && line.ID == "sheet" {
+		p.names[plan.BlankPiece] = line.Value
+	}
+	sheet := Worksheet{Steps: []BenchStep{}, Missing: []string{}}
+	for _, id := range w.Missing {
+		sheet.Missing = append(sheet.Missing, p.name(id))
+	}
+	for _, s := range w.Steps {
+		sheet.Steps = append(sheet.Steps, p.step(s))
+	}
+	sheet.Sentence = say.That("[%s] for %s, with the tools on your shelf.", say.Plural(len(sheet.Steps), "step"), say.Plural(t.Job.Count, "card"))
+	return sheet
+}
+
+// benchOf is a bench with what is printed and what the tools are.
+func benchOf(t plan.Table) *bench.Bench {
+	prints := map[string]drawing.Drawing{}
+	for _, x := range t.Pieces {
+		prints[x.ID] = x.Flat
+	}
+	tools := t.Shop.Tools
+	return bench.New(prints, bench.Tools{
+		Cut: tools.TrimmerLength, Ruler: tools.Ruler, Reach: tools.Reach, Groove: tools.Groove, CornerAt: tools.CornerAt, Notch: tools.NotchDepth,
+		Tick: t.Shop.Style().Tick, Plunges: tools.Plunge(),
+	})
+}
+
+// name is what something on the bench is called.
+func (p teller) name(id string) string {
+	if n, ok := p.names[id]; ok {
+		return "“" + n + "”"
+	}
+	for _, s := range p.Plan.Paper.Stocks {
+		id = strings.Replace(id, " of "+s.ID, " of "+s.Name, 1)
+	}
+	for piece, n := range p.names {
+		if strings.HasSuffix(id, " of "+piece) || strings.HasSuffix(id, " for "+piece) || strings.Contains(id, " of "+piece+",") {
+			id = strings.Replace(id, piece, "“"+n+"”", 1)
+		}
+	}
+	return id
+}
+
+// short is what a sheet or a strip is called while its paper is on the table.
+func (p teller) short(id string) string {
+	if _, ok := p.names[id]; ok {
+		return p.name(id)
+	}
+	for _, s := range p.Plan.Paper.Stocks {
+		if at := strings.Index(id, " of "+s.ID); at >= 0 {
+			return id[:at] + strings.TrimPrefix(id[at:], " of "+s.ID)
+		}
+	}
+	return p.name(id)
+}
+
+// length writes what is set: on the tick, else as a ruler shows it.
+func (p teller) length(l measure.Length) string {
+	other := measure.Style{Unit: measure.Millimetres, Tick: measure.Millimetre / 2}
+	if p.style.Unit == other.Unit {
+		other = measure.Style{Unit: measure.Inches, Tick: measure.Inch / 64}
+	}
+	switch fine := (measure.Style{Unit: measure.Inches, Tick: measure.Inch / 64}); {
+	case !p.style.Rounds(l):
+		return p.style.Show(l)
+	case p.style.Unit == fine.Unit && !fine.Rounds(l):
+		return fine.Show(l)
+	case !other.Rounds(l):
+		return other.ShowUnit(l)
+	}
+	return p.style.Other(l)
+}
+
+// upWords are what the sides of a piece are called.
+func (p teller) upWords(piece string, up worksheet.Side) string {
+	sides := [2]string{"front", "back"}
+	switch piece {
+	case p.Job.Parts[0].ID:
+		sides = [2]string{"outside", "inside"}
+	case plan.BlankPiece, plan.LinerPiece:
+		sides = [2]string{"inside", "outside"}
+	}
+	if up == worksheet.Under {
+		return sides[1]
+	}
+	return sides[0]
+}
+
+// step tells one step and lets the bench do it.
+func (p *teller) step(s worksheet.Step) BenchStep {
+	slots := p.slots(s)
+	words := told[s.Act]
+	if s.Tool == job.TrimmerTool && s.Act == worksheet.Cut {
+		slots.Flag("set", p.guide == s.At)
+		p.guide = s.At
+	}
+	t := BenchStep{
+		Act: s.Act, Name: words.name, Piece: slots["piece"], Count: s.Count, Number: p.number(s), Says: slots.Sentence(words.says...), How: slots.Lines(words.how...),
+		Check: slots.Text(words.check...), Caution: slots.Text(words.caution...), Minutes: s.Minutes,
+	}
+	if t.How == nil {
+		t.How = []string{}
+	}
+	t.How = append(t.How, p.lines(s)...)
+	if why := slots.Text(whyWords[s.Why]...); why != "" {
+		t.How = append(t.How, why)
+	}
+	if s.Act == worksheet.Before {
+		t.How = p.before()
+	}
+	t.Flat = p.draw(s)
+	t.Size = p.style.Show(measure.Round(t.Flat.Width*float64(measure.Millimetre))) + " × " + p.style.Show(measure.Round(t.Flat.Height*float64(measure.Millimetre)))
+	t.Drawing = fmt.Sprintf("%s as it lies: %s", say.Capital(strings.Trim(slots["piece"], "“”")), t.Says.Text)
+	return t
+}
+
+// number is what of a step is read from a metre off.
+func (p teller) number(s worksheet.Step) string {
+	switch {
+	case s.At > 0:
+		return p.length(s.At)
+	case s.Minutes > 0:
+		return say.Plural(s.Minutes, "minute")
+	case s.Act == worksheet.Take || s.Act == worksheet.Round:
+		return p.style.Show(s.Size.Width) + " × " + p.style.Show(s.Size.Height)
+	}
+	return ""
+}
+
+// before is what is looked at before the first cut.
+func (p teller) before() (list []string) {
+	for _, line := range p.Plan.Ticket {
+		switch line.ID {
+		case "sheet", "ease", "mail":
+			list = append(list, line.Label+": "+line.Value+".")
+		}
+	}
+	if p.Enveloped {
+		left := p.Made.Way().EaseLeft().Worst
+		list = append(list, "Ease at worst, every cut half a tick off: "+p.style.Finest().Show(max(0, left))+" "+string(p.style.Unit)+".")
+	}
+	for _, s := range p.Plan.Paper.Stocks {
+		stock, _ := p.Shop.Stock(s.ID)
+		text := fmt.Sprintf("Paper: %s of %s, %s", say.Plural(s.Sheets, "sheet"), s.SheetName, s.Name)
+		switch {
+		case s.Sheets == 0:
+			continue
+		case stock.Have > 0 && stock.Have < s.Sheets:
+			text += fmt.Sprintf(". You have %d: buy %d more", stock.Have, s.Sheets-stock.Have)
+		case stock.Have > 0:
+			text += fmt.Sprintf(", of your %d", stock.Have)
+		}
+		list = append(list, text+".")
+	}
+	return list
+}
+
+// slots are what the words of a step are filled with.
+func (p teller) slots(s worksheet.Step) say.Slots {
+	out := say.Slots{
+		"piece": p.name(s.Piece), "all": all(s.Count), "tool": toolName(s.Tool), "up": p.upWords(s.Piece, s.Up), "unit": string(p.style.Unit),
+		"tolerance": p.style.Finest().ShowUnit(p.style.Tick / 2), "trimmer": p.style.ShowUnit(p.Shop.Tools.TrimmerLength),
+		"reach": p.style.ShowUnit(p.Shop.Tools.Reach), "groove": p.style.Finest().ShowUnit(p.Shop.Tools.Groove), "ruler": p.style.ShowUnit(p.Shop.Tools.Ruler),
+	}
+	set := func(name, text string, there bool) {
+		if there {
+			out[name] = text
+		}
+	}
+	out["count"], out["short"] = fmt.Sprint(s.Count), p.short(s.Piece)
+	set("at", p.length(s.At), s.At > 0)
+	set("edge", string(s.Fence), s.Fence != "")
+	set("corner", string(s.Corner), s.Corner != "")
+	set("keep", p.name(s.Keep), s.Keep != "")
+	set("off", p.name(s.Off), s.Off != "")
+	set("number", fmt.Sprint(s.Number), s.Number > 0)
+	set("onto", p.name(s.Onto), s.Onto != "")
+	set("size", p.style.Show(s.Size.Width)+" × "+p.style.Show(s.Size.Height), s.Size.Width > 0)
+	set("minutes", say.Plural(s.Minutes, "minute"), s.Minutes > 0)
+	set("from", p.length(s.From), s.To > 0 && s.From > 0)
+	set("to", p.length(s.To), s.To > 0)
+	set("start", fmt.Sprint(s.Between[0]), s.Between[0] > 0)
+	set("stop", fmt.Sprint(s.Between[1]), s.Between[1] > 0)
+	set("lines", say.Plural(len(s.Lines), "cut"), len(s.Lines) > 0)
+	if a, ok := p.Shop.Adhesive(p.Job.Envelope.Adhesive); ok {
+		out["adhesive"] = say.Lower(a.Name)
+	}
+	out.Flag("many", s.Count > 1)
+	out.Flag("trimmer cut", s.Tool == job.TrimmerTool)
+	out.Flag("by hand", s.Tool == job.KnifeTool || s.Tool == job.ScissorsTool)
+	out.Flag("knife", s.Tool == job.KnifeTool)
+	out.Flag("board", s.Tool == blank.ScoreBoard)
+	out.Flag("folder", s.Tool == job.FolderTool)
+	out.Flag("middle", s.Middle)
+	out.Flag("turned", s.KeepTurned)
+	out.Flag("as it is", s.Act == worksheet.Cut && s.At == 0)
+	out.Flag("both layers", s.Act == worksheet.Cut && s.Piece == plan.BlankPiece && p.Kind.Bought)
+	out.Flag("own", s.Piece == s.Onto && s.Onto != "")
+	out.Flag("pegs", s.Tool == job.PegsTool)
+	out.Flag("template", s.Template != "" && s.Act == worksheet.Trace)
+	out.Flag("ready", s.Template != "" && s.Act == worksheet.Take)
+	out.Flag("one fold", len(s.Folds) == 1 && s.Folds[0] > 0)
+	out.Flag("bought", p.Kind.Bought)
+	out.Flag("by scores", s.Between != [2]int{})
+	return out
+}
+
+func all(n int) string {
+	if n == 1 {
+		return "it"
+	}
+	return fmt.Sprintf("all %d", n)
+}
+
+func toolName(id blank.ToolID) string {
+	for _, t := range job.BenchTools() {
+		if t.ID == id {
+			return say.Lower(t.Name)
+		}
+	}
+	return "hand"
+}

@@ -1,0 +1,185 @@
+package page_test
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/field"
+	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+	"yellowparcel/core/worksheet"
+	"yellowparcel/core/worksheet/page"
+	"yellowparcel/demo"
+)
+
+// sheets are the worksheets of the sample jobs, in every construction, with tools and without.
+func sheets(t *testing.T, each func(plan.Table, worksheet.Worksheet, page.Worksheet)) {
+	t.Helper()
+	for _, tools := range []job.Owned{{}, {Trimmer: field.No, Board: field.No, Scissors: field.No, Pegs: field.Yes}, {Board: field.No, Knife: field.No}} {
+		for _, unit := range []measure.Unit{measure.Inches, measure.Millimetres} {
+			shop := demo.Shop()
+			shop.Unit, shop.Tools.Owned = unit, tools
+			for _, j := range demo.Jobs() {
+				for _, k := range blank.Constructions() {
+					j.Envelope.Construction = k.ID
+					if len(plan.Check(j, shop)) == 0 {
+						table := plan.TableOf(j, shop)
+						each(table, worksheet.Write(table), page.Of(table))
+					}
+				}
+			}
+		}
+	}
+}
+
+// Whatever a step's fields say is said in its words, so that who reads them does what the
+// simulated bench did.
+func TestWordsSayTheFields(t *testing.T) {
+	t.Parallel()
+	told := map[string]bool{}
+	sheets(t, func(table plan.Table, w worksheet.Worksheet, p page.Worksheet) {
+		if len(w.Steps) != len(p.Steps) {
+			t.Fatalf("%s: %d steps, %d told", table.Job.Name, len(w.Steps), len(p.Steps))
+		}
+		style := table.Shop.Style()
+		shown := func(l measure.Length) string {
+			switch {
+			case !style.Rounds(l):
+				return style.Show(l)
+			case l%(measure.Inch/64) == 0: // as any ruler in inches shows it
+				return measure.Style{Unit: measure.Inches, Tick: measure.Inch / 64}.Show(l)
+			case l%(measure.Millimetre/2) == 0:
+				return measure.Style{Unit: measure.Millimetres, Tick: measure.Millimetre / 2}.Show(l)
+			}
+			return style.Other(l)
+		}
+		for i, s := range w.Steps {
+			step := p.Steps[i]
+			all := step.Says.Text + " " + strings.Join(step.How, " ") + " " + step.Check
+			var want []string
+			if s.At > 0 {
+				want = append(want, shown(s.At))
+				if step.Number != shown(s.At) && !strings.HasPrefix(step.Number, shown(s.At)) {
+					t.Errorf("the number of %q is %q", step.Says.Text, step.Number)
+				}
+			}
+			for _, f := range []string{string(s.Fence), string(s.Corner)} {
+				if f != "" {
+					want = append(want, f)
+				}
+			}
+			if s.Number > 0 {
+				want = append(want, fmt.Sprintf("score %d", s.Number))
+			}
+			for _, n := range s.Between {
+				if n > 0 {
+					want = append(want, fmt.Sprintf("score %d", n))
+				}
+			}
+			if s.To > 0 {
+				want = append(want, shown(s.To))
+			}
+			if s.Size.Width > 0 {
+				want = append(want, style.Show(s.Size.Width)+" × "+style.Show(s.Size.Height))
+			}
+			if s.Minutes > 0 {
+				want = append(want, fmt.Sprint(s.Minutes))
+			}
+			if s.Count > 1 && s.Act != worksheet.Before && s.Act != worksheet.Dry && s.Act != worksheet.Try && s.Act != worksheet.Take {
+				want = append(want, fmt.Sprintf("all %d", s.Count))
+			}
+			for _, line := range s.Lines {
+				for _, m := range line {
+					if m.Along > 0 {
+						want = append(want, shown(m.Along))
+					}
+					if m.Scores[0] > 0 {
+						want = append(want, fmt.Sprint(m.Scores[0]))
+					}
+					if m.Edge != "" {
+						want = append(want, string(m.Edge)+" edge")
+					}
+				}
+			}
+			if s.Act == worksheet.Score {
+				want = append(want, " is up")
+			}
+			for _, text := range want {
+				if !strings.Contains(all, text) {
+					t.Errorf("%s, step %d: %q says nothing of %q (%+v)", table.Job.Name, i+1, all, text, s)
+				}
+			}
+			if step.Name == "" || step.Says.Text == "" || strings.ContainsAny(all, "{}[]") || strings.Contains(step.Says.Text, "  ") {
+				t.Errorf("step %d, %s: %q", i+1, s.Act, all)
+			}
+			told[string(s.Act)] = true
+			for _, sentence := range strings.Split(step.Says.Text+" "+step.Check, ". ") {
+				if n := len(strings.Fields(sentence)); n > 24 {
+					t.Errorf("%d words: %s", n, sentence)
+				}
+			}
+		}
+	})
+	for _, act := range worksheet.Acts() {
+		switch act {
+		case worksheet.Round, worksheet.Punch, worksheet.CutOut, worksheet.Dry, worksheet.Slit:
+			continue // these need jobs of their own, below
+		}
+		if !told[string(act)] {
+			t.Errorf("no step told of %q", act)
+		}
+	}
+}
+
+// The first step is a look; a long drying has a timer; what the tools cannot is said why.
+func TestWorksheetOfTheSampleJob(t *testing.T) {
+	t.Parallel()
+	shop := demo.Shop()
+	j := demo.Jobs()[0]
+	p := page.Of(plan.TableOf(j, shop))
+	first := p.Steps[0]
+	if first.Name != "Before you cut" || len(first.How) < 4 || !strings.Contains(strings.Join(first.How, " "), "Goes as letter with a surcharge") || !strings.Contains(strings.Join(first.How, " "), "Ease at worst") {
+		t.Errorf("the first step: %+v", first)
+	}
+	var cuts []string
+	for _, s := range p.Steps {
+		if s.Act == worksheet.Cut || s.Act == worksheet.Score {
+			cuts = append(cuts, s.Says.Text)
+		}
+	}
+	// Worked out by pencil: bases of 10 3/4 × 5 3/8, two a sheet of 12 × 12, scored at 5 3/8.
+	if cuts[0] != "Set the guide to 10 3⁄4. Cut all 6 of sheet A." || cuts[1] != "Set the guide to 5 3⁄8. Cut all 6 of sheet A, strip 1." || cuts[2] != "Leave the guide at 5 3⁄8. Cut all 6 of sheet A, strip 2." {
+		t.Errorf("first %q, then %q", cuts[0], cuts[1])
+	}
+	shop.Tools.Owned.Trimmer, shop.Tools.Reach = field.No, 4*measure.Inch
+	for i := range shop.Adhesives {
+		shop.Adhesives[i].Minutes = 20
+	}
+	all := ""
+	for _, s := range page.Of(plan.TableOf(j, shop)).Steps {
+		all += s.Says.Text + " " + strings.Join(s.How, " ") + "\n"
+		if s.Act == worksheet.Dry && (s.Minutes != 20 || s.Number != "20 minutes") {
+			t.Errorf("drying: %+v", s)
+		}
+		if s.Act != worksheet.Before && len(s.Flat.Shapes) == 0 && s.Act != worksheet.Decorate {
+			t.Errorf("%s is not drawn", s.Says.Text)
+		}
+	}
+	for _, want := range []string{"There is no other tool for it on your shelf.", "Mark 5 3⁄8 from the left edge at both ends. Score along a ruler.", "Your board reads to 4 in at most.", "Hold for 20 minutes."} {
+		if !strings.Contains(all, want) {
+			t.Errorf("%q is not said in\n%s", want, all)
+		}
+	}
+}
+
+// A worksheet of a job with six pieces is there at once.
+func BenchmarkWorksheet(b *testing.B) {
+	table := plan.TableOf(demo.Jobs()[5], demo.Shop())
+	b.ReportMetric(float64(len(table.Pieces)), "pieces")
+	for b.Loop() {
+		page.Of(table)
+	}
+}

@@ -1,0 +1,224 @@
+package page
+
+import (
+	"fmt"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/job"
+	"yellowparcel/core/say"
+	"yellowparcel/core/worksheet"
+)
+
+// words are what is said of an act: its name, the sentence with its number, how it lies, a check and
+// a caution.
+type words struct {
+	name                      string
+	says, how, check, caution []say.Clause
+}
+
+// The cautions of blades.
+var (
+	bladeCaution = []say.Clause{
+		say.When("trimmer cut", "Keep your fingers behind the guard, and children away from the blade."),
+		say.When("knife", "Cut away from the hand that holds the ruler. Cap the knife when you put it down."),
+	}
+	mayTear = say.When("by hand", "Let the knife cut twice lightly, not once hard.")
+)
+
+// told are the words of every act.
+var told = map[worksheet.Act]words{
+	worksheet.Before: {name: "Before you cut", says: []say.Clause{say.Always("Look before the first cut: is this still what you want?")}},
+	worksheet.Take: {
+		name: "Take",
+		says: []say.Clause{
+			say.Unless("ready", "Take {count} of {piece}, [{size}] {unit}."), say.When("ready", "Take the {count} of {piece} that are cut already, [{size}] {unit}."),
+		},
+		how: []say.Clause{say.Unless("ready", "Pencil a small T at the top of the back: left, right, top and bottom are told from it.")},
+	},
+	worksheet.Cut: {
+		name: "Cut",
+		says: []say.Clause{
+			{Text: "Set the guide to [{at}]. Cut {all} of {short}.", If: "trimmer cut", Unless: "as it is,set"},
+			{Text: "Leave the guide at [{at}]. Cut {all} of {short}.", If: "trimmer cut,set", Unless: "as it is"},
+			{Text: "Mark [{at}] from the {edge} edge at both ends. Cut {all} of {short} from mark to mark.", If: "by hand", Unless: "as it is"},
+			say.When("as it is", "{piece} is the right size as it is: cut nothing."),
+		},
+		how: []say.Clause{
+			say.When("trimmer cut", "The {edge} edge of {piece} lies against the guide."),
+			say.When("by hand", "Lay the ruler over what stays of {piece}."),
+			{Text: "Cut both layers at once; what lies against the guide falls off.", If: "both layers"},
+			{Text: "What is measured is {keep}.", Unless: "both layers,as it is"},
+			{Text: "Turn it a quarter: it stands the other way.", If: "turned"},
+			{Text: "The rest is {off}: keep it.", If: "off", Unless: "both layers"},
+			{Text: "The rest falls off.", Unless: "off,both layers,as it is"},
+		},
+		check:   []say.Clause{{Text: "It measures {at} {unit}, give or take {tolerance}.", Unless: "both layers"}, say.When("both layers", "What fell off measures {at} {unit}, give or take {tolerance}.")},
+		caution: bladeCaution,
+	},
+	worksheet.CutOut: {
+		name: "Cut out", says: []say.Clause{say.Always("Cut the middle out of {all} of {piece}.")},
+		how:     []say.Clause{say.Always("The {up} is up. Mark the four corners first."), mayTear, say.When("off", "Keep what comes out: it is {off}.")},
+		check:   []say.Clause{say.Always("What is left all round is equally wide.")},
+		caution: bladeCaution,
+	},
+	worksheet.Score: {
+		name: "Score",
+		says: []say.Clause{
+			{Text: "Score {all} of {piece} at [{at}].", Unless: "folder"},
+			{Text: "Mark [{at}] from the {edge} edge at both ends. Score along a ruler.", If: "folder", Unless: "corner"},
+			{Text: "Mark [{at}] from the {corner} corner on both edges. Score from mark to mark.", If: "folder", Unless: "middle"},
+			{Text: "Mark [{at}] from the middle, towards the {corner} corner. Score across there.", If: "folder,middle"},
+			{Text: " Do {all} of {piece}.", If: "folder"},
+		},
+		how: []say.Clause{
+			{Text: "The {edge} edge lies against the fence.", Unless: "folder"},
+			{Text: "The {corner} corner lies in the corner plate.", If: "corner", Unless: "folder"},
+			say.Always("The {up} is up. This is score {number}."),
+			{Text: "Begin at {from} and stop at {to}."},
+			{Text: "Begin at the edge and stop at {to}.", Unless: "from"},
+			{Text: "Begin at score {start} and stop at score {stop}."},
+			{Text: "Begin at score {start} and go on to the edge.", Unless: "stop"},
+			{Text: "Begin at the edge and stop at score {stop}.", Unless: "start"},
+		},
+		check: []say.Clause{
+			{Text: "The score is {at} from the {edge} edge at both ends, give or take {tolerance}."},
+			{Text: "Fold the {corner} corner over lightly: its point lies square on the middle line.", Unless: "middle"},
+		},
+	},
+	worksheet.Punch: {
+		name: "Punch", says: []say.Clause{say.Always("Punch {all} of {piece} at [{at}] and score.")},
+		how:     []say.Clause{say.Always("The {edge} edge is up, the {up} side towards you. This is score {number}.")},
+		check:   []say.Clause{say.Always("The notch's point is {at} from the left end of that edge, give or take {tolerance}.")},
+		caution: []say.Clause{say.Always("Keep fingers out of the punch.")},
+	},
+	worksheet.Slit: {
+		name: "Slit", says: []say.Clause{say.Always("Cut {lines} into {all} of {piece}.")}, how: []say.Clause{mayTear},
+		check: []say.Clause{say.Always("Each slit stops at its score.")}, caution: bladeCaution,
+	},
+	worksheet.Snip: {
+		name: "Snip", says: []say.Clause{say.Always("Make {lines} at the edges of {all} of {piece}.")},
+		how:     []say.Clause{say.Always("The smaller part falls off each time.")},
+		check:   []say.Clause{say.Always("Fold it lightly: no corner stands out.")},
+		caution: bladeCaution,
+	},
+	worksheet.Trace: {
+		name: "Trace", says: []say.Clause{say.Always("Lay the print of {piece} on {all}, edge on edge. Score and cut what it shows.")},
+		how: []say.Clause{
+			say.Always("Print it at 100 % and measure its check bar."), say.Always("The {up} is up. Prick through both ends of every line."),
+			say.Always("Score the dashed lines first, then cut along the outline."),
+		},
+		check: []say.Clause{say.Always("The print's edges lie on the paper's edges all round.")}, caution: bladeCaution,
+	},
+	worksheet.Fold: {
+		name: "Fold", says: []say.Clause{say.When("one fold", "Fold {all} of {piece} on the score."), say.Unless("one fold", "Fold {all} of {piece} on every score.")},
+		how:   []say.Clause{say.Always("Press each fold with the {tool}, through scrap paper.")},
+		check: []say.Clause{say.Always("The edges meet all along.")},
+	},
+	worksheet.Round: {
+		name: "Fold round", says: []say.Clause{say.Always("Cut scrap of [{size}] {unit}. Lay it in the middle and fold the flaps over it.")},
+		how:   []say.Clause{say.Always("Its edges lie square to the points of {piece}. Fold the sides first, {all}.")},
+		check: []say.Clause{say.Always("Opposite points stand out by as much.")},
+	},
+	worksheet.Try: {
+		name: "Try", says: []say.Clause{
+			say.Unless("bought", "Fold one of {onto} without glue, and try {piece} in it."), say.When("bought", "Try {piece} in one of {onto}."),
+		},
+		check: []say.Clause{say.Always("It slides in and out without force.")},
+	},
+	worksheet.Glue: {
+		name: "Glue",
+		says: []say.Clause{
+			{Text: "Glue {all} of {piece} on {onto}.", Unless: "own"}, say.When("own", "Glue the seams of {all} with {adhesive}."),
+		},
+		how: []say.Clause{
+			{Text: "The {up} side. Lay it into one corner, slide it to its place, then press.", Unless: "own"},
+			say.When("own", "Glue thinly, and away from the inner edge."),
+		},
+		check: []say.Clause{
+			{Text: "Slide it into the corner below: what shows on the other two edges is twice its border.", Unless: "own"},
+			say.When("own", "Nothing sticks inside: slide a strip of paper in."),
+		},
+		caution: []say.Clause{say.Always("Hot glue burns and solvents smoke: open a window, and keep children off.")},
+	},
+	worksheet.Dry: {
+		name: "Dry", says: []say.Clause{say.Always("Hold for [{minutes}].")},
+		how: []say.Clause{say.When("pegs", "Hold each with pegs, scrap between."), say.Unless("pegs", "Lay a book on them, with scrap between.")},
+	},
+	worksheet.Clean: {
+		name: "Clean", says: []say.Clause{say.Always("Rub off what spread, before you fill {all}.")},
+	},
+	worksheet.Decorate: {name: "Decorate", says: []say.Clause{say.Always("Put {piece} on {all} of {onto}.")}, how: []say.Clause{say.Always("Its place is on the station Mail.")}},
+	worksheet.Address: {
+		name: "Address", says: []say.Clause{say.Always("Write the address on {all}.")},
+		how: []say.Clause{say.Always("On dark or patterned paper put a plain label.")}, check: []say.Clause{say.Always("Let the ink dry.")},
+	},
+	worksheet.Fill: {
+		name: "Fill", says: []say.Clause{say.Always("Put {piece} into {onto}, {all}.")}, check: []say.Clause{say.Always("The flap closes by itself.")},
+	},
+	worksheet.Seal: {name: "Seal", says: []say.Clause{say.Always("Close {all}.")}},
+}
+
+// whyWords say why a step is not done the usual way.
+var whyWords = map[worksheet.Why][]say.Clause{
+	worksheet.LongCut:     {say.Always("The cut is longer than your trimmer's {trimmer}.")},
+	worksheet.BeyondRuler: {say.Always("Your trimmer's guide stands out to {ruler} at most.")},
+	worksheet.BeyondReach: {say.Always("Your board reads to {reach} at most.")},
+	worksheet.NoGroove:    {say.Always("No groove of your board lies there: they are {groove} apart.")},
+	worksheet.NoTool:      {say.Always("There is no other tool for it on your shelf.")},
+	worksheet.NoTick:      {say.Always("Not every line of it can be set on a ruler, so it goes by a print.")},
+	worksheet.InsideSheet: {say.Always("Your trimmer cannot begin inside a sheet.")},
+}
+
+// againstWords are what stands on the drawing at the edge that the piece is laid by, cornerWords at
+// the corner.
+var (
+	againstWords = map[blank.ToolID]string{job.TrimmerTool: "guide", blank.ScoreBoard: "fence", blank.PunchBoard: "up", job.FolderTool: "measure", job.KnifeTool: "measure", job.ScissorsTool: "measure"}
+	cornerWords  = map[blank.ToolID]string{blank.ScoreBoard: "plate", job.FolderTool: "measure"}
+)
+
+// edgeWords name an edge.
+func edgeWords(e worksheet.Edge) string { return "the " + string(e) + " edge" }
+
+// lines say each cut of a step from mark to mark.
+func (p teller) lines(s worksheet.Step) (list []string) {
+	for _, line := range s.Lines {
+		text := ""
+		for i, m := range line {
+			switch {
+			case i == 0:
+				text = "From "
+			case i == len(line)-1:
+				text += " to "
+			default:
+				text += " by "
+			}
+			text += p.mark(m)
+		}
+		if s.Act == worksheet.CutOut {
+			text += " and back"
+		}
+		list = append(list, text+".")
+	}
+	return list
+}
+
+// mark says where a mark is.
+func (p teller) mark(m worksheet.Mark) string {
+	switch {
+	case m.In != nil:
+		return fmt.Sprintf("%s from the left and %s from the top", p.length(m.In[0]), p.length(m.In[1]))
+	case m.Corner != "":
+		return "the " + string(m.Corner) + " corner"
+	case m.Edge != "" && m.Scores[0] > 0 && m.Along > 0:
+		return fmt.Sprintf("%s in from %s on score %d", p.length(m.Along), edgeWords(m.Edge), m.Scores[0])
+	case m.Edge != "" && m.Scores[0] > 0:
+		return fmt.Sprintf("where score %d meets %s", m.Scores[0], edgeWords(m.Edge))
+	case m.Edge == worksheet.Left || m.Edge == worksheet.Right:
+		return fmt.Sprintf("%s down %s", p.length(m.Along), edgeWords(m.Edge))
+	case m.Edge != "":
+		return fmt.Sprintf("%s along %s", p.length(m.Along), edgeWords(m.Edge))
+	case m.Along > 0:
+		return fmt.Sprintf("%s on from where score %d crosses score %d", p.length(m.Along), m.Scores[0], m.Scores[1])
+	}
+	return fmt.Sprintf("where scores %d and %d cross", m.Scores[0], m.Scores[1])
+}

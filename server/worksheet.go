@@ -1,0 +1,36 @@
+package server
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"yellowparcel/core/job"
+	"yellowparcel/core/plan"
+	"yellowparcel/core/worksheet/page"
+)
+
+// worksheetRoutes tell a job's worksheet: of the job as it is edited, for the tools on the shelf.
+func (s *Server) worksheetRoutes() {
+	huma.Register(s.api, huma.Operation{OperationID: "writeWorksheet", Method: http.MethodPost, Path: "/api/worksheet", MaxBodyBytes: maxBody, Summary: "What is done at the bench, step by step, for the tools on the shelf"},
+		func(ctx context.Context, in *struct {
+			Body struct {
+				Job job.Job `json:"job"`
+			}
+		},
+		) (*struct{ Body page.Worksheet }, error) {
+			shop, err := s.shop(ctx)
+			if err != nil {
+				return nil, s.failed(err)
+			}
+			if problems := plan.Check(in.Body.Job, shop.Shop); len(problems) > 0 {
+				return nil, refuse("body.job", problems)
+			}
+			if err := s.planners.Acquire(ctx, 1); err != nil {
+				return nil, s.failed(err) // nobody waits for it any more
+			}
+			defer s.planners.Release(1)
+			return &struct{ Body page.Worksheet }{page.Of(plan.TableOf(in.Body.Job, shop.Shop))}, nil
+		})
+}
