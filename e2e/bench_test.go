@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"encoding/csv"
 	"encoding/xml"
+	"fmt"
 	"image/png"
 	"io"
 	"math"
@@ -35,7 +36,7 @@ func TestBenchFiles(t *testing.T) {
 	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
-	w.station("Meteor-night invitation", "bench")
+	w.station("Meteor-night invitation", "bench/pieces")
 	w.see(test("headline"), "Print or cut 3 pieces at true size, for 40 cards.")
 	if got := w.measured("[data-part=base]", "down", 25.4); math.Abs(got-10*25.4) > 0.4 {
 		t.Errorf("the base is drawn %.1f mm high", got)
@@ -120,5 +121,50 @@ func TestBenchCutter(t *testing.T) {
 	w.fill("field-tools.cutter.dash", "9")
 	w.Keyboard.MustType(input.Tab)
 	w.see(test("field-tools.cutter.dash"), "from 1/4 mm to 1 in")
+	w.quiet()
+}
+
+// A whole worksheet is stepped through: each step has its sentence and its drawing. Without a tool
+// it is another one.
+func TestWorksheetStepByStep(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.station("Meteor-night thanks, square", "bench/steps")
+	w.see(test("step-1"), "Before you cut")
+	w.see(test("makings"), "Of a hundred made so, the card goes into")
+	var of int
+	if _, err := fmt.Sscanf(w.text(test("step-place")), "Step 1 of %d", &of); err != nil || of < 20 {
+		t.Fatalf("%q: %v", w.text(test("step-place")), err)
+	}
+	said := ""
+	for i := 2; i <= of; i++ {
+		w.click(test("step-next"))
+		w.see(test("step-place"), fmt.Sprintf("Step %d of %d", i, of))
+		text := w.text(test(fmt.Sprintf("step-%d", i)))
+		if !strings.Contains(text, ".") {
+			t.Errorf("step %d says %q", i, text)
+		}
+		said += text + "\n"
+	}
+	// The pencil: bases of 10 3/4 from 12, scored at 5 3/8; the blank 8 13/16 square, scored at 3 3/8 and 9 1/16.
+	for _, want := range []string{"Set the guide to 10 3/4", "Leave the guide at 5 3/8", "at 5 3/8", "Set the guide to 8 13/16", "at 3 3/8", "at 9 1/16", "Write the address", "Close all 12."} {
+		if !strings.Contains(said, want) {
+			t.Errorf("no step says %q", want)
+		}
+	}
+	if !w.MustElement(test("step-next")).MustProperty("disabled").Bool() {
+		t.Error("it goes on after the last step")
+	}
+	if n := len(w.MustElements("[data-test=drawing-box] .lit")); n != 0 {
+		t.Errorf("the last step marks %d lines", n)
+	}
+	w.click(test("drawer-tools"))
+	w.choose("field-tools.owned.trimmer", "no")
+	w.click(test("drawer-steps"))
+	w.waitFor("steps without a trimmer", func() (string, bool) {
+		text := w.MustElement(test("drawer")).MustText()
+		return text, strings.Contains(plain(text), "Mark 10 3/4 from the left edge at both ends.")
+	})
 	w.quiet()
 }

@@ -11,6 +11,15 @@ import (
 	"yellowparcel/core/worksheet/page"
 )
 
+// WorksheetBody is a worksheet, and how often what it makes will do.
+type WorksheetBody struct {
+	page.Worksheet
+	Makings page.Makings `json:"makings"`
+}
+
+// makings is how many times it is tried: so that a hundredth is one.
+const makings = 1000
+
 // worksheetRoutes tell a job's worksheet: of the job as it is edited, for the tools on the shelf.
 func (s *Server) worksheetRoutes() {
 	huma.Register(s.api, huma.Operation{OperationID: "writeWorksheet", Method: http.MethodPost, Path: "/api/worksheet", MaxBodyBytes: maxBody, Summary: "What is done at the bench, step by step, for the tools on the shelf"},
@@ -19,7 +28,7 @@ func (s *Server) worksheetRoutes() {
 				Job job.Job `json:"job"`
 			}
 		},
-		) (*struct{ Body page.Worksheet }, error) {
+		) (*struct{ Body WorksheetBody }, error) {
 			shop, err := s.shop(ctx)
 			if err != nil {
 				return nil, s.failed(err)
@@ -31,6 +40,7 @@ func (s *Server) worksheetRoutes() {
 				return nil, s.failed(err) // nobody waits for it any more
 			}
 			defer s.planners.Release(1)
-			return &struct{ Body page.Worksheet }{page.Of(plan.TableOf(in.Body.Job, shop.Shop))}, nil
+			table := plan.TableOf(in.Body.Job, shop.Shop)
+			return &struct{ Body WorksheetBody }{WorksheetBody{page.Of(table), page.MakeMany(table, makings, 1)}}, nil
 		})
 }

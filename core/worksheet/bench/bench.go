@@ -52,8 +52,10 @@ type Tools struct {
 type Bench struct {
 	Pieces    map[string]*Piece
 	templates map[string]drawing.Drawing
+	settings  map[setting]float64
 	tools     Tools
-	// Wrong is how far a setting comes out off; nil for a perfect hand.
+	// Wrong is how far a setting comes out off, in millimetres; nil for a perfect hand. It is asked
+	// for each cut, and once for all scores of one setting, whose error repeats.
 	Wrong                                    func() float64
 	looked, tried, addressed, filled, sealed bool
 	glued, dry                               bool
@@ -61,7 +63,7 @@ type Bench struct {
 
 // New is an empty bench with what was printed at true size.
 func New(templates map[string]drawing.Drawing, tools Tools) *Bench {
-	return &Bench{Pieces: map[string]*Piece{}, templates: templates, tools: tools}
+	return &Bench{Pieces: map[string]*Piece{}, settings: map[setting]float64{}, templates: templates, tools: tools}
 }
 
 // Follow does one step, or says why a hand cannot.
@@ -149,13 +151,34 @@ func (b *Bench) take(s worksheet.Step) error {
 	return b.put(s.Piece, p)
 }
 
-// set is a setting as it comes out, in millimetres.
+// set is a setting that is made anew, as it comes out, in millimetres.
 func (b *Bench) set(l measure.Length) float64 {
 	mm := l.Millimetres()
 	if b.Wrong != nil {
 		mm += b.Wrong()
 	}
 	return mm
+}
+
+// kept is a setting that serves for every score that is made with it.
+func (b *Bench) kept(s worksheet.Step) float64 {
+	if b.Wrong == nil {
+		return s.At.Millimetres()
+	}
+	key := setting{s.Tool, s.Corner != "", s.At}
+	off, ok := b.settings[key]
+	if !ok {
+		off = b.Wrong()
+		b.settings[key] = off
+	}
+	return s.At.Millimetres() + off
+}
+
+// setting is what a tool was set to, along an edge or across a corner.
+type setting struct {
+	tool   blank.ToolID
+	corner bool
+	at     measure.Length
 }
 
 // settable reports whether a hand can set a length: to a tick of the shop, or as a ruler shows

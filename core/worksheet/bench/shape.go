@@ -28,7 +28,7 @@ func (b *Bench) score(s worksheet.Step) error {
 		return err
 	}
 	var c Crease
-	switch at := b.set(s.At); {
+	switch at := b.kept(s); {
 	case s.Fence != "" && s.Corner == "":
 		c = b.alongEdge(p, s, at)
 	case s.Corner != "" && s.Fence == "":
@@ -86,7 +86,7 @@ func (b *Bench) punch(s worksheet.Step) error {
 	if err := b.settable(s.At); err != nil || s.Number <= 0 || s.Tool != blank.PunchBoard || b.tools.Reach > 0 && p.Width > b.tools.Reach.Millimetres() {
 		return fmt.Errorf("the notch of %q: %w", s.Piece, err)
 	}
-	k, at := b.tools.Notch.Millimetres(), b.set(s.At)
+	k, at := b.tools.Notch.Millimetres(), b.kept(s)
 	// With the edge up: u to the right along it, v into the sheet.
 	place := func(u, v float64) blank.Point {
 		switch s.Fence {
@@ -390,7 +390,7 @@ func (b *Bench) trace(s worksheet.Step) error {
 	if !ok || s.Tool == blank.NoTool || s.Up == "" {
 		return fmt.Errorf("nothing was printed of %q", s.Template)
 	}
-	if math.Abs(d.Width-p.Width) > same || math.Abs(d.Height-p.Height) > same {
+	if b.Wrong == nil && (math.Abs(d.Width-p.Width) > same || math.Abs(d.Height-p.Height) > same) {
 		return fmt.Errorf("the print of %q is %.2f × %.2f, and the piece %.2f × %.2f", s.Template, d.Width, d.Height, p.Width, p.Height)
 	}
 	for i, c := range d.Of(drawing.Score) {
@@ -398,7 +398,7 @@ func (b *Bench) trace(s worksheet.Step) error {
 		if c.Inside {
 			up = map[worksheet.Side]worksheet.Side{worksheet.Shown: worksheet.Under, worksheet.Under: worksheet.Shown}[up]
 		}
-		p.Creases[i+1] = []Crease{{c.Corners[0], c.Corners[1], up}}
+		p.Creases[i+1] = []Crease{b.pricked(Crease{c.Corners[0], c.Corners[1], up})}
 	}
 	for _, a := range d.Of(drawing.Away) {
 		p.Away = append(p.Away, a.Corners)
@@ -413,6 +413,18 @@ func (b *Bench) trace(s worksheet.Step) error {
 		}
 	}
 	return nil
+}
+
+// pricked is a line of a print as it is scored: as far off as any other.
+func (b *Bench) pricked(c Crease) Crease {
+	long := math.Hypot(c.To.X-c.From.X, c.To.Y-c.From.Y)
+	if b.Wrong == nil || long == 0 {
+		return c
+	}
+	off := b.Wrong() / long
+	x, y := (c.From.Y-c.To.Y)*off, (c.To.X-c.From.X)*off
+	c.From, c.To = blank.Point{X: c.From.X + x, Y: c.From.Y + y}, blank.Point{X: c.To.X + x, Y: c.To.Y + y}
+	return c
 }
 
 // alike reports whether two outlines have the same corners, wherever they begin.

@@ -1463,6 +1463,15 @@ export interface components {
             job: components["schemas"]["Job"];
             open?: string;
         };
+        Makings: {
+            /** Format: int64 */
+            hold: number;
+            /** Format: int64 */
+            in: number;
+            /** Format: int64 */
+            of: number;
+            text: string;
+        };
         MatchPlan: {
             id: string;
             text: string;
@@ -2360,7 +2369,8 @@ export interface components {
             measure: string;
             over: string;
         };
-        Worksheet: {
+        WorksheetBody: {
+            makings: components["schemas"]["Makings"];
             missing: string[];
             sentence: components["schemas"]["Sentence"];
             steps: components["schemas"]["BenchStep"][];
@@ -3610,7 +3620,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Worksheet"];
+                    "application/json": components["schemas"]["WorksheetBody"];
                 };
             };
             /** @description Error */
