@@ -10,6 +10,7 @@ import (
 	"math"
 	"net/http"
 	"strings"
+	"syscall"
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
@@ -167,4 +168,94 @@ func TestWorksheetStepByStep(t *testing.T) {
 		return text, strings.Contains(plain(text), "Mark 10 3/4 from the left edge at both ends.")
 	})
 	w.quiet()
+}
+
+// At the table one step fills the screen, large enough for a metre off; keys, pedals and fingers
+// turn it, another window follows, and the place is there after a restart.
+func TestAtTheTable(t *testing.T) {
+	t.Parallel()
+	data := t.TempDir()
+	p := start(t, data, "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.openJob("Meteor-night thanks, square")
+	id := strings.Split(at, "/")[2]
+	w.goTo("/jobs/" + id + "/bench/steps")
+	w.click(test("to-table"))
+	w.see(test("table-place"), "Step 1 of")
+	size := func(of string) float64 {
+		return w.MustElement(of).MustEval(`() => parseFloat(getComputedStyle(this).fontSize)`).Num()
+	}
+	for _, key := range []input.Key{input.Space, input.PageDown, input.ArrowRight} {
+		w.Keyboard.MustType(key)
+	}
+	w.see(test("table-place"), "Step 4 of")
+	w.see(test("table-number"), "5 3/8")
+	if n, text := size(test("table-number")), size(test("table-says")); n < 72 || text < 28 {
+		t.Errorf("the number is %.0f px, its words %.0f px", n, text)
+	}
+	for _, how := range w.MustElements(".how") {
+		if n := how.MustEval(`() => parseFloat(getComputedStyle(this).fontSize)`).Num(); n < 28 {
+			t.Errorf("%.0f px: %s", n, how.MustText())
+		}
+	}
+	w.Keyboard.MustType(input.PageUp)
+	w.see(test("table-place"), "Step 3 of")
+	w.click(test("table-next"))
+	w.see(test("table-place"), "Step 4 of")
+	// What lies on the bench of another window is the same, and it leads as well.
+	other := open(t, p, "/jobs/"+id+"/bench/steps")
+	other.see(test("step-place"), "Step 4 of")
+	w.click(test("table-next"))
+	other.see(test("step-place"), "Step 5 of")
+	other.click(test("step-next"))
+	w.see(test("table-place"), "Step 6 of")
+	// While the program does not answer one goes on; it is kept when it does again.
+	p.stop(syscall.SIGTERM)
+	w.click(test("table-next"))
+	w.see("main", "Your place is not kept yet")
+	p = p.restart()
+	w.waitFor("the place to be kept", func() (string, bool) {
+		return "not kept", !strings.Contains(w.MustElement("main").MustText(), "not kept yet")
+	})
+	again := open(t, p, "/jobs/"+id+"/table")
+	again.see(test("table-place"), "Step 7 of")
+	again.Keyboard.MustType(input.Escape)
+	again.see(test("step-place"), "Step 7 of")
+}
+
+// What is glued dries by a timer, which runs on while the next step is looked at.
+func TestDryingTimer(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/shelf")
+	w.fill("field-adhesives.0.minutes", "20")
+	w.Keyboard.MustType(input.Tab)
+	w.waitFor("the shelf to be stored", func() (string, bool) {
+		res, err := p.get("/api/shop")
+		if err != nil {
+			return err.Error(), false
+		}
+		defer func() { _ = res.Body.Close() }()
+		raw, _ := io.ReadAll(res.Body)
+		return "not yet", bytes.Contains(raw, []byte(`"minutes":20`))
+	})
+	w.goTo("/")
+	at := w.openJob("Meteor-night thanks, square")
+	w.goTo("/jobs/" + strings.Split(at, "/")[2] + "/table")
+	for range 60 {
+		if has, _, _ := w.Has(test("timer-start")); has {
+			break
+		}
+		place := w.text(test("table-place"))
+		w.click(test("table-next"))
+		w.waitFor("the next step", func() (string, bool) { return place, w.text(test("table-place")) != place })
+	}
+	w.see(test("table-number"), "20 minutes")
+	w.click(test("timer-start"))
+	w.see(test("clock"), "19:5")
+	w.click(test("table-next"))
+	w.see(test("clock"), "19:")
+	w.MustEval(`() => { const key = Object.keys(localStorage).find((k) => k.startsWith('yellow-parcel-timer')); localStorage.setItem(key, String(Date.now() - 1000)) }`)
+	w.goTo(w.MustInfo().URL[len(w.program.url):])
+	w.see(test("clock"), "Dry now")
 }

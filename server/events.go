@@ -10,9 +10,10 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 )
 
-// Event tells a window that something it shows has a newer version.
+// Event tells a window that something it shows has a newer version; of the bench the version is
+// the step that lies open.
 type Event struct {
-	Kind    string `json:"kind" enum:"job,shop,jobs,trouble"` // jobs is the list
+	Kind    string `json:"kind" enum:"job,shop,jobs,trouble,bench"` // jobs is the list
 	Version int64  `json:"version"`
 }
 

@@ -94,7 +94,7 @@ func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...st
 	srv.historyRoutes()
 	srv.exchangeRoutes()
 	srv.fileRoutes()
-	srv.worksheetRoutes()
+	worksheetRoutes(srv)
 	srv.removedRoutes()
 	return srv
 }

@@ -9,7 +9,13 @@ import (
 	"yellowparcel/core/job"
 	"yellowparcel/core/plan"
 	"yellowparcel/core/worksheet/page"
+	"yellowparcel/store"
 )
+
+// ProgressBody is how far the maker is at the bench: the step that lies open, from nought.
+type ProgressBody struct {
+	Step int `json:"step" minimum:"0" maximum:"100000"`
+}
 
 // WorksheetBody is a worksheet, and how often what it makes will do.
 type WorksheetBody struct {
@@ -21,7 +27,7 @@ type WorksheetBody struct {
 const makings = 1000
 
 // worksheetRoutes tell a job's worksheet: of the job as it is edited, for the tools on the shelf.
-func (s *Server) worksheetRoutes() {
+func worksheetRoutes(s *Server) {
 	huma.Register(s.api, huma.Operation{OperationID: "writeWorksheet", Method: http.MethodPost, Path: "/api/worksheet", MaxBodyBytes: maxBody, Summary: "What is done at the bench, step by step, for the tools on the shelf"},
 		func(ctx context.Context, in *struct {
 			Body struct {
@@ -42,5 +48,25 @@ func (s *Server) worksheetRoutes() {
 			defer s.planners.Release(1)
 			table := plan.TableOf(in.Body.Job, shop.Shop)
 			return &struct{ Body WorksheetBody }{WorksheetBody{page.Of(table), page.MakeMany(table, makings, 1)}}, nil
+		})
+	huma.Register(s.api, huma.Operation{OperationID: "readProgress", Method: http.MethodGet, Path: "/api/jobs/{id}/progress", Summary: "How far the maker is with a job at the bench"},
+		func(ctx context.Context, in *JobID) (*struct{ Body ProgressBody }, error) {
+			step, err := store.Progress(ctx, s.store, in.ID)
+			if err != nil {
+				return nil, s.failed(err)
+			}
+			return &struct{ Body ProgressBody }{ProgressBody{step}}, nil
+		})
+	huma.Register(s.api, huma.Operation{OperationID: "keepProgress", Method: http.MethodPut, Path: "/api/jobs/{id}/progress", Summary: "Keep how far the maker is; every window that shows the steps follows"},
+		func(ctx context.Context, in *struct {
+			JobID
+			Body ProgressBody
+		},
+		) (*struct{ Body ProgressBody }, error) {
+			if err := store.SetProgress(ctx, s.store, in.ID, in.Body.Step); err != nil {
+				return nil, s.failed(err)
+			}
+			s.events.tell(in.ID, Event{Kind: "bench", Version: int64(in.Body.Step)})
+			return &struct{ Body ProgressBody }{in.Body}, nil
 		})
 }

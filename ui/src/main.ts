@@ -28,6 +28,7 @@ const router = createRouter({
       props: true,
     },
     { path: '/jobs/:id/swatches', component: () => import('./stations/layers/SwatchPage.vue'), props: true },
+    { path: '/jobs/:id/table', component: () => import('./bench/BenchView.vue'), props: true },
     { path: '/jobs/:id/gauge', component: () => import('./stations/mail/GaugePage.vue'), props: true },
     {
       path: '/jobs/:id/history/:state?',

@@ -44,8 +44,8 @@ var told = map[worksheet.Act]words{
 			say.When("as it is", "{piece} is the right size as it is: cut nothing."),
 		},
 		how: []say.Clause{
-			say.When("trimmer cut", "The {edge} edge of {piece} lies against the guide."),
-			say.When("by hand", "Lay the ruler over what stays of {piece}."),
+			say.When("trimmer cut", "The {edge} edge of {short} lies against the guide."),
+			say.When("by hand", "Lay the ruler over what stays of {short}."),
 			{Text: "Cut both layers at once; what lies against the guide falls off.", If: "both layers"},
 			{Text: "What is measured is {keep}.", Unless: "both layers,as it is"},
 			{Text: "Turn it a quarter: it stands the other way.", If: "turned"},

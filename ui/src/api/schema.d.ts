@@ -400,6 +400,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far the maker is with a job at the bench */
+        get: operations["readProgress"];
+        /** Keep how far the maker is; every window that shows the steps follows */
+        put: operations["keepProgress"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/removed": {
         parameters: {
             query?: never;
@@ -1049,7 +1067,7 @@ export interface components {
         };
         Event: {
             /** @enum {string} */
-            kind: "job" | "shop" | "jobs" | "trouble";
+            kind: "job" | "shop" | "jobs" | "trouble" | "bench";
             /** Format: int64 */
             version: number;
         };
@@ -1729,6 +1747,10 @@ export interface components {
             sheets: number;
             /** Format: int64 */
             steps: number;
+        };
+        ProgressBody: {
+            /** Format: int64 */
+            step: number;
         };
         Rate: {
             /** Format: int64 */
@@ -3272,6 +3294,72 @@ export interface operations {
                     "image/svg+xml": unknown;
                     "image/vnd.dxf": unknown;
                     "text/csv; charset=utf-8": unknown;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    keepProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProgressBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressBody"];
                 };
             };
             /** @description Error */

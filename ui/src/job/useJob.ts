@@ -21,6 +21,7 @@ export function useJob(asked: string, open: Ref<string>) {
   const missing = ref('')
   const shopInHand = useShop()
   let stream: { close: () => void } | undefined
+  const benchStep = ref(0)
   let closed = false
 
   const planning = usePlanning({
@@ -86,6 +87,7 @@ export function useJob(asked: string, open: Ref<string>) {
     if (closed) return
     stream = follow('/api/jobs/{id}/events', id, (event) => {
       if (event.kind === 'job') saving.heard(event.version)
+      if (event.kind === 'bench') benchStep.value = event.version
       if (event.kind === 'trouble') void useTrouble().look()
       if (event.kind !== 'shop') return
       shopInHand.heard(event.version)
@@ -122,6 +124,8 @@ export function useJob(asked: string, open: Ref<string>) {
     ),
     undoable: planning.undoable,
     shopVersion: planning.shopVersion,
+    /** The step at the bench that another window went to. */
+    benchStep,
     /** What is drawn is not of what is typed. */
     behind: typing.unusable,
     ready: computed(() => planning.job.value !== undefined && planning.plan.value !== undefined),

@@ -100,8 +100,8 @@ const tools = computed(() => shop.value?.tools ?? [])
         list="adhesives"
         title="Tapes and glues"
         :entries="body.adhesives"
-        :columns="['Width', 'Holds on']"
-        :cells="['width', 'holds']"
+        :columns="['Width', 'Dries, minutes', 'Holds on']"
+        :cells="['width', 'minutes', 'holds']"
         enter="Enter an adhesive"
         :show-off="showOff"
         wide

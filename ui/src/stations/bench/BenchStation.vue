@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 
+import { useProgress } from '../../bench/useProgress'
+import { useWorksheet } from '../../bench/useWorksheet'
 import FlatDrawing from '../../drawing/FlatDrawing.vue'
 import NetDrawing from '../../drawing/NetDrawing.vue'
 import type { JobInHand } from '../../job/useJob'
@@ -9,7 +11,6 @@ import CutterDrawer from './CutterDrawer.vue'
 import PieceFiles from './PieceFiles.vue'
 import StepList from './StepList.vue'
 import ToolsDrawer from './ToolsDrawer.vue'
-import { useWorksheet } from './useWorksheet'
 
 const props = defineProps<{ job: JobInHand }>()
 
@@ -18,12 +19,19 @@ const bench = computed(() => plan.value.bench)
 const blank = computed(() => plan.value.envelope.blank)
 
 const chosen = ref('')
-const at = ref(0)
+const { at, to, heard, load } = useProgress(() => props.job.id)
+onMounted(load)
+watch(
+  () => props.job.benchStep.value,
+  (step) => heard(step),
+)
 const { sheet, failure } = useWorksheet(
   () => props.job.job.value,
   () => props.job.shopVersion.value,
 )
-const step = computed(() => sheet.value?.steps[Math.min(at.value, sheet.value.steps.length - 1)])
+/** A worksheet that has grown shorter is at its end. */
+const place = computed(() => Math.max(0, Math.min(at.value, (sheet.value?.steps.length ?? 1) - 1)))
+const step = computed(() => sheet.value?.steps[place.value])
 const piece = computed(() => bench.value.pieces.find((p) => p.id === chosen.value) ?? bench.value.pieces[0])
 </script>
 
@@ -41,7 +49,7 @@ const piece = computed(() => bench.value.pieces.find((p) => p.id === chosen.valu
         <div v-else-if="step" class="nothing">
           <p class="large">{{ step.name }}</p>
           <p v-for="h in step.how.length ? step.how : [step.says.text]" :key="h">{{ h }}</p>
-          <p v-if="at === 0" class="soft">{{ sheet?.makings.text }}</p>
+          <p v-if="place === 0" class="soft">{{ sheet?.makings.text }}</p>
         </div>
       </template>
       <NetDrawing
@@ -61,7 +69,9 @@ const piece = computed(() => bench.value.pieces.find((p) => p.id === chosen.valu
         :words="piece.words"
       />
     </template>
-    <template #steps><StepList v-model="at" :sheet="sheet" :failure="failure" /></template>
+    <template #steps
+      ><StepList :at="place" :job="job.id" :sheet="sheet" :failure="failure" @to="to"
+    /></template>
     <template #tools><ToolsDrawer /></template>
     <template #pieces>
       <PieceFiles

@@ -4,17 +4,21 @@ import { computed, nextTick, ref, watch } from 'vue'
 import type { Worksheet } from '../../api/client'
 
 /** The worksheet, step by step; the one that is looked at is drawn, and open. */
-const props = defineProps<{ sheet?: Worksheet; failure: string }>()
-const at = defineModel<number>({ required: true })
+const props = defineProps<{ sheet?: Worksheet; failure: string; at: number; job: string }>()
+const emit = defineEmits<{ to: [step: number] }>()
 
 const list = ref<HTMLElement>()
 const steps = computed(() => props.sheet?.steps ?? [])
 const to = (step: number) => {
-  if (step >= 0 && step < steps.value.length) at.value = step
+  if (step >= 0 && step < steps.value.length) emit('to', step)
 }
-watch(at, () => {
-  void nextTick(() => list.value?.querySelector<HTMLElement>('.open')?.scrollIntoView({ block: 'nearest' }))
-})
+watch(
+  () => [props.at, props.sheet],
+  () =>
+    void nextTick(() =>
+      list.value?.querySelector<HTMLElement>('.open')?.scrollIntoView({ block: 'nearest' }),
+    ),
+)
 </script>
 
 <template>
@@ -36,6 +40,9 @@ watch(at, () => {
         data-test="step-next"
         @click="to(at + 1)"
         >Next step</v-btn
+      >
+      <v-btn variant="outlined" size="small" :to="`/jobs/${job}/table`" data-test="to-table"
+        >Fill the screen</v-btn
       >
       <span class="soft" data-test="step-place">Step {{ at + 1 }} of {{ steps.length }}</span>
     </div>
@@ -112,7 +119,7 @@ mark {
 }
 .how {
   display: grid;
-  gap: 4px;
+  gap: var(--near);
   padding: 0 var(--near) var(--near) calc(7.5em + 3 * var(--near));
 }
 .how p {

@@ -1,7 +1,7 @@
 import { onScopeDispose, ref, watch } from 'vue'
 
-import { answered, api, sentenceOf, unreachable, type Job, type Worksheet } from '../../api/client'
-import { tryAgainAfter } from '../../api/trying'
+import { answered, api, sentenceOf, unreachable, type Job, type Worksheet } from '../api/client'
+import { tryAgainAfter } from '../api/trying'
 
 /** The worksheet of the job in hand, asked for anew whenever the job or the shelf changes. */
 export function useWorksheet(job: () => Job | undefined, shop: () => number) {

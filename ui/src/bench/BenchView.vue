@@ -1,0 +1,280 @@
+<script setup lang="ts">
+import { useEventListener, useWakeLock } from '@vueuse/core'
+import { computed, onMounted, onScopeDispose, ref } from 'vue'
+import { useRouter } from 'vue-router'
+
+import { api, sentenceOf, unreachable, type Job } from '../api/client'
+import { follow } from '../api/streams'
+import DrawnShapes from '../drawing/DrawnShapes.vue'
+import { useShop } from '../job/useShop'
+import { useProgress } from './useProgress'
+import { useTimer } from './useTimer'
+import { useWorksheet } from './useWorksheet'
+
+/** One step fills the screen, to be read from a metre off, and driven with a finger, a pedal or a key. */
+const props = defineProps<{ id: string }>()
+
+const router = useRouter()
+const job = ref<Job>()
+const missing = ref('')
+const shopVersion = ref(0)
+const { shop, load: loadShop } = useShop()
+const { sheet, failure } = useWorksheet(
+  () => job.value,
+  () => shopVersion.value,
+)
+const { at, kept, to, heard, load: loadProgress } = useProgress(() => props.id)
+const timer = useTimer(props.id)
+
+async function load() {
+  const { data, error } = await api
+    .GET('/api/jobs/{id}', { params: { path: { id: props.id } } })
+    .catch(unreachable)
+  if (data) job.value = data.job
+  missing.value = data ? '' : sentenceOf(error)
+}
+onMounted(async () => {
+  await loadShop()
+  await Promise.all([load(), loadProgress()])
+})
+const stream = follow('/api/jobs/{id}/events', props.id, (event) => {
+  if (event.kind === 'bench') heard(event.version)
+  if (event.kind === 'job') void load()
+  if (event.kind === 'shop') shopVersion.value = event.version
+})
+onScopeDispose(() => stream.close())
+
+const steps = computed(() => sheet.value?.steps ?? [])
+const place = computed(() => Math.min(at.value, Math.max(0, steps.value.length - 1)))
+const step = computed(() => steps.value[place.value])
+const last = computed(() => place.value >= steps.value.length - 1)
+const next = () => {
+  if (!last.value) to(place.value + 1)
+}
+const back = () => {
+  if (place.value > 0) to(place.value - 1)
+}
+const leave = () => void router.push(`/jobs/${props.id}/bench/steps`)
+
+// The screen stays awake as long as somebody works.
+const { isSupported, isActive, request } = useWakeLock()
+const wake = () => {
+  if (isSupported.value) void request('screen').catch(() => undefined)
+}
+onMounted(wake)
+
+// A pedal sends the keys of a page turner; some send Enter or the arrows.
+const keys: Record<string, () => void> = {
+  ' ': next, ArrowRight: next, ArrowDown: next, PageDown: next, Enter: next,
+  ArrowLeft: back, ArrowUp: back, PageUp: back, Backspace: back, Escape: leave,
+} // prettier-ignore
+useEventListener(window, 'keydown', (e: KeyboardEvent) => {
+  const act = keys[e.key]
+  const button = e.target instanceof HTMLElement && e.target.closest('button, a')
+  if (!act || e.ctrlKey || e.metaKey || e.altKey || (button && (e.key === ' ' || e.key === 'Enter'))) return
+  e.preventDefault()
+  act()
+})
+
+// What is read from a metre off is no longer than its line.
+const long = computed(() => (step.value?.number.length ?? 0) > 11)
+const stroke = 2 // millimetres kept free round a drawing
+</script>
+
+<template>
+  <main class="table" :class="{ calm: timer.done.value }">
+    <header>
+      <v-btn variant="outlined" data-test="leave" @click="leave">Back to the job</v-btn>
+      <span v-if="steps.length" data-test="table-place">Step {{ place + 1 }} of {{ steps.length }}</span>
+      <span
+        v-if="timer.running.value"
+        class="clock"
+        :class="{ done: timer.done.value }"
+        role="timer"
+        data-test="clock"
+        >{{ timer.done.value ? 'Dry now' : timer.text.value }}</span
+      >
+      <span class="soft end">
+        <template v-if="!kept">Your place is not kept yet: the program does not answer.</template>
+        <template v-else-if="isActive">The screen stays awake.</template>
+        <template v-else-if="isSupported"
+          ><button type="button" class="plain" @click="wake">Keep the screen awake</button></template
+        >
+      </span>
+    </header>
+    <p v-if="missing || failure" role="alert" class="tone-trouble says">{{ missing || failure }}</p>
+    <p v-else-if="!step || !shop" class="soft says" aria-busy="true">Laying out the bench…</p>
+    <template v-else>
+      <section class="act" aria-live="polite">
+        <p class="name">{{ step.name }}</p>
+        <p v-if="step.number" class="number" :class="{ long }" data-test="table-number">{{ step.number }}</p>
+        <p class="says" data-test="table-says">{{ step.says.text }}</p>
+        <p v-for="h in step.how" :key="h" class="how">{{ h }}</p>
+        <p v-if="place === 0" class="how">{{ sheet?.makings.text }}</p>
+        <p v-if="step.check" class="how"><strong>Check</strong> {{ step.check }}</p>
+        <p v-if="step.caution" class="how tone-care"><strong>Mind</strong> {{ step.caution }}</p>
+        <p v-if="step.minutes" class="clocks">
+          <v-btn variant="outlined" size="large" data-test="timer-start" @click="timer.start(step.minutes)"
+            >Start {{ step.minutes }} minutes</v-btn
+          >
+          <v-btn
+            v-if="timer.running.value"
+            variant="text"
+            size="large"
+            data-test="timer-stop"
+            @click="timer.stop()"
+            >Stop the timer</v-btn
+          >
+        </p>
+      </section>
+      <svg
+        v-if="step.flat.shapes.length"
+        class="picture"
+        role="img"
+        :aria-label="step.drawing"
+        :viewBox="`${-stroke} ${-stroke} ${step.flat.width + 2 * stroke} ${step.flat.height + 2 * stroke}`"
+        data-test="table-drawing"
+        @click="next"
+      >
+        <DrawnShapes :shapes="step.flat.shapes" paper="var(--sheet)" />
+        <text
+          v-for="l in step.flat.labels"
+          :key="l.part"
+          text-anchor="middle"
+          class="drawing-text"
+          :font-size="step.flat.width / 26"
+          :x="l.at.x"
+          :y="l.at.y"
+        >
+          {{ l.text }}
+        </text>
+      </svg>
+      <nav class="turn" aria-label="Steps">
+        <button type="button" :disabled="place === 0" data-test="table-back" @click="back">Back</button>
+        <button type="button" class="on" :disabled="last" data-test="table-next" @click="next">
+          {{ last ? 'That was all' : 'Next step' }}
+        </button>
+      </nav>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.table {
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 4fr);
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  gap: var(--gap) var(--far);
+  height: 100vh;
+  padding: var(--gap) var(--edge);
+  background: var(--paper);
+  color: var(--ink);
+  font-size: var(--size-text);
+}
+header {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: var(--far);
+  align-items: center;
+  font-size: 1.25em;
+}
+.end {
+  margin-left: auto;
+  font-size: 0.8em;
+}
+.plain {
+  background: none;
+  border: 0;
+  color: inherit;
+  text-decoration: underline;
+  cursor: pointer;
+  font: inherit;
+}
+.act {
+  overflow-y: auto;
+  min-height: 0;
+  display: grid;
+  align-content: start;
+  gap: var(--gap);
+}
+.act p {
+  margin: 0;
+}
+.name {
+  font-size: 2.25em;
+  font-weight: 650;
+}
+.number {
+  font-size: 8em;
+  font-weight: 700;
+  line-height: 1.05;
+  white-space: nowrap;
+  font-family: var(--body);
+}
+.number.long {
+  font-size: 4.5em;
+}
+.says {
+  font-size: 2em;
+  line-height: 1.25;
+}
+.how {
+  font-size: 1.75em;
+  line-height: 1.25;
+}
+.picture {
+  width: 100%;
+  height: 100%;
+  min-height: 0;
+  cursor: pointer;
+}
+.picture :deep(.drawn) {
+  stroke-width: 3px;
+}
+.clock {
+  font-size: 2.5em;
+  font-weight: 700;
+  font-variant-numeric: tabular-nums;
+}
+.clock.done {
+  background: var(--yellow);
+  color: #23211c;
+  padding: 0 12px;
+}
+.clocks {
+  display: flex;
+  gap: var(--gap);
+}
+.turn {
+  grid-column: 1 / -1;
+  display: grid;
+  grid-template-columns: 1fr 2fr;
+  gap: var(--gap);
+}
+.turn button {
+  min-height: 84px;
+  border: 2px solid var(--kraft-deep);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+  font-family: var(--body);
+  font-size: 2em;
+  font-weight: 650;
+  cursor: pointer;
+}
+.turn .on:not(:disabled) {
+  background: var(--yellow);
+  border-color: var(--yellow);
+  color: #23211c;
+}
+.turn button:disabled {
+  color: var(--soft);
+  cursor: default;
+}
+@media (max-width: 900px), (max-aspect-ratio: 1) {
+  .table {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 3fr) minmax(0, 2fr) auto;
+  }
+}
+</style>
