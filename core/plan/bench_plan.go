@@ -52,10 +52,13 @@ const (
 
 type benchStation struct{ maker }
 
+// atBench are the station's drawers: each looks at a piece.
+var atBench = []Open{"bench/steps", "bench/pieces", "bench/tools", "bench/cutter"}
+
 // bench is the station's account, for one who looks at it; empty for others.
 func (m benchStation) bench(c compare.Candidate, p Plan) BenchPlan {
 	b := BenchPlan{Pieces: []BenchPiece{}, Cutter: []string{}, Notes: []say.Note{}}
-	if !m.open.shows("bench/steps", "bench/pieces", "bench/tools", "bench/cutter") {
+	if !m.open.shows(atBench...) {
 		return b
 	}
 	b.Pieces = m.pieces(c, p)

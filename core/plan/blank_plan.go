@@ -93,6 +93,9 @@ func (m envelopeStation) flat(c compare.Candidate) drawing.Drawing {
 	return drawing.Net(c.Made.Seen(), drawing.Laid{Card: m.lies(c), Liner: m.lining(c), Holes: holes(c.Made), Names: netNames})
 }
 
+// nothing is a drawing of nothing: what is not looked at is not sent.
+var nothing = drawing.Drawing{Shapes: []drawing.Shape{}, Labels: []drawing.Label{}}
+
 // netNames are the words on a net.
 var netNames = drawing.Names{Card: "card lies here", Hole: "hole"}
 

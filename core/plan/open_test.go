@@ -12,13 +12,17 @@ import (
 	"yellowparcel/internal/anyjob"
 )
 
+// What the bench draws besides its own.
+var ladder = []string{"Layers", "Ladder", "Flat"}
+
 // shownBy is what each drawer shows that is worked out for it alone, by its path in a plan.
 var shownBy = map[plan.Open][][]string{
 	"card/from-envelope": {{"Start"}}, "card/from-paper": {{"Paper", "Have"}},
 	"envelope/choose": {{"Envelope", "Comparison"}, {"Envelope", "Fits"}, {"Envelope", "Misses"}}, "envelope/sizes": {{"Envelope", "Sizes"}}, "envelope/recipe": {{"Recipe"}},
 	"card/sums": {{"Card", "How"}}, "envelope/sums": {{"Envelope", "How"}},
 	"mail/checks": {{"Mail", "Classes"}}, "mail/fixes": {{"Mail", "Remedies"}}, "mail/destinations": {{"Mail", "Everywhere"}},
-	"bench/steps": {{"Bench"}}, "bench/pieces": {{"Bench"}}, "bench/tools": {{"Bench"}}, "bench/cutter": {{"Bench"}},
+	"layers/panel": {ladder},
+	"bench/steps":  {{"Bench"}, ladder}, "bench/pieces": {{"Bench"}, ladder}, "bench/tools": {{"Bench"}, ladder}, "bench/cutter": {{"Bench"}, ladder},
 }
 
 // A plan for one drawer says what the whole plan says, and leaves out only what another

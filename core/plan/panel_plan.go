@@ -282,7 +282,9 @@ func (m layersStation) ladder() LadderPlan {
 		p.Swatches = append(p.Swatches, Swatch{m.by(s.Width, s.Height), m.shown(s.Width), m.shown(s.Height), m.shown(b), percent(share)})
 		sizes, names = append(sizes, s), append(names, m.by(s.Width, s.Height))
 	}
-	p.Flat = drawing.Ladder(sizes, names).Drawn()
+	if p.Flat = nothing; m.open.shows(append(atBench, "layers/panel")...) {
+		p.Flat = drawing.Ladder(sizes, names).Drawn()
+	}
 	p.Drawing = fmt.Sprintf("%s for a card of %s %s, one inside the other, sharing the lower left corner.", say.Plural(len(p.Swatches), "swatch outline"), m.by(face.Width, face.Height), m.Style().Unit)
 	return p
 }

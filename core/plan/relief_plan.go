@@ -5,7 +5,6 @@ import (
 	"math"
 	"slices"
 
-	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/drawing"
 	"yellowparcel/core/mail"
@@ -291,7 +290,7 @@ func (m mailStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan 
 			}
 			if fault != mail.GaugeFits {
 				p.Text = gaugeFaults[fault]
-				p.Flat = drawing.Piece(card.Size{Width: g.Width, Height: g.Height}, nil)
+				p.Flat = nothing
 				return p
 			}
 			p.Flat = drawing.Gauge(g, fmt.Sprintf("%s: %s to %s along, %s to %s across", p.Slot, p.Left.Text, p.Right.Text, p.Top.Text, p.Bottom.Text)).Drawn()
