@@ -72,11 +72,35 @@ func TestBenchFiles(t *testing.T) {
 	if rows, err := csv.NewReader(bytes.NewReader(w.fetched(test("list-cuts")))).ReadAll(); err != nil || len(rows) < 4 {
 		t.Errorf("cuts: %v, %v", rows, err)
 	}
+	for _, print := range []string{"job", "worksheet"} {
+		if raw := w.fetched(test("print-" + print)); !bytes.HasPrefix(raw, []byte("%PDF-")) {
+			t.Errorf("the print of the %s: %.40q", print, raw)
+		}
+	}
 	// A click brings the file itself, under the job's name.
 	wait := w.Browser().Timeout(patience).MustWaitDownload()
 	w.click(test("file-svg"))
 	if raw := wait(); !bytes.Contains(raw, []byte("Thickness gauge")) {
 		t.Errorf("downloaded: %.80q", raw)
+	}
+	w.quiet()
+}
+
+// The pocket chart on the screen, and on one page.
+func TestPocketChart(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/shelf")
+	w.click(test("to-chart"))
+	w.see(test("pocket"), "Cream, from the star party")
+	w.see(test("pocket"), "7 × 5")
+	w.see(test("pocket"), "6 7/8 × 4 7/8")
+	if raw := w.fetched(test("print-chart")); !bytes.HasPrefix(raw, []byte("%PDF-")) {
+		t.Errorf("the chart: %.40q", raw)
+	}
+	w.MustSetViewport(390, 800, 1, true)
+	if wide := w.MustEval(`() => document.documentElement.scrollWidth`).Int(); wide > 390 {
+		t.Errorf("on a phone it is %d px wide", wide)
 	}
 	w.quiet()
 }

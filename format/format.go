@@ -16,9 +16,11 @@ type Format struct {
 	For string
 	// Kind is its media type.
 	Kind string
-	// Draw writes a drawing, List a list; nil for what it cannot hold.
-	Draw func(io.Writer, Sheet, Settings) error
-	List func(io.Writer, drawing.List) error
+	// Draw writes a drawing at its true size, List a list, Print what is read; nil for what it cannot
+	// hold.
+	Draw  func(io.Writer, Sheet, Settings) error
+	List  func(io.Writer, drawing.List) error
+	Print func(io.Writer, drawing.Print, Settings) error
 }
 
 // formats are all that are written.

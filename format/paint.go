@@ -114,9 +114,11 @@ func runs(text string) (list []run) {
 		lower := after[:len(after)-len(rest)]
 		if plain := strings.TrimSuffix(before, upper); plain != "" {
 			// A whole number stands close to its fraction.
-			list = append(list, run{strings.TrimSuffix(plain, " "), 1, 0})
-			if strings.HasSuffix(plain, " ") {
-				list = append(list, run{" ", fractionScale / 2, 0})
+			number := strings.TrimSuffix(plain, " ")
+			if number == plain || number == "" || !isDigit(rune(number[len(number)-1])) {
+				list = append(list, run{plain, 1, 0})
+			} else {
+				list = append(list, run{number, 1, 0}, run{" ", fractionScale / 2, 0})
 			}
 		}
 		list = append(list, run{upper, fractionScale, fractionRise}, run{fractionSlash, 1, 0}, run{lower, fractionScale, 0})
@@ -139,3 +141,6 @@ func checkBar(on surface, at blank.Point) {
 	bar(2.5, checkMM, "100 mm")
 	bar(7.5, checkInches*mmAnInch, "4 in")
 }
+
+// FontFiles are the fonts of prints and pictures.
+func FontFiles() [][]byte { return [][]byte{textFont, numberFont} }

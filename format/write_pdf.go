@@ -15,7 +15,7 @@ import (
 )
 
 // pdfFormat is for printers: true size, over as many pages as it takes.
-var pdfFormat = Format{ID: "pdf", Name: "PDF", For: "printing at true size", Kind: "application/pdf", Draw: writePDF}
+var pdfFormat = Format{ID: "pdf", Name: "PDF", For: "printing at true size", Kind: "application/pdf", Draw: writePDF, Print: printPDF}
 
 // The parts of a page, in millimetres.
 const (

@@ -95,6 +95,7 @@ func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...st
 	srv.exchangeRoutes()
 	srv.fileRoutes()
 	worksheetRoutes(srv)
+	printRoutes(srv)
 	srv.removedRoutes()
 	return srv
 }

@@ -186,6 +186,16 @@ func (d Drawing) changed(where func(blank.Point) blank.Point) Drawing {
 	return d
 }
 
+// Scaled is the drawing made so many times as large, for what is looked at and not measured.
+func (d Drawing) Scaled(by float64) Drawing {
+	d = d.changed(func(p blank.Point) blank.Point { return blank.Point{X: p.X * by, Y: p.Y * by} })
+	for i := range d.Labels {
+		d.Labels[i].Room *= by
+	}
+	d.Width, d.Height = d.Width*by, d.Height*by
+	return d
+}
+
 // Box is the rectangle with a corner at a point.
 func Box(x, y, width, height float64) blank.Polygon {
 	return blank.Polygon{{X: x, Y: y}, {X: x + width, Y: y}, {X: x + width, Y: y + height}, {X: x, Y: y + height}}

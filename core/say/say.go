@@ -6,7 +6,8 @@ package say
 
 import (
 	"fmt"
-	"strings"
+	"unicode"
+	"unicode/utf8"
 )
 
 // Refusal is an error that is a sentence for the maker: what is wrong, and what to
@@ -30,7 +31,17 @@ func Clip(text string) string {
 }
 
 // Lower begins a text with a small letter, Capital with a large one.
-func Lower(s string) string { return strings.ToLower(s[:min(1, len(s))]) + s[min(1, len(s)):] }
+func Lower(s string) string { return first(s, unicode.ToLower) }
 
 // Capital begins a text with a large letter.
-func Capital(s string) string { return strings.ToUpper(s[:min(1, len(s))]) + s[min(1, len(s)):] }
+func Capital(s string) string { return first(s, unicode.ToUpper) }
+
+// first changes the first letter of a text, which may be longer than a byte: a name in “marks” begins
+// with one.
+func first(s string, to func(rune) rune) string {
+	r, n := utf8.DecodeRuneInString(s)
+	if n == 0 {
+		return s
+	}
+	return string(to(r)) + s[n:]
+}

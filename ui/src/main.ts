@@ -39,6 +39,7 @@ const router = createRouter({
     { path: '/repair', component: () => import('./backups/RepairPage.vue') },
     { path: '/rules', component: () => import('./rules/RulesPage.vue') },
     { path: '/help', component: () => import('./help/HelpPage.vue') },
+    { path: '/chart', component: () => import('./bench/ChartPage.vue') },
     { path: '/shelf', component: () => import('./shelf/ShelfPage.vue') },
     { path: '/:rest(.*)', component: FrontPage, props: { lost: true } },
   ],

@@ -43,7 +43,7 @@ func against(s worksheet.Step, d drawing.Drawing) drawing.Drawing {
 		at, text = corners[s.Corner], cornerWords[s.Tool]
 	}
 	if text != "" && (s.Fence != "" || s.Corner != "") {
-		d.Labels = append(d.Labels, drawing.Label{Part: "against", At: blank.Point{X: at.X * d.Width, Y: at.Y * d.Height}, Text: text, Room: d.Width})
+		d.Labels = append(d.Labels, drawing.Label{Part: "against", At: blank.Point{X: at.X * d.Width, Y: at.Y * d.Height}, Text: text, Room: min(at.X, 1-at.X) * d.Width})
 	}
 	return d
 }

@@ -73,6 +73,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/chart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The pocket chart: what goes into each of the maker's envelopes */
+        get: operations["readChart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chart/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The pocket chart, to be printed */
+        get: operations["printChart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cutting": {
         parameters: {
             query?: never;
@@ -392,6 +426,23 @@ export interface paths {
         };
         /** A piece of a job at its true size, as a file */
         get: operations["writePiece"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/prints/{print}/{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A job on one page, or its worksheet, to be printed */
+        get: operations["printJob"];
         put?: never;
         post?: never;
         delete?: never;
@@ -800,6 +851,20 @@ export interface components {
             name: string;
             set: boolean;
             text: string;
+        };
+        ChartPlan: {
+            less: string[];
+            rows: components["schemas"]["ChartRow"][];
+            text: string;
+        };
+        ChartRow: {
+            card: string;
+            envelope: string;
+            flat: string;
+            layers: string[];
+            mail: string;
+            name: string;
+            top: string;
         };
         CheckPlan: {
             about: string;
@@ -2561,6 +2626,66 @@ export interface operations {
             };
         };
     };
+    readChart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChartPlan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    printChart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     searchCutting: {
         parameters: {
             query?: never;
@@ -3294,6 +3419,39 @@ export interface operations {
                     "image/svg+xml": unknown;
                     "image/vnd.dxf": unknown;
                     "text/csv; charset=utf-8": unknown;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    printJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                print: "job" | "worksheet";
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
                 };
             };
             /** @description Error */

@@ -51,6 +51,8 @@ const tools = computed(() => shop.value?.tools ?? [])
         :show-off="showOff"
       />
 
+      <p><router-link to="/chart" data-test="to-chart">Pocket chart of your envelopes</router-link></p>
+
       <ShelfTable
         list="sheets"
         title="Sheets"

@@ -22,6 +22,10 @@ onMounted(async () => {
 
 const file = (piece: string, format: string) => `/api/jobs/${props.job}/pieces/${piece}/${format}`
 const list = (name: string, format: string) => `/api/jobs/${props.job}/lists/${name}/${format}`
+const prints = [
+  { id: 'job', name: 'Print the job on one page' },
+  { id: 'worksheet', name: 'Print the worksheet' },
+]
 const lists = [
   { id: 'pieces', name: 'Pieces' },
   { id: 'cuts', name: 'Cuts' },
@@ -59,7 +63,7 @@ const lists = [
       </p>
     </OfferRow>
   </ul>
-  <section aria-label="Lists" class="lists">
+  <section aria-label="Lists and prints" class="lists">
     <template v-for="f in formats.filter((x) => x.lists)" :key="f.id">
       <v-btn
         v-for="l in lists"
@@ -73,6 +77,18 @@ const lists = [
         >{{ l.name }} as {{ f.name }}</v-btn
       >
     </template>
+    <v-btn
+      v-for="p in prints"
+      :key="p.id"
+      variant="outlined"
+      size="small"
+      :href="saved ? `/api/jobs/${job}/prints/${p.id}/pdf` : undefined"
+      :disabled="!saved"
+      download
+      :data-test="`print-${p.id}`"
+      >{{ p.name }}</v-btn
+    >
+    <v-btn variant="outlined" size="small" to="/chart" data-test="to-chart">Pocket chart</v-btn>
     <span v-if="!saved" class="soft" role="status">Files wait until the job is saved.</span>
   </section>
 </template>

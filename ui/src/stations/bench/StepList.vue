@@ -80,6 +80,9 @@ watch(
   background: var(--paper);
   padding: var(--near) 0;
 }
+.acts :deep(.v-btn) {
+  font-size: var(--size-text);
+}
 .steps {
   list-style: none;
   margin: 0;
