@@ -2,7 +2,7 @@
 import { onMounted, ref } from 'vue'
 
 import { api, sentenceOf, unreachable, type ChartPlan } from '../api/client'
-import PageHeader from '../front/PageHeader.vue'
+import BrandMark from '../counter/BrandMark.vue'
 
 /** What goes into each of one's own envelopes, on one page or in the hand. */
 const chart = ref<ChartPlan>()
@@ -16,9 +16,9 @@ onMounted(async () => {
 
 <template>
   <div>
-    <PageHeader />
     <main>
       <p class="acts">
+        <BrandMark />
         <router-link to="/shelf">Back to the shelf</router-link>
         <v-btn variant="flat" color="secondary" href="/api/chart/pdf" download data-test="print-chart"
           >Print on one page</v-btn
@@ -72,7 +72,8 @@ h2 {
 }
 .acts {
   display: flex;
-  gap: var(--far);
+  flex-wrap: wrap;
+  gap: var(--near) var(--far);
   align-items: center;
 }
 .pockets {
