@@ -283,3 +283,34 @@ func TestDryingTimer(t *testing.T) {
 	w.goTo(w.MustInfo().URL[len(w.program.url):])
 	w.see(test("clock"), "Dry now")
 }
+
+// A piece that came out wrong: what can still be made of it is told, and taken: the card is made
+// smaller, and the steps to come follow.
+func TestItCameOutWrong(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.openJob("Meteor-night thanks, square")
+	w.goTo("/jobs/" + strings.Split(at, "/")[2] + "/table")
+	for i := 2; i <= 4; i++ {
+		w.click(test("table-next"))
+		w.see(test("table-place"), fmt.Sprintf("Step %d of", i))
+	}
+	w.see(test("table-number"), "5 3/8")
+	w.click(test("cut-wrong"))
+	w.fill("wrong-is", "elephant")
+	w.click(test("wrong-ask"))
+	w.see(test("wrong"), "elephant")
+	w.fill("wrong-is", "5 13/32")
+	w.click(test("wrong-ask"))
+	w.see(test("wrong-says"), "as near as it has to be")
+	w.fill("wrong-is", "5 1/4")
+	w.click(test("wrong-ask"))
+
+	w.see(test("wrong-says"), "the card goes in with")
+	w.see(test("wrong"), "Make the card 5 3/8 × 5 1/4")
+	w.click(test("wrong-take"))
+	w.see(test("table-number"), "5 1/4")
+	w.goTo(at)
+	w.see(test("ticket-card"), "5 3/8 × 5 1/4")
+}

@@ -69,4 +69,34 @@ func worksheetRoutes(s *Server) {
 			s.events.tell(in.ID, Event{Kind: "bench", Version: int64(in.Body.Step)})
 			return &struct{ Body ProgressBody }{in.Body}, nil
 		})
+	huma.Register(s.api, huma.Operation{OperationID: "mendStep", Method: http.MethodPost, Path: "/api/worksheet/wrong", MaxBodyBytes: maxBody, Summary: "What can still be made where a step came out as another length"},
+		func(ctx context.Context, in *struct {
+			Body struct {
+				Job  job.Job `json:"job"`
+				Step int     `json:"step" minimum:"0" maximum:"100000"`
+				// Is is what it measures, as it is typed.
+				Is string `json:"is" maxLength:"80"`
+			}
+		},
+		) (*struct{ Body page.Mended }, error) {
+			shop, err := s.shop(ctx)
+			if err != nil {
+				return nil, s.failed(err)
+			}
+			if problems := plan.Check(in.Body.Job, shop.Shop); len(problems) > 0 {
+				return nil, refuse("body.job", problems)
+			}
+			if err := s.planners.Acquire(ctx, 1); err != nil {
+				return nil, s.failed(err) // nobody waits for it any more
+			}
+			defer s.planners.Release(1)
+			m, ok, err := page.WrongAs(plan.TableOf(in.Body.Job, shop.Shop), in.Body.Step, in.Body.Is)
+			switch {
+			case err != nil:
+				return nil, huma.Error422UnprocessableEntity(err.Error())
+			case !ok:
+				return nil, huma.Error422UnprocessableEntity("This step sets nothing that could be measured.")
+			}
+			return &struct{ Body page.Mended }{m}, nil
+		})
 }

@@ -43,7 +43,7 @@ func Chart(ctx context.Context, shop job.Shop) (ChartPlan, error) {
 		school, step = envelope.MetricStep, 3*measure.Millimetre
 	}
 	m := inShop(shop)
-	p := ChartPlan{Less: []string{}, Rows: []ChartRow{}, Text: "Each card leaves " + map[bool]string{true: "1⁄4 in", false: "6 mm"}[style.Unit == measure.Inches] + " in its envelope. A layer is so much smaller both ways."}
+	p := ChartPlan{Less: []string{}, Rows: []ChartRow{}, Text: "Each card is " + map[bool]string{true: "1⁄4 in", false: "6 mm"}[style.Unit == measure.Inches] + " smaller than its envelope, outside. A layer is so much smaller than the card, both ways."}
 	const steps = 8
 	for i := 1; i <= steps; i++ {
 		p.Less = append(p.Less, style.Show(measure.Length(i)*step))

@@ -36,8 +36,6 @@ type Makings struct {
 // "Tolerance" in docs/sums.md. The same seed gives the same makings.
 func MakeMany(t plan.Table, n int, seed uint64) (m Makings) {
 	w := worksheet.Write(t)
-	x, made := t.Piece(plan.BlankPiece)
-	base, _ := t.Piece(t.Job.Parts[0].ID)
 	r := rand.New(rand.NewPCG(seed, 5))
 	sigma := (t.Shop.Style().Tick / 2).Millimetres() / 2
 	adhesive := measure.Length(0)
@@ -52,15 +50,7 @@ func MakeMany(t plan.Table, n int, seed uint64) (m Makings) {
 				return m // what cannot be made is told of elsewhere
 			}
 		}
-		one := Making{EaseWidth: t.Made.EaseWidth.Millimetres(), EaseHeight: t.Made.EaseHeight.Millimetres()}
-		wide, high := grown(base.Flat, b.Pieces[base.ID])
-		if p := b.Pieces[plan.BlankPiece]; made && p != nil {
-			dw, dh := opened(t, x, p)
-			one.EaseWidth, one.EaseHeight, one.Seams = one.EaseWidth+dw, one.EaseHeight+dh, seams(t, x, p)
-		}
-		if t.Made.EaseWidth != t.Made.EaseHeight || wide != 0 || high != 0 {
-			one.EaseWidth, one.EaseHeight = one.EaseWidth-wide, one.EaseHeight-high
-		}
+		one := measured(t, b)
 		m.Of++
 		m.Each = append(m.Each, one)
 		if one.EaseWidth > 0 && one.EaseHeight > 0 {
@@ -76,6 +66,24 @@ func MakeMany(t plan.Table, n int, seed uint64) (m Makings) {
 	}
 	m.Text = fmt.Sprintf("Of a hundred made so, the card goes into %d and the seams of %d hold, where cuts and scores are usually a quarter tick off.", hundredth(m.In, m.Of), hundredth(m.Hold, m.Of))
 	return m
+}
+
+// measured is what an envelope and its card come out as on a bench.
+func measured(t plan.Table, b *bench.Bench) Making {
+	one := Making{EaseWidth: t.Made.EaseWidth.Millimetres(), EaseHeight: t.Made.EaseHeight.Millimetres()}
+	x, made := t.Piece(plan.BlankPiece)
+	base, _ := t.Piece(t.Job.Parts[0].ID)
+	wide, high := grown(base.Flat, b.Pieces[base.ID])
+	if p := b.Pieces[plan.BlankPiece]; made && p != nil {
+		dw, dh := opened(t, x, p)
+		one.EaseWidth, one.EaseHeight, one.Seams = one.EaseWidth+dw, one.EaseHeight+dh, seams(t, x, p)
+	}
+	// The card may lie turned in its envelope.
+	if lies, outer := t.Plan.Envelope.Blank.Lies, t.Plan.Card.Room.OuterSize; lies.Width != outer.Width && lies.Width == outer.Height {
+		wide, high = high, wide
+	}
+	one.EaseWidth, one.EaseHeight = one.EaseWidth-wide, one.EaseHeight-high
+	return one
 }
 
 func hundredth(n, of int) int { return int(math.Round(100 * float64(n) / float64(max(1, of)))) }

@@ -7,6 +7,7 @@ package page
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/blank"
@@ -173,7 +174,7 @@ func (p *teller) step(s worksheet.Step) BenchStep {
 	if t.How == nil {
 		t.How = []string{}
 	}
-	t.How = append(t.How, p.lines(s)...)
+	t.How = append(append(t.How, p.lines(s)...), p.folding(s)...)
 	if why := slots.Text(whyWords[s.Why]...); why != "" {
 		t.How = append(t.How, why)
 	}
@@ -184,6 +185,23 @@ func (p *teller) step(s worksheet.Step) BenchStep {
 	t.Size = p.style.Show(measure.Round(t.Flat.Width*float64(measure.Millimetre))) + " × " + p.style.Show(measure.Round(t.Flat.Height*float64(measure.Millimetre)))
 	t.Drawing = fmt.Sprintf("%s as it lies: %s", say.Capital(strings.Trim(slots["piece"], "“”")), t.Says.Text)
 	return t
+}
+
+// folding is the order in which an envelope is folded, and where it is glued.
+func (p teller) folding(s worksheet.Step) (list []string) {
+	if s.Piece != plan.BlankPiece || s.Act != worksheet.Fold && s.Act != worksheet.Glue {
+		return nil
+	}
+	for _, f := range p.Plan.Envelope.Blank.Folds {
+		text := f.Text
+		if s.Act == worksheet.Glue {
+			text = f.Glue
+		}
+		if text != "" && !slices.Contains(list, text) {
+			list = append(list, text)
+		}
+	}
+	return list
 }
 
 // number is what of a step is read from a metre off.
@@ -240,6 +258,17 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 		}
 	}
 	out["count"], out["short"] = fmt.Sprint(s.Count), p.short(s.Piece)
+	of := func(name string) string {
+		if s.Count == 1 {
+			return name
+		}
+		return all(s.Count) + " of " + name
+	}
+	out["all pieces"], out["all short"], out["all onto"] = of(out["piece"]), of(out["short"]), of(p.name(s.Onto))
+	if at := strings.Index(s.Piece, " of "); at >= 0 && s.Act == worksheet.Take {
+		out["paper"] = strings.TrimPrefix(p.name(s.Piece)[at:], " of ")
+	}
+	set("at unit", p.withUnit(p.length(s.At)), s.At > 0)
 	set("at", p.length(s.At), s.At > 0)
 	set("edge", string(s.Fence), s.Fence != "")
 	set("corner", string(s.Corner), s.Corner != "")
@@ -267,6 +296,8 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 	out.Flag("turned", s.KeepTurned)
 	out.Flag("as it is", s.Act == worksheet.Cut && s.At == 0)
 	out.Flag("both layers", s.Act == worksheet.Cut && s.Piece == plan.BlankPiece && p.Kind.Bought)
+	out.Flag("card", s.Piece == p.Job.Parts[0].ID)
+	out.Flag("blank", s.Piece == plan.BlankPiece)
 	out.Flag("own", s.Piece == s.Onto && s.Onto != "")
 	out.Flag("pegs", s.Tool == job.PegsTool)
 	out.Flag("template", s.Template != "" && s.Act == worksheet.Trace)
@@ -277,9 +308,20 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 	return out
 }
 
+// withUnit writes the shop's unit behind a length that has none of its own.
+func (p teller) withUnit(text string) string {
+	if strings.HasSuffix(text, string(measure.Millimetres)) || strings.HasSuffix(text, string(measure.Inches)) {
+		return text
+	}
+	return text + " " + string(p.style.Unit)
+}
+
 func all(n int) string {
-	if n == 1 {
+	switch n {
+	case 1:
 		return "it"
+	case 2:
+		return "both"
 	}
 	return fmt.Sprintf("all %d", n)
 }

@@ -89,7 +89,7 @@ func TestWordsSayTheFields(t *testing.T) {
 				want = append(want, fmt.Sprint(s.Minutes))
 			}
 			if s.Count > 1 && s.Act != worksheet.Before && s.Act != worksheet.Dry && s.Act != worksheet.Try && s.Act != worksheet.Take {
-				want = append(want, fmt.Sprintf("all %d", s.Count))
+				want = append(want, map[bool]string{true: "both", false: fmt.Sprintf("all %d", s.Count)}[s.Count == 2])
 			}
 			for _, line := range s.Lines {
 				for _, m := range line {

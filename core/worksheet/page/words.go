@@ -31,16 +31,18 @@ var told = map[worksheet.Act]words{
 	worksheet.Take: {
 		name: "Take",
 		says: []say.Clause{
-			say.Unless("ready", "Take {count} of {piece}, [{size}] {unit}."), say.When("ready", "Take the {count} of {piece} that are cut already, [{size}] {unit}."),
+			{Text: "Take {count} of {paper}, [{size}] {unit}. This is {short}.", Unless: "ready"},
+			{Text: "Take {count} of {piece}, [{size}] {unit}.", Unless: "ready,paper"},
+			say.When("ready", "Take the {count} of {piece} that are cut already, [{size}] {unit}."),
 		},
 		how: []say.Clause{say.Unless("ready", "Pencil a small T at the top of the back: left, right, top and bottom are told from it.")},
 	},
 	worksheet.Cut: {
 		name: "Cut",
 		says: []say.Clause{
-			{Text: "Set the guide to [{at}]. Cut {all} of {short}.", If: "trimmer cut", Unless: "as it is,set"},
-			{Text: "Leave the guide at [{at}]. Cut {all} of {short}.", If: "trimmer cut,set", Unless: "as it is"},
-			{Text: "Mark [{at}] from the {edge} edge at both ends. Cut {all} of {short} from mark to mark.", If: "by hand", Unless: "as it is"},
+			{Text: "Set the guide to [{at}]. Cut {all short}.", If: "trimmer cut", Unless: "as it is,set"},
+			{Text: "Leave the guide at [{at}]. Cut {all short}.", If: "trimmer cut,set", Unless: "as it is"},
+			{Text: "Mark [{at}] from the {edge} edge at both ends. Cut {all short} from mark to mark.", If: "by hand", Unless: "as it is"},
 			say.When("as it is", "{piece} is the right size as it is: cut nothing."),
 		},
 		how: []say.Clause{
@@ -52,11 +54,11 @@ var told = map[worksheet.Act]words{
 			{Text: "The rest is {off}: keep it.", If: "off", Unless: "both layers"},
 			{Text: "The rest falls off.", Unless: "off,both layers,as it is"},
 		},
-		check:   []say.Clause{{Text: "It measures {at} {unit}, give or take {tolerance}.", Unless: "both layers"}, say.When("both layers", "What fell off measures {at} {unit}, give or take {tolerance}.")},
+		check:   []say.Clause{{Text: "It measures {at unit}, give or take {tolerance}.", Unless: "both layers"}, say.When("both layers", "What fell off measures {at unit}, give or take {tolerance}.")},
 		caution: bladeCaution,
 	},
 	worksheet.CutOut: {
-		name: "Cut out", says: []say.Clause{say.Always("Cut the middle out of {all} of {piece}.")},
+		name: "Cut out", says: []say.Clause{say.Always("Cut the middle out of {all pieces}.")},
 		how:     []say.Clause{say.Always("The {up} is up. Mark the four corners first."), mayTear, say.When("off", "Keep what comes out: it is {off}.")},
 		check:   []say.Clause{say.Always("What is left all round is equally wide.")},
 		caution: bladeCaution,
@@ -64,11 +66,11 @@ var told = map[worksheet.Act]words{
 	worksheet.Score: {
 		name: "Score",
 		says: []say.Clause{
-			{Text: "Score {all} of {piece} at [{at}].", Unless: "folder"},
+			{Text: "Score {all pieces} at [{at}].", Unless: "folder"},
 			{Text: "Mark [{at}] from the {edge} edge at both ends. Score along a ruler.", If: "folder", Unless: "corner"},
 			{Text: "Mark [{at}] from the {corner} corner on both edges. Score from mark to mark.", If: "folder", Unless: "middle"},
 			{Text: "Mark [{at}] from the middle, towards the {corner} corner. Score across there.", If: "folder,middle"},
-			{Text: " Do {all} of {piece}.", If: "folder"},
+			{Text: " Do {all pieces}.", If: "folder"},
 		},
 		how: []say.Clause{
 			{Text: "The {edge} edge lies against the fence.", Unless: "folder"},
@@ -86,17 +88,17 @@ var told = map[worksheet.Act]words{
 		},
 	},
 	worksheet.Punch: {
-		name: "Punch", says: []say.Clause{say.Always("Punch {all} of {piece} at [{at}] and score.")},
+		name: "Punch", says: []say.Clause{say.Always("Punch {all pieces} at [{at}] and score.")},
 		how:     []say.Clause{say.Always("The {edge} edge is up, the {up} side towards you. This is score {number}.")},
 		check:   []say.Clause{say.Always("The notch's point is {at} from the left end of that edge, give or take {tolerance}.")},
 		caution: []say.Clause{say.Always("Keep fingers out of the punch.")},
 	},
 	worksheet.Slit: {
-		name: "Slit", says: []say.Clause{say.Always("Cut {lines} into {all} of {piece}.")}, how: []say.Clause{mayTear},
+		name: "Slit", says: []say.Clause{say.Always("Cut {lines} into {all pieces}.")}, how: []say.Clause{mayTear},
 		check: []say.Clause{say.Always("Each slit stops at its score.")}, caution: bladeCaution,
 	},
 	worksheet.Snip: {
-		name: "Snip", says: []say.Clause{say.Always("Make {lines} at the edges of {all} of {piece}.")},
+		name: "Snip", says: []say.Clause{say.Always("Make {lines} at the edges of {all pieces}.")},
 		how:     []say.Clause{say.Always("The smaller part falls off each time.")},
 		check:   []say.Clause{say.Always("Fold it lightly: no corner stands out.")},
 		caution: bladeCaution,
@@ -110,8 +112,11 @@ var told = map[worksheet.Act]words{
 		check: []say.Clause{say.Always("The print's edges lie on the paper's edges all round.")}, caution: bladeCaution,
 	},
 	worksheet.Fold: {
-		name: "Fold", says: []say.Clause{say.When("one fold", "Fold {all} of {piece} on the score."), say.Unless("one fold", "Fold {all} of {piece} on every score.")},
-		how:   []say.Clause{say.Always("Press each fold with the {tool}, through scrap paper.")},
+		name: "Fold", says: []say.Clause{say.When("one fold", "Fold {all pieces} on the score."), say.Unless("one fold", "Fold {all pieces} on every score.")},
+		how: []say.Clause{
+			say.When("card", "Fold away from the groove of each score."), say.When("blank", "Each flap folds up, over the inside."),
+			say.Always("Press each fold with the {tool}, through scrap paper."),
+		},
 		check: []say.Clause{say.Always("The edges meet all along.")},
 	},
 	worksheet.Round: {
@@ -128,7 +133,7 @@ var told = map[worksheet.Act]words{
 	worksheet.Glue: {
 		name: "Glue",
 		says: []say.Clause{
-			{Text: "Glue {all} of {piece} on {onto}.", Unless: "own"}, say.When("own", "Glue the seams of {all} with {adhesive}."),
+			{Text: "Glue {all pieces} on {onto}.", Unless: "own"}, say.When("own", "Glue the seams of {all} with {adhesive}."),
 		},
 		how: []say.Clause{
 			{Text: "The {up} side. Lay it into one corner, slide it to its place, then press.", Unless: "own"},
@@ -147,13 +152,13 @@ var told = map[worksheet.Act]words{
 	worksheet.Clean: {
 		name: "Clean", says: []say.Clause{say.Always("Rub off what spread, before you fill {all}.")},
 	},
-	worksheet.Decorate: {name: "Decorate", says: []say.Clause{say.Always("Put {piece} on {all} of {onto}.")}, how: []say.Clause{say.Always("Its place is on the station Mail.")}},
+	worksheet.Decorate: {name: "Decorate", says: []say.Clause{say.Always("Put {piece} on {all onto}.")}, how: []say.Clause{say.Always("Its place is on the station Mail.")}},
 	worksheet.Address: {
 		name: "Address", says: []say.Clause{say.Always("Write the address on {all}.")},
 		how: []say.Clause{say.Always("On dark or patterned paper put a plain label.")}, check: []say.Clause{say.Always("Let the ink dry.")},
 	},
 	worksheet.Fill: {
-		name: "Fill", says: []say.Clause{say.Always("Put {piece} into {onto}, {all}.")}, check: []say.Clause{say.Always("The flap closes by itself.")},
+		name: "Fill", says: []say.Clause{say.Always("Put the card into {all onto}.")}, check: []say.Clause{say.Always("The flap closes by itself.")},
 	},
 	worksheet.Seal: {name: "Seal", says: []say.Clause{say.Always("Close {all}.")}},
 }

@@ -640,6 +640,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/worksheet/wrong": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What can still be made where a step came out as another length */
+        post: operations["mendStep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1590,6 +1607,21 @@ export interface components {
             measured: string;
             off: string;
             predicted: string;
+        };
+        Mend: {
+            edits: components["schemas"]["Edit"][];
+            text: string;
+        };
+        MendStepRequest: {
+            is: string;
+            job: components["schemas"]["Job"];
+            /** Format: int64 */
+            step: number;
+        };
+        Mended: {
+            fine: boolean;
+            says: string;
+            ways: components["schemas"]["Mend"][];
         };
         Missing: {
             choices: components["schemas"]["Choice"][];
@@ -3867,6 +3899,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WorksheetBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    mendStep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendStepRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mended"];
                 };
             };
             /** @description Error */

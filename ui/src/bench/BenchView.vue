@@ -3,10 +3,11 @@ import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, onScopeDispose, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { api, sentenceOf, unreachable, type Job } from '../api/client'
+import { api, sentenceOf, unreachable, type Edit, type Job } from '../api/client'
 import { follow } from '../api/streams'
 import DrawnShapes from '../drawing/DrawnShapes.vue'
 import { useShop } from '../job/useShop'
+import WrongDialog from './WrongDialog.vue'
 import { useProgress } from './useProgress'
 import { useTimer } from './useTimer'
 import { useWorksheet } from './useWorksheet'
@@ -69,12 +70,37 @@ const keys: Record<string, () => void> = {
   ArrowLeft: back, ArrowUp: back, PageUp: back, Backspace: back, Escape: leave,
 } // prettier-ignore
 useEventListener(window, 'keydown', (e: KeyboardEvent) => {
+  if (wrong.value) return // something is typed
   const act = keys[e.key]
   const button = e.target instanceof HTMLElement && e.target.closest('button, a')
   if (!act || e.ctrlKey || e.metaKey || e.altKey || (button && (e.key === ' ' || e.key === 'Enter'))) return
   e.preventDefault()
   act()
 })
+
+// What came out wrong, and what can still be made of it.
+const wrong = ref(false)
+const settable = computed(
+  () => ['cut', 'score', 'punch'].includes(step.value?.act ?? '') && step.value?.number,
+)
+
+/** The job is changed to suit, and stored; the steps to come follow. */
+async function take(edits: Edit[]) {
+  const params = { path: { id: props.id } }
+  const now = await api.GET('/api/jobs/{id}', { params }).catch(unreachable)
+  if (!now.data) return void (missing.value = sentenceOf(now.error))
+  const made = await api
+    .POST('/api/plan', { body: { job: now.data.job, edits, open: 'card/base' } })
+    .catch(unreachable)
+  const told = made.data?.problems[0]?.message
+  if (!made.data || told) return void (missing.value = told ?? sentenceOf(made.error))
+  const saved = await api
+    .PUT('/api/jobs/{id}', { params, body: { version: now.data.version, job: made.data.job } })
+    .catch(unreachable)
+  if (!saved.data) return void (missing.value = sentenceOf(saved.error))
+  wrong.value = false
+  job.value = saved.data.job
+}
 
 // What is read from a metre off is no longer than its line.
 const long = computed(() => (step.value?.number.length ?? 0) > 11)
@@ -113,6 +139,11 @@ const stroke = 2 // millimetres kept free round a drawing
         <p v-if="place === 0" class="how">{{ sheet?.makings.text }}</p>
         <p v-if="step.check" class="how"><strong>Check</strong> {{ step.check }}</p>
         <p v-if="step.caution" class="how tone-care"><strong>Mind</strong> {{ step.caution }}</p>
+        <p v-if="settable" class="clocks">
+          <v-btn variant="outlined" size="large" data-test="cut-wrong" @click="wrong = true"
+            >It came out wrong</v-btn
+          >
+        </p>
         <p v-if="step.minutes" class="clocks">
           <v-btn variant="outlined" size="large" data-test="timer-start" @click="timer.start(step.minutes)"
             >Start {{ step.minutes }} minutes</v-btn
@@ -149,6 +180,14 @@ const stroke = 2 // millimetres kept free round a drawing
           {{ l.text }}
         </text>
       </svg>
+      <WrongDialog
+        v-if="wrong && job"
+        :job="job"
+        :step="place"
+        :wanted="step.number"
+        @close="wrong = false"
+        @take="take"
+      />
       <nav class="turn" aria-label="Steps">
         <button type="button" :disabled="place === 0" data-test="table-back" @click="back">Back</button>
         <button type="button" class="on" :disabled="last" data-test="table-next" @click="next">
