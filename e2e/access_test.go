@@ -52,7 +52,7 @@ func TestNothingSeriousForAxe(t *testing.T) {
 					t.Errorf("%s: %s", where, got)
 				}
 			}
-			for path, sign := range map[string]string{"/": test("job"), "/shelf": test("shelf-sheets-0"), "/rules": test("rules-title"), "/help": "h1", "/backups": test("backups")} {
+			for path, sign := range map[string]string{"/": test("job"), "/shelf": test("shelf-sheets-0"), "/rules": test("rules-title"), "/help": "h1", "/chart": test("pocket"), "/backups": test("backups")} {
 				w.goTo(path)
 				w.see(sign, "")
 				run(path)
@@ -62,6 +62,9 @@ func TestNothingSeriousForAxe(t *testing.T) {
 			w.goTo(at + "history")
 			w.see(test("ticket-of-state"), "")
 			run("history")
+			w.goTo(at + "table")
+			w.see(test("table-says"), "")
+			run("table")
 			for _, station := range job.Stations() {
 				for _, drawer := range station.Drawers {
 					w.goTo(at + station.ID + "/" + drawer.ID)

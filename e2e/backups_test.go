@@ -7,7 +7,6 @@ import (
 	"strings"
 	"syscall"
 	"testing"
-	"time"
 )
 
 // A backup is made, looked into, and restored: one job, and everything; what was made since
@@ -295,96 +294,4 @@ func TestDataThatIsMovedAway(t *testing.T) {
 	w.see(test("ticket-card"), "6 1/2")
 	shelf.goTo("/shelf")
 	shelf.waitFor("the shelf", func() (string, bool) { v := shelf.value("field-envelopes.0.have"); return v, v == "9" })
-}
-
-// disk is a small disk of its own, where the system lets tests have one.
-func disk(t *testing.T, size string) string {
-	t.Helper()
-	dir := t.TempDir()
-	if err := syscall.Mount("tmpfs", dir, "tmpfs", 0, "size="+size); err != nil {
-		t.Skipf("a disk of its own cannot be had here (%v): run as root", err)
-	}
-	t.Cleanup(func() {
-		for end := time.Now().Add(patience); syscall.Unmount(dir, 0) != nil && time.Now().Before(end); {
-			time.Sleep(20 * time.Millisecond)
-		}
-	})
-	return dir
-}
-
-// fillUp writes a file until the disk is full.
-func fillUp(t *testing.T, path string) {
-	t.Helper()
-	f, err := os.Create(path)
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer func() { _ = f.Close() }()
-	for block := 64 << 10; block > 0; {
-		if _, err := f.Write(make([]byte, block)); err != nil {
-			block /= 2
-		}
-	}
-}
-
-// A full disk and one that can only be read are said for what they are; what was done is
-// kept in the window and stored by itself later. At a start a full disk is no damage.
-func TestFullDiskAndOneToReadOnly(t *testing.T) {
-	t.Parallel()
-	dir := disk(t, "6m")
-	p := start(t, filepath.Join(dir, "data"), "127.0.0.1:0")
-	w := open(t, p, "/")
-	at := w.openJob("Meteor-night thanks, square")
-	w.saved()
-	time.Sleep(1200 * time.Millisecond) // so that the log is free to be written anew
-	ballast := filepath.Join(dir, "ballast")
-	fillUp(t, ballast)
-	// Other jobs take what room there is left.
-	c := &client{url: p.url}
-	for status := 0; status != 507; {
-		var err error
-		if status, err = c.ask("POST", "/api/jobs", map[string]string{"copyOf": strings.Split(at, "/")[2]}, nil); err != nil {
-			t.Fatal(err)
-		}
-	}
-	w.fill("field-card.width", "6 3/8")
-	w.fill("name", strings.Repeat("stars ", 13))
-	w.see(test("why"), "the disk is full")
-	w.see(test("state"), "not saved: trying again")
-	v := open(t, p, "/backups")
-	v.click(test("back-up"))
-	v.see(test("failure"), "the disk is full")
-	if err := os.Remove(ballast); err != nil {
-		t.Fatal(err)
-	}
-	w.saved()
-	last := w.value("name")
-
-	p.stop(syscall.SIGTERM)
-	for name, disk := range map[string]struct {
-		spoil, mend func() error
-	}{
-		"the disk is full": {func() error { fillUp(t, ballast); return nil }, func() error { return os.Remove(ballast) }},
-		"only be read": {
-			func() error { return syscall.Mount("", dir, "", syscall.MS_REMOUNT|syscall.MS_RDONLY, "") },
-			func() error { return syscall.Mount("", dir, "", syscall.MS_REMOUNT, "") },
-		},
-	} {
-		if err := disk.spoil(); err != nil {
-			t.Fatal(err)
-		}
-		if out, ok := runOnce(t, "--demo", "--data", p.data, "--addr", "127.0.0.1:0"); ok || !strings.Contains(out, name) || strings.Contains(out, "damaged") {
-			t.Errorf("a start where %s says %q", name, out)
-		}
-		if err := disk.mend(); err != nil {
-			t.Fatal(err)
-		}
-	}
-	p = p.restart()
-	w.program = p
-	w.goTo(at)
-	w.see(test("headline"), "")
-	if got := w.value("name"); got != last {
-		t.Errorf("it is called %q, and was saved as %q", got, last)
-	}
 }

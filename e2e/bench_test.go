@@ -314,3 +314,45 @@ func TestItCameOutWrong(t *testing.T) {
 	w.goTo(at)
 	w.see(test("ticket-card"), "5 3/8 × 5 1/4")
 }
+
+// Held against a ruler once, the screen shows card and envelope as large as they are.
+func TestTrueSizeOnTheScreen(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.station("Meteor-night invitation", "bench/pieces")
+	w.saved()
+	w.click(test("to-true-size"))
+	w.see("main", "Card 7 × 5. Envelope closed 7 5/16 × 5 5/16.")
+	wide := func(of string) float64 {
+		return w.MustElement(test(of)).MustEval(`() => { const b = this.getBBox(), m = this.getScreenCTM(); return b.width * m.a }`).Num()
+	}
+	bar := func() float64 {
+		return w.MustElement(test("ruler-bar") + " path").MustEval(`() => this.getBBox().width`).Num()
+	}
+	check := func() {
+		t.Helper()
+		for of, want := range map[string]float64{"true-card": 7 * 25.4, "true-envelope": 7.3125 * 25.4} {
+			if got := wide(of) / bar() * 100; math.Abs(got-want) > 0.1 {
+				t.Errorf("%s is %.2f mm wide by the bar, want %.2f", of, got, want)
+			}
+		}
+	}
+	check()
+	was := bar()
+	for range 4 {
+		w.click(test("bar-longer"))
+	}
+	if now := bar(); math.Abs(now/was-1.0201) > 0.002 {
+		t.Errorf("four times half a millimetre make the bar %.4f times as long", now/was)
+	}
+	check()
+	w.MustReload()
+	w.see("main", "Card 7 × 5.")
+	if now := bar(); now <= was {
+		t.Error("it is forgotten over a reload")
+	}
+	w.click(test("bar-usual"))
+	check()
+	w.quiet()
+}

@@ -60,7 +60,7 @@ func TestLook(t *testing.T) {
 			others.row(w.picture(t))
 		}
 		others.write(t, filepath.Join(dir, look.name+"-other.png"))
-		for _, station := range []string{"card", "layers", "envelope", "mail", "paper"} {
+		for _, station := range []string{"card", "layers", "envelope", "mail", "paper", "bench"} {
 			s := sheet{}
 			for _, j := range demo.Jobs() {
 				w.goTo("/")

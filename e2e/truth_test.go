@@ -304,7 +304,7 @@ func TestNothingIsEmpty(t *testing.T) {
 	for _, j := range demo.Jobs() {
 		w.goTo("/")
 		at := strings.TrimSuffix(w.openJob(j.Name), "card")
-		for _, station := range []string{"card", "layers", "envelope", "mail", "paper"} {
+		for _, station := range []string{"card", "layers", "envelope", "mail", "paper", "bench"} {
 			t.Run(j.Name+"/"+station, func(t *testing.T) {
 				w.t = t
 				w.goTo(at + station)

@@ -29,6 +29,7 @@ const router = createRouter({
     },
     { path: '/jobs/:id/swatches', component: () => import('./stations/layers/SwatchPage.vue'), props: true },
     { path: '/jobs/:id/table', component: () => import('./bench/BenchView.vue'), props: true },
+    { path: '/jobs/:id/true-size', component: () => import('./bench/TrueSize.vue'), props: true },
     { path: '/jobs/:id/gauge', component: () => import('./stations/mail/GaugePage.vue'), props: true },
     {
       path: '/jobs/:id/history/:state?',

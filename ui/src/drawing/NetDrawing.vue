@@ -40,7 +40,7 @@ const props = withDefaults(
 )
 
 const box = computed(() => ({ w: props.drawing.width, h: props.drawing.height }))
-const has = (kind: string) => props.drawing.shapes.some((shape) => shape.kind === kind)
+const has = (what: string) => props.drawing.shapes.some((shape) => shape.kind === what)
 
 const small = useSmall()
 const { lit, light, dim } = useLit()

@@ -89,6 +89,9 @@ const lists = [
       >{{ p.name }}</v-btn
     >
     <v-btn variant="outlined" size="small" to="/chart" data-test="to-chart">Pocket chart</v-btn>
+    <v-btn variant="outlined" size="small" :to="`/jobs/${job}/true-size`" data-test="to-true-size"
+      >True size on the screen</v-btn
+    >
     <span v-if="!saved" class="soft" role="status">Files wait until the job is saved.</span>
   </section>
 </template>
