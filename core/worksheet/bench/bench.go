@@ -221,6 +221,9 @@ func (b *Bench) cut(s worksheet.Step) error {
 		return fmt.Errorf("nothing says what to cut %q with", s.Piece)
 	}
 	at := b.set(s.At)
+	if b.Wrong != nil {
+		at = min(at, across) // a hand that is off cuts nothing there
+	}
 	if at > across+same {
 		return fmt.Errorf("%q is only %.2f mm wide, and is to be cut at %.2f", s.Piece, across, at)
 	}

@@ -86,6 +86,22 @@ func countIn(list []page.Making) (n int) {
 	return n
 }
 
+// Of every sample job there is an answer, in every construction.
+func TestEveryJobIsMadeMany(t *testing.T) {
+	t.Parallel()
+	for _, j := range demo.Jobs() {
+		for _, k := range blank.Constructions() {
+			j.Envelope.Construction = k.ID
+			if len(plan.Check(j, demo.Shop())) > 0 {
+				continue
+			}
+			if m := page.MakeMany(plan.TableOf(j, demo.Shop()), 50, 3); m.Of != 50 || m.Text == "" {
+				t.Errorf("%s, %s: %d makings, %q", j.Name, k.ID, m.Of, m.Text)
+			}
+		}
+	}
+}
+
 // A thousand makings are done while one looks.
 func BenchmarkThousandMakings(b *testing.B) {
 	table := plan.TableOf(demo.Jobs()[0], demo.Shop())

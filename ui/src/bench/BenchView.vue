@@ -136,7 +136,7 @@ const stroke = 2 // millimetres kept free round a drawing
         <p v-if="step.number" class="number" :class="{ long }" data-test="table-number">{{ step.number }}</p>
         <p class="says" data-test="table-says">{{ step.says.text }}</p>
         <p v-for="h in step.how" :key="h" class="how">{{ h }}</p>
-        <p v-if="place === 0" class="how">{{ sheet?.makings.text }}</p>
+        <p v-if="place === 0 && sheet?.makings.text" class="how">{{ sheet.makings.text }}</p>
         <p v-if="step.check" class="how"><strong>Check</strong> {{ step.check }}</p>
         <p v-if="step.caution" class="how tone-care"><strong>Mind</strong> {{ step.caution }}</p>
         <p v-if="settable" class="clocks">

@@ -49,7 +49,7 @@ const piece = computed(() => bench.value.pieces.find((p) => p.id === chosen.valu
         <div v-else-if="step" class="nothing">
           <p class="large">{{ step.name }}</p>
           <p v-for="h in step.how.length ? step.how : [step.says.text]" :key="h">{{ h }}</p>
-          <p v-if="place === 0" class="soft">{{ sheet?.makings.text }}</p>
+          <p v-if="place === 0 && sheet?.makings.text" class="soft">{{ sheet.makings.text }}</p>
         </div>
       </template>
       <NetDrawing

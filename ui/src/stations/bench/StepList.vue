@@ -60,7 +60,7 @@ watch(
         </button>
         <div v-if="i === at" class="how">
           <p v-for="h in s.how" :key="h">{{ h }}</p>
-          <p v-if="i === 0" data-test="makings">{{ sheet.makings.text }}</p>
+          <p v-if="i === 0 && sheet.makings.text" data-test="makings">{{ sheet.makings.text }}</p>
           <p v-if="s.check" class="check"><strong>Check</strong> {{ s.check }}</p>
           <p v-if="s.caution" class="caution"><strong>Mind</strong> {{ s.caution }}</p>
         </div>
