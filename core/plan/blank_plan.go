@@ -71,7 +71,7 @@ func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candida
 	p := BlankPlan{
 		Sheet: m.shown(made.SheetWidth), Exact: m.shown(cmp.Or(made.Exact, made.SheetWidth)),
 		EaseWidth: m.shown(made.EaseWidth), EaseHeight: m.shown(made.EaseHeight), Seam: m.shown(made.Seam), Overlap: m.shown(made.Overlap),
-		Way: made.Way().ID, Ways: m.ways(c, slots), Net: net, Flat: m.flatOf(net, c).Drawn(), Lies: m.lies(c), Dimensions: m.dimensions(c), Callouts: callouts(m, c), Scores: m.scoreMarks(c), Alignment: alignment(m, c),
+		Way: made.Way().ID, Ways: m.ways(c, slots), Net: net, Flat: flatOf(m, net, c).Drawn(), Lies: m.lies(c), Dimensions: m.dimensions(c), Callouts: callouts(m, c), Scores: m.scoreMarks(c), Alignment: alignment(m, c),
 		Sentence: m.waySlots(c, made.Way(), slots).Sentence(slices.Concat(k.Words.Sentence, k.Way(made.Way().ID).Sentence)...),
 		Drawing:  slots.Text(k.Words.Drawing...),
 		Folds:    m.foldSteps(c), Folding: m.folding(c), Wishes: m.wishes(k), Options: m.options(k),
@@ -91,11 +91,11 @@ func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candida
 
 // flat draws the flat blank, exactly.
 func (m envelopeStation) flat(c compare.Candidate) drawing.Drawing {
-	return m.flatOf(c.Made.Seen(), c)
+	return flatOf(m, c.Made.Seen(), c)
 }
 
 // flatOf draws a net with what lies on it.
-func (m envelopeStation) flatOf(net blank.Net, c compare.Candidate) drawing.Drawing {
+func flatOf(m envelopeStation, net blank.Net, c compare.Candidate) drawing.Drawing {
 	return drawing.Net(net, drawing.Laid{Card: m.lies(c), Liner: m.lining(c), Holes: holes(c.Made), Names: netNames})
 }
 
