@@ -19,7 +19,6 @@ type run struct {
 	parts [][2]float64 // where scores lie on it, from its top or left end
 	// number is that of the score which is made of it.
 	number int
-	shapes []drawing.Shape
 }
 
 // direction is which way a run lies.
@@ -47,8 +46,7 @@ type shaping struct {
 
 // shapeOf finds the lines of a piece.
 func (w *writer) shapeOf(x plan.BenchPiece) *shaping {
-	s := &shaping{w: w, x: x}
-	s.wide, s.high = outlineOf(x.Flat)
+	s := &shaping{w: w, x: x, wide: x.Flat.Width, high: x.Flat.Height}
 	for _, shape := range x.Flat.Of(drawing.Score) {
 		s.add(shape)
 	}
@@ -64,7 +62,7 @@ func (w *writer) shapeOf(x plan.BenchPiece) *shaping {
 // add puts a score on its run.
 func (s *shaping) add(shape drawing.Shape) {
 	a, b := shape.Corners[0], shape.Corners[1]
-	r := run{under: shape.Inside, shapes: []drawing.Shape{shape}}
+	r := run{under: shape.Inside}
 	var from, to float64
 	switch dx, dy := b.X-a.X, b.Y-a.Y; {
 	case math.Abs(dx) < hair:
@@ -82,7 +80,7 @@ func (s *shaping) add(shape drawing.Shape) {
 	r.parts = [][2]float64{{min(from, to), max(from, to)}}
 	for i := range s.runs {
 		if q := &s.runs[i]; q.way == r.way && q.under == r.under && math.Abs(q.at-r.at) < hair {
-			q.parts, q.shapes = append(q.parts, r.parts...), append(q.shapes, shape)
+			q.parts = append(q.parts, r.parts...)
 			return
 		}
 	}

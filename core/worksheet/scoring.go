@@ -28,12 +28,6 @@ func (s *shaping) plan() {
 	s.away()
 }
 
-// settable reports whether a hand can do what the drawing asks with what can be set.
-func (s *shaping) settable() bool { return !s.odd }
-
-// steps are those of the piece.
-func (s *shaping) steps() []Step { return s.out }
-
 func (s *shaping) put(step Step) {
 	step.Piece, step.Count = s.x.ID, s.x.Count
 	if step.Up == "" {

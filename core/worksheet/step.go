@@ -144,19 +144,18 @@ type Why string
 // The reasons.
 const (
 	Usual       Why = ""
-	LongCut     Why = "long"     // the cut is longer than the trimmer's
-	BeyondRuler Why = "ruler"    // the guide does not stand so far out
-	BeyondReach Why = "reach"    // the board does not reach
-	NoGroove    Why = "groove"   // no groove lies there
-	NoTool      Why = "tool"     // there is none
-	NoTick      Why = "tick"     // no tool can be set to it
-	InsideSheet Why = "inside"   // the blade cannot begin inside
-	PastTrimmer Why = "pasttrim" // it is kept whole, and cut by hand
+	LongCut     Why = "long"   // the cut is longer than the trimmer's
+	BeyondRuler Why = "ruler"  // the guide does not stand so far out
+	BeyondReach Why = "reach"  // the board does not reach
+	NoGroove    Why = "groove" // no groove lies there
+	NoTool      Why = "tool"   // there is none
+	NoTick      Why = "tick"   // no tool can be set to it
+	InsideSheet Why = "inside" // the blade cannot begin inside
 )
 
 // Whys lists them.
 func Whys() []Why {
-	return []Why{LongCut, BeyondRuler, BeyondReach, NoGroove, NoTool, NoTick, InsideSheet, PastTrimmer}
+	return []Why{LongCut, BeyondRuler, BeyondReach, NoGroove, NoTool, NoTick, InsideSheet}
 }
 
 // Worksheet is everything that is done, in order.

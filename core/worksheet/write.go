@@ -4,7 +4,6 @@ import (
 	"slices"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
@@ -16,13 +15,11 @@ type writer struct {
 	tools job.Tools
 	tick  measure.Length
 	out   Worksheet
-	// scores counts those of each piece, lines are where they run.
-	scores map[string]int
 }
 
 // Write writes the worksheet of a job.
 func Write(t plan.Table) Worksheet {
-	w := writer{Table: t, tools: t.Shop.Tools, tick: t.Shop.Style().Tick, scores: map[string]int{}}
+	w := writer{Table: t, tools: t.Shop.Tools, tick: t.Shop.Style().Tick}
 	w.put(Step{Act: Before, Count: t.Job.Count})
 	for _, s := range t.Plan.Paper.Stocks {
 		w.cutStock(s)
@@ -46,13 +43,11 @@ func (w *writer) shape(x plan.BenchPiece) {
 		return // it is cut as it is sold
 	}
 	b := w.shapeOf(x)
-	if !b.settable() {
+	if b.odd {
 		w.put(Step{Act: Trace, Tool: w.cuttingTool(), Piece: x.ID, Count: x.Count, Template: x.ID, Up: Shown, Why: NoTick})
 		return
 	}
-	for _, s := range b.steps() {
-		w.put(s)
-	}
+	w.out.Steps = append(w.out.Steps, b.out...)
 }
 
 // cuttingTool is what cuts by hand.
@@ -80,6 +75,3 @@ func (w *writer) ticked(mm float64) (measure.Length, bool) {
 	}
 	return 0, false
 }
-
-// outlineOf is what of a drawing is cut first, the box round it.
-func outlineOf(d drawing.Drawing) (wide, high float64) { return d.Width, d.Height }
