@@ -195,7 +195,12 @@ li.here.changed .value {
   }
   a {
     min-height: 32px;
-    padding: 2px 8px;
+    padding: 2px 4px;
+    column-gap: var(--near);
+  }
+  .label {
+    font-size: var(--size-small);
+    white-space: nowrap;
   }
   .was {
     display: none;

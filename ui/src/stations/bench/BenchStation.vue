@@ -38,20 +38,13 @@ const piece = computed(() => bench.value.pieces.find((p) => p.id === chosen.valu
 <template>
   <StationLayout station="bench" :sentence="bench.sentence" :notes="bench.notes">
     <template #drawing="{ drawer }">
-      <template v-if="drawer === 'steps'">
-        <FlatDrawing
-          v-if="step && step.flat.shapes.length"
-          :drawing="step.flat"
-          :size="step.size"
-          :unit="plan.unit"
-          :words="step.drawing"
-        />
-        <div v-else-if="step" class="nothing">
-          <p class="large">{{ step.name }}</p>
-          <p v-for="h in step.how.length ? step.how : [step.says.text]" :key="h">{{ h }}</p>
-          <p v-if="place === 0 && sheet?.makings.text" class="soft">{{ sheet.makings.text }}</p>
-        </div>
-      </template>
+      <FlatDrawing
+        v-if="drawer === 'steps' && step?.flat.shapes.length"
+        :drawing="step.flat"
+        :size="step.size"
+        :unit="plan.unit"
+        :words="step.drawing"
+      />
       <NetDrawing
         v-else-if="piece?.id === 'envelope'"
         :drawing="blank.flat"
@@ -86,22 +79,3 @@ const piece = computed(() => bench.value.pieces.find((p) => p.id === chosen.valu
     <template #cutter><CutterDrawer :paths="bench.cutter" /></template>
   </StationLayout>
 </template>
-
-<style scoped>
-.nothing {
-  display: grid;
-  gap: var(--gap);
-  align-content: center;
-  height: 100%;
-  max-width: 32em;
-  margin: 0 auto;
-  font-size: var(--size-number);
-}
-.nothing p {
-  margin: 0;
-}
-.nothing .large {
-  font-size: var(--size-title);
-  font-weight: 650;
-}
-</style>
