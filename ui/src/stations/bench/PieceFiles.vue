@@ -47,7 +47,7 @@ const lists = [
       @take="$emit('choose', p.id)"
     >
       <span class="size">{{ p.size }}</span> <span v-if="p.paper" class="soft">{{ p.paper }}</span>
-      <p v-if="p.id === chosen" class="files">
+      <p v-if="p.id === chosen && formats.length" class="files">
         <v-btn
           v-for="f in formats.filter((x) => x.draws)"
           :key="f.id"

@@ -29,18 +29,6 @@ watch(
       No sheet on your shelf gives {{ sheet.missing.join(', ') }}: these steps leave it out.
     </p>
     <div class="acts">
-      <v-btn variant="outlined" size="small" :disabled="at === 0" data-test="step-back" @click="to(at - 1)"
-        >Back</v-btn
-      >
-      <v-btn
-        variant="flat"
-        color="secondary"
-        size="small"
-        :disabled="at >= steps.length - 1"
-        data-test="step-next"
-        @click="to(at + 1)"
-        >Next step</v-btn
-      >
       <v-btn variant="outlined" size="small" :to="`/jobs/${job}/table`" data-test="to-table"
         >Fill the screen</v-btn
       >
@@ -63,6 +51,25 @@ watch(
           <p v-if="i === 0 && sheet.makings.text" data-test="makings">{{ sheet.makings.text }}</p>
           <p v-if="s.check" class="check"><strong>Check</strong> {{ s.check }}</p>
           <p v-if="s.caution" class="caution"><strong>Mind</strong> {{ s.caution }}</p>
+          <div class="acts">
+            <v-btn
+              variant="outlined"
+              size="small"
+              :disabled="at === 0"
+              data-test="step-back"
+              @click="to(at - 1)"
+              >Back</v-btn
+            >
+            <v-btn
+              variant="flat"
+              color="secondary"
+              size="small"
+              :disabled="at >= steps.length - 1"
+              data-test="step-next"
+              @click="to(at + 1)"
+              >Next step</v-btn
+            >
+          </div>
         </div>
       </li>
     </ol>
@@ -74,11 +81,6 @@ watch(
   display: flex;
   gap: var(--near);
   align-items: center;
-  position: sticky;
-  top: calc(-1 * var(--gap));
-  z-index: 1;
-  background: var(--paper);
-  padding: var(--near) 0;
 }
 .acts :deep(.v-btn) {
   font-size: var(--size-text);
