@@ -140,7 +140,7 @@ var told = map[worksheet.Act]words{
 			say.When("own", "Glue thinly, and away from the inner edge."),
 		},
 		check: []say.Clause{
-			{Text: "Slide it into the corner below: what shows on the other two edges is twice its border.", Unless: "own"},
+			{Text: "Slide it into the corner below: both its borders together show on the other two edges.", Unless: "own"},
 			say.When("own", "Nothing sticks inside: slide a strip of paper in."),
 		},
 		caution: []say.Clause{say.Always("Hot glue burns and solvents smoke: open a window, and keep children off.")},
