@@ -48,6 +48,7 @@ type look struct {
 
 // looks differ in their dashes as well as in their colour.
 var looks = map[drawing.Kind]look{
+	drawing.Mat:   {colour: soft, width: 0.3},
 	drawing.Sheet: {colour: soft, width: 0.2, dash: []float64{0.3, 1.5}},
 	drawing.Cut:   {colour: ink, width: 0.35},
 	drawing.Glue:  {filled: true, colour: faint},

@@ -44,12 +44,33 @@ var readings = map[device.Quantity]struct {
 	device.Weight:    {"mail.measured.grams", func(_ measure.Length, g float64) float64 { return g }},
 }
 
-func newBench(b device.Behaviour) (list bench) {
+// Devices are those at the table: how the simulated ones behave, and where real ones are that were named,
+// by the ID of their kind.
+type Devices struct {
+	Behave device.Behaviour
+	Places map[string]device.Place
+}
+
+func newBench(at Devices) (list bench) {
 	for _, k := range device.Kinds() {
-		meter, in := k.Simulated(b)
+		meter, in := k.Simulated(at.Behave)
+		if open := at.Places[k.ID]; open != nil {
+			meter.Open, in = open, nil
+		}
 		list = append(list, instrument{Instrument{k.ID, k.Name, readings[k.Reads].field, k.Tares}, k, meter, in})
 	}
 	return list
+}
+
+// load lays what the sums say of a piece into a simulated device; a real one has its own.
+func (d instrument) load(j job.Job, shop job.Shop, act string) {
+	switch {
+	case d.in == nil:
+	case act == "tare":
+		d.in.Put(0) // nothing lies in it yet when it is set to zero
+	default:
+		d.in.Put(d.kind.Off * readings[d.kind.Reads].of(plan.Predicted(j, shop)))
+	}
 }
 
 // TakenBody is a reading that was taken into a job: the text for its field.
@@ -92,10 +113,9 @@ func (s *Server) deviceRoutes() {
 				return nil, refuse("body.job", problems)
 			}
 			d := s.bench[at]
-			d.in.Put(d.kind.Off * readings[d.kind.Reads].of(plan.Predicted(in.Body.Job, shop.Shop)))
+			d.load(in.Body.Job, shop.Shop, in.Act)
 			take := d.meter.Take
 			if in.Act == "tare" {
-				d.in.Put(0) // nothing lies in it yet when it is set to zero
 				take = d.meter.Tare
 			}
 			var body TakenBody

@@ -79,7 +79,7 @@ func TestClientThatNeverReads(t *testing.T) {
 	if err := db.Seed(t.Context(), demo.Shop(), demo.Jobs()); err != nil {
 		t.Fatal(err)
 	}
-	srv := New(db, slog.New(slog.DiscardHandler), device.Steady)
+	srv := New(db, slog.New(slog.DiscardHandler), Devices{Behave: device.Steady})
 	srv.silence = 300 * time.Millisecond
 	l, err := net.Listen("tcp", "127.0.0.1:0")
 	if err != nil {
@@ -196,7 +196,7 @@ func TestDamagedSite(t *testing.T) {
 	if _, err := store.Open(dir); !errors.As(err, &d) {
 		t.Fatal(err)
 	}
-	srv := NewDamaged(New(nil, slog.New(slog.DiscardHandler), device.Steady), d, func(db *store.Store) error { return db.Seed(context.Background(), demo.Shop(), nil) })
+	srv := NewDamaged(New(nil, slog.New(slog.DiscardHandler), Devices{Behave: device.Steady}), d, func(db *store.Store) error { return db.Seed(context.Background(), demo.Shop(), nil) })
 	s := siteOf(t, srv)
 	if status, detail := s.detail(http.MethodGet, "/api/jobs", nil); status != 503 || !strings.Contains(detail, "damaged") {
 		t.Errorf("%d, %s", status, detail)

@@ -124,7 +124,7 @@ func TestOneBadRowHidesNothing(t *testing.T) {
 	if db, err = store.Open(dir); err != nil {
 		t.Fatal(err)
 	}
-	srv := New(db, slog.New(slog.DiscardHandler), device.Steady)
+	srv := New(db, slog.New(slog.DiscardHandler), Devices{Behave: device.Steady})
 	s := site{httptest.NewServer(srv.Handler()), t, srv, db}
 	defer func() { s.Close(); _ = db.Close() }()
 	if err := srv.refreshLines(t.Context()); err != nil {

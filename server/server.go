@@ -65,7 +65,7 @@ const maxBody = 1 << 20
 
 // New builds the server. The simulated devices behave as asked; extra hosts are names, besides those of this machine,
 // under which it may be called.
-func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...string) *Server {
+func New(s *store.Store, log *slog.Logger, devices Devices, hosts ...string) *Server {
 	srv := &Server{store: s, events: newEvents(), lister: newLister(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices), opened: make(chan struct{}), silence: mostSilence, planners: semaphore.NewWeighted(int64(runtime.NumCPU()))}
 	if s != nil {
 		close(srv.opened)
@@ -86,6 +86,7 @@ func New(s *store.Store, log *slog.Logger, devices device.Behaviour, hosts ...st
 	srv.outlineRoutes()
 	srv.ruleRoutes()
 	srv.deviceRoutes()
+	cutterRoutes(srv, devices)
 	srv.eventRoutes()
 	srv.cuttingRoutes()
 	srv.damageRoutes()
@@ -118,7 +119,7 @@ func apiConfig() huma.Config {
 // OpenAPI returns the document that describes the API, as JSON; the front end's
 // types are made from it.
 func OpenAPI() ([]byte, error) {
-	return New(nil, slog.New(slog.DiscardHandler), device.Steady).api.OpenAPI().MarshalJSON()
+	return New(nil, slog.New(slog.DiscardHandler), Devices{Behave: device.Steady}).api.OpenAPI().MarshalJSON()
 }
 
 // Handler returns the whole site.

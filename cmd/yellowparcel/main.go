@@ -4,6 +4,7 @@
 //	yellowparcel [--addr 127.0.0.1:8417] [--data DIR] [--demo]
 //	yellowparcel backup [--data DIR] [FILE]
 //	yellowparcel restore [--data DIR] [BACKUP or FILE]
+//	yellowparcel device KIND [--addr 127.0.0.1:8427]
 //	yellowparcel openapi
 package main
 
@@ -49,16 +50,34 @@ func run(args []string) error {
 	if len(args) > 0 && (args[0] == "backup" || args[0] == "restore") {
 		return keep(args[0], args[1:], os.Stdout)
 	}
+	if len(args) > 0 && args[0] == "device" {
+		return standIn(args[1:], os.Stdout)
+	}
 	flags := flag.NewFlagSet("yellowparcel", flag.ContinueOnError)
 	addr := flags.String("addr", envOr("ADDR", defaultAddr), "address to listen on; also from ADDR")
 	data := flags.String("data", "", "data directory (default: a place of your own)")
 	sample := flags.Bool("demo", false, "fill an empty data directory with the sample shop and jobs")
 	behave := flags.String("devices", string(device.Steady), "how the simulated caliper and scale behave: steady, restless, silent or rubbish")
+	places := map[string]*string{}
+	for _, k := range append(device.Kinds(), &device.Kind{ID: device.CutterID, Name: "cutter"}) {
+		places[k.ID] = flags.String(k.ID, "", "where a real "+k.Name+" is, as tcp:host:port; without it a simulated one serves")
+	}
 	if err := flags.Parse(args); err != nil {
 		if errors.Is(err, flag.ErrHelp) {
 			return nil
 		}
 		return err
+	}
+	devices := server.Devices{Behave: device.Behaviour(*behave), Places: map[string]device.Place{}}
+	for id, place := range places {
+		if *place == "" {
+			continue
+		}
+		open, err := device.Dial(*place)
+		if err != nil {
+			return fmt.Errorf("the flag --%s cannot be used: %w", id, err)
+		}
+		devices.Places[id] = open
 	}
 	if !slices.Contains(device.Behaviours(), device.Behaviour(*behave)) {
 		return fmt.Errorf("the devices cannot behave “%s”: choose steady, restless, silent or rubbish", *behave)
@@ -72,7 +91,7 @@ func run(args []string) error {
 	}
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	return serve(ctx, *addr, dir, *sample, device.Behaviour(*behave))
+	return serve(ctx, *addr, dir, *sample, devices)
 }
 
 // A plan makes much that lives for a moment only: collecting it seldom makes answers quick,
@@ -82,7 +101,7 @@ const (
 	mostMemory = 512 << 20 // bytes, before it is collected more often
 )
 
-func serve(ctx context.Context, addr, dir string, sample bool, devices device.Behaviour) (err error) {
+func serve(ctx context.Context, addr, dir string, sample bool, devices server.Devices) (err error) {
 	debug.SetGCPercent(collectAt)
 	debug.SetMemoryLimit(mostMemory)
 	listener, err := listen(addr)

@@ -21,6 +21,7 @@ type Kind string
 
 // The kinds, in the order in which they cover each other.
 const (
+	Mat   Kind = "mat"   // the cutter's mat, and what of it can be worked on
 	Sheet Kind = "sheet" // the sheet that it is cut from
 	Away  Kind = "away"  // what falls off it
 	Cut   Kind = "cut"   // the outline of what stays, an opening in it, or a slit
@@ -32,7 +33,7 @@ const (
 )
 
 // Kinds lists them.
-func Kinds() []Kind { return []Kind{Sheet, Away, Cut, Glue, Liner, Card, Hole, Score} }
+func Kinds() []Kind { return []Kind{Mat, Sheet, Away, Cut, Glue, Liner, Card, Hole, Score} }
 
 // Shape is one thing drawn: an area when it is closed, else a line from corner to corner.
 type Shape struct {
@@ -41,6 +42,8 @@ type Shape struct {
 	Part    string        `json:"part"`
 	Corners blank.Polygon `json:"corners"`
 	Closed  bool          `json:"closed,omitempty"`
+	// Paper is set for the outline of a piece on a mat: what it holds is paper, and not an opening.
+	Paper bool `json:"paper,omitempty"`
 	// Inside is set for a score on the side that is down.
 	Inside bool `json:"inside,omitempty"`
 	// Field is the path of what is typed for it.
@@ -148,11 +151,16 @@ func (d Drawing) Level() Drawing {
 	if math.Abs(sin) < hair || math.Abs(cos) < hair {
 		return d
 	}
-	t := d.changed(func(p blank.Point) blank.Point { return blank.Point{X: cos*p.X + sin*p.Y, Y: cos*p.Y - sin*p.X} })
+	t := d.turned(sin, cos)
 	x0, y0, x1, y1 := t.Of(Sheet)[0].Corners.Box()
 	t = t.Moved(-x0, -y0)
 	t.Width, t.Height = x1-x0, y1-y0
 	return t
+}
+
+// turned is the drawing turned about the origin, by the sine and cosine of how far anticlockwise.
+func (d Drawing) turned(sin, cos float64) Drawing {
+	return d.changed(func(p blank.Point) blank.Point { return blank.Point{X: cos*p.X + sin*p.Y, Y: cos*p.Y - sin*p.X} })
 }
 
 // Drawn is the drawing as it is sent to be drawn, to the micrometre.

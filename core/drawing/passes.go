@@ -50,7 +50,7 @@ func (d Drawing) Passes(s Scoring) (p Passes) {
 			p.Cuts = append(p.Cuts, shape)
 		case Score:
 			p.Scores = append(p.Scores, shape)
-		case Sheet, Away, Glue, Liner, Card, Hole:
+		case Mat, Sheet, Away, Glue, Liner, Card, Hole:
 			p.Guides = append(p.Guides, shape)
 		}
 	}

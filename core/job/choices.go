@@ -10,6 +10,7 @@ import (
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/field"
 	"yellowparcel/core/mail"
+	"yellowparcel/core/mat"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
@@ -31,6 +32,12 @@ func adhesiveList(shop Shop) field.List {
 
 func sheetList(shop Shop) field.List {
 	return field.List{Name: "sheets", Knows: func(id string) bool { _, ok := shop.Sheet(id); return ok }}
+}
+
+func matList(shop Shop) field.List {
+	return field.List{Name: "mats", Knows: func(id string) bool {
+		return slices.ContainsFunc(shop.Mats, func(m mat.Mat) bool { return m.ID == id })
+	}}
 }
 
 func formatList(shop Shop) field.List {
@@ -210,6 +217,14 @@ func (c Choices) addShelf(shop Shop) {
 	c["sheets"] = []field.Choice{}
 	for _, s := range shop.OnShelf() {
 		c["sheets"] = append(c["sheets"], field.Choice{ID: s.ID, Name: s.Name})
+	}
+	c["mats"] = words("", "none")
+	for i, m := range shop.OnMats() {
+		name := fmt.Sprintf("%s, %s × %s", m.Name, style.Show(m.Width), style.Show(m.Height))
+		if i == 0 {
+			c["mats"][0].Name = name + ", the usual one"
+		}
+		c["mats"] = append(c["mats"], field.Choice{ID: m.ID, Name: name})
 	}
 	c["layerPapers"] = append(words("", "as the paper below"), c["stocks"]...)
 	c["kept"] = append(words("", "any sheet"), c["sheets"]...)

@@ -75,6 +75,7 @@ func (j *Job) cardFields(shop Shop) []field.Field {
 		{Path: "card.room", Label: "Thickness counts", Value: &field.One[Room]{At: &c.Room, List: field.ListOf("rooms", []Room{AsBlock, AsHeap}), Or: AsBlock, Told: "“%s” is no way to count thickness: choose block or heap."}},
 		{Path: "card.towards", Label: "Score inside up", Value: &field.Flag{At: &c.Towards}},
 		{Path: "paper.have", Label: "Your sheet", Value: &field.One[string]{At: &j.Paper.Have, List: sheetList(shop), None: true, Gone: true}},
+		{Path: "paper.mat", Label: "Mat", Value: &field.One[string]{At: &j.Paper.Mat, List: matList(shop), None: true, Gone: true}},
 		{Path: "paper.alongGrain", Label: "Fold along grain", Value: &field.Flag{At: &j.Paper.AlongGrain}},
 		{Path: "paper.noBlanks", Label: "Leave envelopes out", Value: &field.Flag{At: &j.Paper.NoBlanks}},
 	}

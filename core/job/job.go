@@ -163,6 +163,8 @@ type PaperWish struct {
 	AlongGrain bool `json:"alongGrain,omitempty"`
 	// NoBlanks leaves the envelopes out of the cutting.
 	NoBlanks bool `json:"noBlanks,omitempty"`
+	// Mat is the cutter's mat that it is laid on; the first one when it is empty.
+	Mat string `json:"mat,omitempty" maxLength:"40"`
 	// Sheets are the sheets chosen for stocks, by their IDs, where the one that
 	// takes least paper is not wanted.
 	Sheets map[string]string `json:"sheets,omitempty"`

@@ -3,6 +3,7 @@ package job
 import (
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/mail"
+	"yellowparcel/core/mat"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 )
@@ -17,7 +18,9 @@ type Shop struct {
 	Adhesives       []paper.Adhesive `json:"adhesives" maxItems:"50"`
 	// Envelopes are those that the maker has or had made.
 	Envelopes []OwnedEnvelope `json:"envelopes,omitempty" maxItems:"200"`
-	Tools     Tools           `json:"tools"`
+	// Mats are those of the cutter; the first is the usual one.
+	Mats  []mat.Mat `json:"mats,omitempty" maxItems:"20"`
+	Tools Tools     `json:"tools"`
 	// Usual is what a new card begins with.
 	Usual Usual `json:"usual,omitzero"`
 	// Rulebooks are those that the maker wrote or read in, Rates what posts charge.
@@ -75,6 +78,30 @@ type OwnedEnvelope struct {
 	OffSince string `json:"offSince,omitempty" maxLength:"10"`
 	// Opens is the side that its throat lies on; the long one when empty.
 	Opens envelope.Side `json:"opens,omitempty"`
+}
+
+// OnMats are the mats that there are.
+func (s Shop) OnMats() (list []mat.Mat) {
+	for _, m := range s.Mats {
+		if !m.Off {
+			list = append(list, m)
+		}
+	}
+	return list
+}
+
+// MatFor is the mat that a job lies on: the one it names, else the first; false where there is none.
+func (s Shop) MatFor(j Job) (mat.Mat, bool) {
+	list := s.OnMats()
+	for _, m := range list {
+		if m.ID == j.Paper.Mat {
+			return m, true
+		}
+	}
+	if len(list) == 0 {
+		return mat.Mat{}, false
+	}
+	return list[0], true
 }
 
 // PrintPage is a size of paper in a printer.
@@ -144,6 +171,7 @@ func DefaultShop() Shop {
 			{ID: "glue", Name: "Glue line", Width: 3 * measure.Millimetre, Holds: []paper.Surface{paper.Uncoated}},
 		},
 		Rates: []mail.RateCard{mail.ExampleRates()},
+		Mats:  mat.Usual(),
 		Tools: Tools{TrimmerLength: 12 * measure.Inch, NotchDepth: 3 * measure.Inch / 8},
 	}
 }

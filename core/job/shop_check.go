@@ -8,6 +8,9 @@ import (
 	"yellowparcel/core/say"
 )
 
+// shelves are the lists whose entries may be added from a file of their own.
+var shelves = []string{"sheets", "stocks", "envelopes", "adhesives", "mats"}
+
 // Check refuses a shop that no plan can be made with, naming each field: the bounds
 // of its fields, and what must hold between them.
 func (s Shop) Check() (list []field.Problem) {
@@ -23,9 +26,7 @@ func (s Shop) Check() (list []field.Problem) {
 	for _, f := range s.Fields() {
 		err := f.Refused(style)
 		if err == nil && f.Fits != nil {
-			if err = f.Fits(); err != nil {
-				err = say.Refuse("The smallest step is not usable: %v.", err)
-			}
+			err = f.Fits()
 		}
 		add(f.Path, err)
 	}
@@ -35,7 +36,7 @@ func (s Shop) Check() (list []field.Problem) {
 	if len(s.Adhesives) == 0 {
 		add("adhesives", say.Refuse("The shelf holds no adhesive, and no seam holds without one: enter one."))
 	}
-	for _, shelf := range []string{"sheets", "stocks", "envelopes", "adhesives"} {
+	for _, shelf := range shelves {
 		seen := map[string]bool{}
 		for i, id := range s.lists()[shelf] {
 			if id == "" || seen[id] {

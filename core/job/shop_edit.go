@@ -11,6 +11,7 @@ import (
 
 	"yellowparcel/core/field"
 	"yellowparcel/core/mail"
+	"yellowparcel/core/mat"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/say"
@@ -31,6 +32,9 @@ func (s Shop) lists() field.Lists {
 	}
 	for _, e := range s.Adhesives {
 		put("adhesives", e.ID)
+	}
+	for _, e := range s.Mats {
+		put("mats", e.ID)
 	}
 	for _, e := range s.Rulebooks {
 		put("rulebooks", e.File.ID)
@@ -197,6 +201,7 @@ func (s Shop) Adds() []field.Addable {
 		{Path: "stocks", Lists: []string{}, Full: len(s.Stocks) >= mostStocks},
 		{Path: "envelopes", Lists: []string{}, Full: len(s.Envelopes) >= mostEnvelopes},
 		{Path: "adhesives", Lists: []string{}, Full: len(s.Adhesives) >= mostAdhesives},
+		{Path: "mats", Lists: []string{}, Full: len(s.Mats) >= mostMats},
 		{Path: "rulebooks", Lists: []string{"destinations"}, Full: len(s.Rulebooks) >= mostBooks},
 		{Path: "rates", Lists: []string{"destinations"}, Full: len(s.Rates) >= mostRates},
 	}
@@ -226,17 +231,17 @@ func (s Shop) Adds() []field.Addable {
 // What is full is refused; the lists of a shop are bounded by what can be sent.
 const (
 	mostSheets, mostStocks, mostEnvelopes, mostAdhesives = 100, 200, 200, 50
-	mostBooks, mostRates, mostPrices                     = 40, 20, 60
+	mostBooks, mostRates, mostPrices, mostMats           = 40, 20, 60, 20
 	mostClasses, mostLimits                              = 20, 40
 )
 
 func (s *Shop) add(e field.Edit) error {
 	ids := s.lists()[e.Path]
-	if most, ok := map[string]int{"sheets": mostSheets, "stocks": mostStocks, "envelopes": mostEnvelopes, "adhesives": mostAdhesives, "rulebooks": mostBooks, "rates": mostRates}[e.Path]; ok && len(ids) >= most {
+	if most, ok := map[string]int{"sheets": mostSheets, "stocks": mostStocks, "envelopes": mostEnvelopes, "adhesives": mostAdhesives, "mats": mostMats, "rulebooks": mostBooks, "rates": mostRates}[e.Path]; ok && len(ids) >= most {
 		return say.Refuse("At most %d entries stand in this list: remove or reuse one.", most)
 	}
 	id := field.NewID(e.Path+"-own", ids)
-	if slices.Contains([]string{"sheets", "stocks", "envelopes", "adhesives"}, e.Path) && isFile(e.Text) {
+	if slices.Contains(shelves, e.Path) && isFile(e.Text) {
 		return s.addFile(e.Path, id, e.Text)
 	}
 	switch e.Path {
@@ -248,6 +253,10 @@ func (s *Shop) add(e field.Edit) error {
 		s.Envelopes = append(s.Envelopes, OwnedEnvelope{ID: id, Name: "Envelopes of mine", Width: 6*measure.Inch + measure.Inch/2, Height: 4*measure.Inch + 3*measure.Inch/4})
 	case "adhesives":
 		s.Adhesives = append(s.Adhesives, paper.Adhesive{ID: id, Name: "Adhesive of mine", Width: measure.Inch / 4})
+	case "mats":
+		m := mat.Usual()[0]
+		m.ID, m.Name = id, "Mat of mine"
+		s.Mats = append(s.Mats, m)
 	case "rulebooks":
 		return s.addBook(e.Text)
 	case "rates":

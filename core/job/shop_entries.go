@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"yellowparcel/core/mat"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/say"
 )
@@ -29,6 +30,9 @@ func (s Shop) PutAway(day string) Shop {
 	for i := range s.Adhesives {
 		away(&s.Adhesives[i].Off, &s.Adhesives[i].OffSince)
 	}
+	for i := range s.Mats {
+		away(&s.Mats[i].Off, &s.Mats[i].OffSince)
+	}
 	for i := range s.Rulebooks {
 		away(&s.Rulebooks[i].Off, &s.Rulebooks[i].OffSince)
 	}
@@ -43,6 +47,7 @@ func (s *Shop) TakeEntries(from Shop) (came int) {
 	came += takeEntries(&s.Stocks, from.Stocks, have["stocks"], from.lists()["stocks"], mostStocks)
 	came += takeEntries(&s.Envelopes, from.Envelopes, have["envelopes"], from.lists()["envelopes"], mostEnvelopes)
 	came += takeEntries(&s.Adhesives, from.Adhesives, have["adhesives"], from.lists()["adhesives"], mostAdhesives)
+	came += takeEntries(&s.Mats, from.Mats, have["mats"], from.lists()["mats"], mostMats)
 	came += takeEntries(&s.Rulebooks, from.Rulebooks, have["rulebooks"], from.lists()["rulebooks"], mostBooks)
 	came += takeEntries(&s.Rates, from.Rates, have["rates"], from.lists()["rates"], mostRates)
 	return came
@@ -85,6 +90,9 @@ func (s Shop) Removed() (list []Removed) {
 	for _, e := range s.Adhesives {
 		add("adhesives", e.ID, e.Name, "adhesive", e.OffSince, e.Off)
 	}
+	for _, e := range s.Mats {
+		add("mats", e.ID, e.Name, "mat", e.OffSince, e.Off)
+	}
 	for _, e := range s.Rulebooks {
 		add("rulebooks", e.File.ID, e.File.Region+", "+e.File.Service, "postal rules", e.OffSince, e.Off)
 	}
@@ -126,6 +134,11 @@ func (s *Shop) addFile(list, id, text string) error {
 		err = read(&e)
 		e.ID, e.Off, e.OffSince = id, false, ""
 		s.Envelopes = append(s.Envelopes, e)
+	case "mats":
+		var e mat.Mat
+		err = read(&e)
+		e.ID, e.Off, e.OffSince = id, false, ""
+		s.Mats = append(s.Mats, e)
 	case "adhesives":
 		var e paper.Adhesive
 		err = read(&e)

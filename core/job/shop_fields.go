@@ -9,6 +9,7 @@ import (
 	"yellowparcel/core/field"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
+	"yellowparcel/core/say"
 )
 
 // The bounds of what may stand on a shelf.
@@ -86,6 +87,20 @@ func (s *Shop) Fields() (list []field.Field) {
 			field.Field{Path: path + "minutes", Label: "Dries, minutes", Value: &field.Count{At: &a.Minutes, Most: mostMinutes, Things: "minutes", Empty: true}},
 			field.Field{Path: path + "holds", Label: "Holds on", Name: "surface", Value: &field.Some[paper.Surface]{At: &a.Holds, List: field.ListOf("surfaces", paper.Surfaces())}})
 	}
+	for i := range s.Mats {
+		m, path := &s.Mats[i], fmt.Sprintf("mats.%d.", i)
+		list = append(list, name(path, &m.Name), off(path, &m.Off, &m.OffSince), side(path+"width", "Width", &m.Width), side(path+"height", "Height", &m.Height),
+			field.Field{
+				Path: path + "margin", Label: "Margin", Note: "what the cutter leaves on every side",
+				Value: &field.Length{At: &m.Margin, Most: 4 * measure.Inch, Zero: true, Told: "A cutter leaves at most 4 in on each side of its mat: measure from the mat's edge to where it can cut."},
+				Fits: func() error {
+					if w, h := m.Usable(); w <= 0 || h <= 0 {
+						return say.Refuse("The margins leave nothing of the mat: type a smaller one.")
+					}
+					return nil
+				},
+			})
+	}
 	return append(list, s.ruleFields()...)
 }
 
@@ -118,7 +133,12 @@ func (s *Shop) styleFields() []field.Field {
 		for _, t := range measure.Ticks(unit) {
 			v.Usual = append(v.Usual, field.UsualLength{ID: tickID(t), Length: t})
 		}
-		return field.Field{Path: path, Label: label, Value: v, Fits: func() error { return measure.Style{Unit: unit, Tick: *at}.Check() }}
+		return field.Field{Path: path, Label: label, Value: v, Fits: func() error {
+			if err := (measure.Style{Unit: unit, Tick: *at}).Check(); err != nil {
+				return say.Refuse("The smallest step is not usable: %v.", err)
+			}
+			return nil
+		}}
 	}
 	return []field.Field{
 		{Path: "unit", Label: "Unit", Value: &field.One[measure.Unit]{At: &s.Unit, List: field.ListOf("units", []measure.Unit{measure.Inches, measure.Millimetres})}},
@@ -143,6 +163,7 @@ func (s Shop) Clone() Shop {
 	s.Stocks = append(s.Stocks[:0:0], s.Stocks...)
 	s.Envelopes = append(s.Envelopes[:0:0], s.Envelopes...)
 	s.Adhesives = append(s.Adhesives[:0:0], s.Adhesives...)
+	s.Mats = append(s.Mats[:0:0], s.Mats...)
 	s.Rulebooks = append(s.Rulebooks[:0:0], s.Rulebooks...)
 	for i := range s.Rulebooks {
 		s.Rulebooks[i].File = s.Rulebooks[i].File.Clone()

@@ -17,6 +17,6 @@ func Stations() []Station {
 		{field.Choice{ID: "envelope", Name: "Envelope"}, words("choose", "Choose", "sizes", "Sizes", "scoring", "Scoring", "finish", "Finish", "recipe", "Recipe", "sums", "Sums")},
 		{field.Choice{ID: "mail", Name: "Mail"}, words("checks", "Checks", "fixes", "Fixes", "destinations", "Destinations", "things", "Things", "bending", "Bending", "measure", "Measure", "gauge", "Gauge")},
 		{field.Choice{ID: "paper", Name: "Paper"}, words("cuts", "Cuts", "sheets", "Sheets", "leftovers", "Leftovers")},
-		{field.Choice{ID: "bench", Name: "Bench"}, words("steps", "Steps", "pieces", "Pieces", "tools", "Tools", "cutter", "Cutter")},
+		{field.Choice{ID: "bench", Name: "Bench"}, words("steps", "Steps", "pieces", "Pieces", "tools", "Tools", "mats", "Mats", "cutter", "Cutter")},
 	}
 }

@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"math"
 	"slices"
+	"strings"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
@@ -21,8 +22,10 @@ type BenchPlan struct {
 	Sentence say.Sentence `json:"sentence"`
 	Pieces   []BenchPiece `json:"pieces"`
 	// Cutter are the paths of what the files for a cutter go by.
-	Cutter []string   `json:"cutter"`
-	Notes  []say.Note `json:"notes"`
+	Cutter []string `json:"cutter"`
+	// Mats is the job laid on the cutter's mats; nil where that is not looked at.
+	Mats  *MatPlan   `json:"mats,omitempty"`
+	Notes []say.Note `json:"notes"`
 }
 
 // BenchPiece is one thing that is drawn, printed and cut at its true size.
@@ -53,7 +56,7 @@ const (
 type benchStation struct{ maker }
 
 // atBench are the station's drawers: each looks at a piece.
-var atBench = []Open{"bench/steps", "bench/pieces", "bench/tools", "bench/cutter"}
+var atBench = []Open{"bench/steps", "bench/pieces", "bench/tools", "bench/mats", "bench/cutter"}
 
 // bench is the station's account, for one who looks at it; empty for others.
 func (m benchStation) bench(c compare.Candidate, p Plan) BenchPlan {
@@ -62,6 +65,9 @@ func (m benchStation) bench(c compare.Candidate, p Plan) BenchPlan {
 		return b
 	}
 	b.Pieces = m.pieces(c, p)
+	if m.open.shows("bench/mats") {
+		b.Mats = m.withEffort().mats(c, b.Pieces)
+	}
 	for i := range b.Pieces {
 		b.Pieces[i].Flat = b.Pieces[i].Flat.Drawn()
 	}
@@ -82,6 +88,12 @@ func (m benchStation) bench(c compare.Candidate, p Plan) BenchPlan {
 	}
 	b.Notes = append(b.Notes, say.Fine.Says("Measure the check bar on every print, and the 4 in line of every file, before you cut good paper."))
 	return b
+}
+
+// withEffort is the station with searches of its own.
+func (m benchStation) withEffort() benchStation {
+	m.Effort = cutting.NewEffort(context.Background(), planSteps)
+	return m
 }
 
 // benchShort is the station's line on the ticket.
@@ -150,6 +162,13 @@ func (m benchStation) byMM(d drawing.Drawing) string {
 func PieceOf(j job.Job, shop job.Shop, id string) (BenchPiece, bool) {
 	m, c, p := benchOf(j, shop)
 	list := m.pieces(c, p)
+	if on, ok := shop.MatFor(j); ok && strings.HasPrefix(id, "mat-") {
+		for _, l := range m.matLoads(m.onMat(on, c, list)) {
+			if l.ID == id {
+				return BenchPiece{ID: l.ID, Name: l.Name, Size: l.Size, Width: on.Width, Height: on.Height, Count: l.Times, Paper: l.Paper, Flat: l.Flat, Words: l.Words}, true
+			}
+		}
+	}
 	if at := slices.IndexFunc(list, func(x BenchPiece) bool { return x.ID == id }); at >= 0 {
 		return list[at].level(), true
 	}

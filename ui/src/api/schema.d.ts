@@ -107,6 +107,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cutter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The cutter at the table */
+        get: operations["readCutter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cutting": {
         parameters: {
             query?: never;
@@ -308,6 +325,23 @@ export interface paths {
         /** Put a job that is done among the archived ones, or back */
         put: operations["setJobArchived"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/cutter/{piece}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Send a mat of a job to the cutter, the very SVG that is exported, and hold what comes off against the drawing */
+        post: operations["cutMat"];
         delete?: never;
         options?: never;
         head?: never;
@@ -748,6 +782,7 @@ export interface components {
         };
         BenchPlan: {
             cutter: string[];
+            mats?: components["schemas"]["MatPlan"];
             notes: components["schemas"]["Note"][];
             pieces: components["schemas"]["BenchPiece"][];
             sentence: components["schemas"]["Sentence"];
@@ -973,6 +1008,17 @@ export interface components {
             number: number;
             rest?: string;
         };
+        CutBody: {
+            cut?: components["schemas"]["CutPlan"];
+            message: string;
+        };
+        CutPlan: {
+            flat: components["schemas"]["Drawing"];
+            passes: string[];
+            says: components["schemas"]["Note"];
+            size: string;
+            words: string;
+        };
         Cutter: {
             /** Format: int64 */
             dash?: number;
@@ -982,6 +1028,9 @@ export interface components {
             inset?: number;
             scores?: string;
             units?: string;
+        };
+        CutterBody: {
+            simulated: boolean;
         };
         CuttingLine: {
             plan?: components["schemas"]["StockPlan"];
@@ -1572,6 +1621,45 @@ export interface components {
             of: number;
             text: string;
         };
+        Mat: {
+            /** Format: int64 */
+            height: number;
+            id: string;
+            /** Format: int64 */
+            margin?: number;
+            name: string;
+            off?: boolean;
+            offSince?: string;
+            /** Format: int64 */
+            width: number;
+        };
+        MatLoad: {
+            flat: components["schemas"]["Drawing"];
+            holds: string;
+            id: string;
+            name: string;
+            paper: string;
+            size: string;
+            /** Format: int64 */
+            times: number;
+            words: string;
+        };
+        MatMisfit: {
+            id: string;
+            offers: components["schemas"]["MatOffer"][];
+            text: string;
+        };
+        MatOffer: {
+            id: string;
+            text: string;
+            title: string;
+        };
+        MatPlan: {
+            field: string;
+            loads: components["schemas"]["MatLoad"][];
+            misfits: components["schemas"]["MatMisfit"][];
+            says: string;
+        };
         MatchPlan: {
             id: string;
             text: string;
@@ -1726,6 +1814,7 @@ export interface components {
         PaperWish: {
             alongGrain?: boolean;
             have?: string;
+            mat?: string;
             noBlanks?: boolean;
             sheets?: {
                 [key: string]: string;
@@ -2162,6 +2251,7 @@ export interface components {
             field?: string;
             inside?: boolean;
             kind: string;
+            paper?: boolean;
             part: string;
         };
         Sheet: {
@@ -2198,6 +2288,7 @@ export interface components {
         Shop: {
             adhesives: components["schemas"]["Adhesive"][];
             envelopes?: components["schemas"]["OwnedEnvelope"][];
+            mats?: components["schemas"]["Mat"][];
             printsOn?: string;
             rates?: components["schemas"]["RateCard"][];
             rulebooks?: components["schemas"]["OwnRulebook"][];
@@ -2718,6 +2809,35 @@ export interface operations {
             };
         };
     };
+    readCutter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutterBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     searchCutting: {
         parameters: {
             query?: never;
@@ -3181,6 +3301,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    cutMat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                piece: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutBody"];
                 };
             };
             /** @description Error */

@@ -31,9 +31,20 @@ const path = (shape: Shape) =>
 /** What is cut first is the paper; what is cut in it is an opening. */
 const outline = computed(() => props.shapes.find((s) => s.kind === 'cut' && s.closed))
 
+/** On a mat every piece is paper: it lies under what is cut out of it and scored on it. */
+const layered = computed(() => {
+  const under = props.shapes.filter((s) => s.kind === 'mat' || s.kind === 'sheet')
+  const paper = props.shapes.filter((s) => s.paper)
+  return paper.length
+    ? [...under, ...paper, ...props.shapes.filter((s) => !under.includes(s) && !s.paper)]
+    : props.shapes
+})
+const onMat = computed(() => props.shapes.some((s) => s.paper))
+const isPaper = (shape: Shape) => (onMat.value ? !!shape.paper : shape === outline.value)
+
 function look(shape: Shape) {
   if (props.fine) return 'true-line'
-  if (shape.kind === 'cut') return `drawn drawn-cut ${shape === outline.value ? 'drawn-paper' : 'opening'}`
+  if (shape.kind === 'cut') return `drawn drawn-cut ${isPaper(shape) ? 'drawn-paper' : 'opening'}`
   if (shape.kind === 'away') return 'falls'
   if (shape.kind === 'glue') return ''
   return `drawn drawn-${shape.kind === 'sheet' ? 'away' : shape.kind}`
@@ -41,7 +52,7 @@ function look(shape: Shape) {
 
 function filled(shape: Shape) {
   if (props.fine) return undefined
-  if (shape === outline.value) return fillOf(props.side, props.paper)
+  if (isPaper(shape)) return fillOf(props.side, props.paper)
   if (shape.kind === 'glue') return `url(#${own}-glue)`
   if (shape.kind === 'away') return `url(#${own}-away)`
   return undefined
@@ -59,7 +70,7 @@ function filled(shape: Shape) {
       </pattern>
     </defs>
     <FaceDefs v-if="!fine" :faces="[side]" />
-    <template v-for="(shape, i) in shapes" :key="i">
+    <template v-for="(shape, i) in layered" :key="i">
       <line
         v-if="!shape.closed"
         :class="[
@@ -80,8 +91,8 @@ function filled(shape: Shape) {
         v-else
         :class="[look(shape), { lit: shape.part === 'new' || (shape.field && lit === shape.field) }]"
         :d="path(shape)"
-        :style="shape === outline && !fine ? { fill: filled(shape) } : undefined"
-        :fill="shape === outline ? undefined : filled(shape)"
+        :style="isPaper(shape) && !fine ? { fill: filled(shape) } : undefined"
+        :fill="isPaper(shape) ? undefined : filled(shape)"
         :data-part="shape.part"
         @pointerenter="shape.field && light(shape.field)"
         @pointerleave="shape.field && dim(shape.field)"

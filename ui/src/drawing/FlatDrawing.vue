@@ -15,7 +15,8 @@ const small = useSmall()
 const roomy = 32 // pixels that a name needs round it
 const sides = computed(() => props.size.split(' × '))
 const kinds = computed(() => {
-  const there = props.drawing.shapes.map((s) => (s.kind === 'sheet' ? 'away' : s.kind))
+  const onMat = props.drawing.shapes.some((s) => s.kind === 'mat')
+  const there = props.drawing.shapes.map((s) => (s.kind === 'sheet' && !onMat ? 'away' : s.kind))
   const inside = props.drawing.shapes.some((s) => s.inside) ? ['inside'] : []
   return [...new Set([...there, ...inside])]
 })

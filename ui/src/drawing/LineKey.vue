@@ -6,6 +6,8 @@ const names: Record<string, string> = {
   score: 'score',
   inside: 'score from the inside',
   away: 'cut away',
+  sheet: 'sheet',
+  mat: 'mat, and what it can cut',
   glue: 'glue',
   card: 'card',
   liner: 'liner',
@@ -29,7 +31,15 @@ const names: Record<string, string> = {
           x2="34"
           y2="7"
         />
-        <line v-else class="drawn" :class="`drawn-${kind}`" x1="0" y1="7" x2="34" y2="7" />
+        <line
+          v-else
+          class="drawn"
+          :class="`drawn-${kind === 'sheet' ? 'away' : kind}`"
+          x1="0"
+          y1="7"
+          x2="34"
+          y2="7"
+        />
       </svg>
       {{ names[kind] }}
     </li>

@@ -20,7 +20,9 @@ const body = computed(() => shop.value?.shop)
 const offCount = computed(() => {
   const b = body.value
   return b
-    ? [...b.sheets, ...b.stocks, ...b.adhesives, ...(b.envelopes ?? [])].filter((e) => e.off).length
+    ? [...b.sheets, ...b.stocks, ...b.adhesives, ...(b.envelopes ?? []), ...(b.mats ?? [])].filter(
+        (e) => e.off,
+      ).length
     : 0
 })
 const tools = computed(() => shop.value?.tools ?? [])
@@ -107,6 +109,18 @@ const tools = computed(() => shop.value?.tools ?? [])
         enter="Enter an adhesive"
         :show-off="showOff"
         wide
+      />
+
+      <ShelfTable
+        id="mats"
+        list="mats"
+        title="Mats of the cutter"
+        :entries="body.mats ?? []"
+        :columns="['Width', 'Height', 'Margin']"
+        :cells="['width', 'height', 'margin']"
+        enter="Enter a mat"
+        none="None yet. The first one is the usual one."
+        :show-off="showOff"
       />
 
       <section aria-label="Tools">

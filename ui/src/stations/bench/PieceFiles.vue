@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
-
-import { api, unreachable, type BenchPiece, type FormatBody } from '../../api/client'
+import type { BenchPiece } from '../../api/client'
 import OfferRow from '../../fields/OfferRow.vue'
+import { useFormats } from './useFormats'
 
 /** The pieces of a job, one of which is looked at, and the files of that one. */
 const props = defineProps<{
@@ -14,11 +13,7 @@ const props = defineProps<{
 }>()
 defineEmits<{ choose: [id: string] }>()
 
-const formats = ref<FormatBody[]>([])
-onMounted(async () => {
-  const { data } = await api.GET('/api/formats').catch(unreachable)
-  if (data) formats.value = data.formats
-})
+const { drawn, listed } = useFormats()
 
 const file = (piece: string, format: string) => `/api/jobs/${props.job}/pieces/${piece}/${format}`
 const list = (name: string, format: string) => `/api/jobs/${props.job}/lists/${name}/${format}`
@@ -47,9 +42,9 @@ const lists = [
       @take="$emit('choose', p.id)"
     >
       <span class="size">{{ p.size }}</span> <span v-if="p.paper" class="soft">{{ p.paper }}</span>
-      <p v-if="p.id === chosen && formats.length" class="files">
+      <p v-if="p.id === chosen && drawn.length" class="files">
         <v-btn
-          v-for="f in formats.filter((x) => x.draws)"
+          v-for="f in drawn"
           :key="f.id"
           variant="outlined"
           size="small"
@@ -64,7 +59,7 @@ const lists = [
     </OfferRow>
   </ul>
   <section aria-label="Lists and prints" class="lists">
-    <template v-for="f in formats.filter((x) => x.lists)" :key="f.id">
+    <template v-for="f in listed" :key="f.id">
       <v-btn
         v-for="l in lists"
         :key="l.id"

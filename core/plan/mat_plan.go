@@ -1,0 +1,338 @@
+package plan
+
+import (
+	"cmp"
+	"fmt"
+	"slices"
+	"strings"
+
+	"yellowparcel/core/compare"
+	"yellowparcel/core/drawing"
+	"yellowparcel/core/job"
+	"yellowparcel/core/mat"
+	"yellowparcel/core/offer"
+	"yellowparcel/core/paper"
+	"yellowparcel/core/piece"
+	"yellowparcel/core/say"
+)
+
+// MatPlan is the job laid on the mats of the cutter.
+type MatPlan struct {
+	// Field is the path of the mat that is chosen.
+	Field string `json:"field"`
+	// Says is what it takes.
+	Says  string    `json:"says"`
+	Loads []MatLoad `json:"loads"`
+	// Misfits do not go on the mat.
+	Misfits []MatMisfit `json:"misfits"`
+}
+
+// MatLoad is one mat full.
+type MatLoad struct {
+	ID    string `json:"id"`
+	Name  string `json:"name"`
+	Times int    `json:"times"`
+	// Paper says which sheet lies on it, Holds what is cut of it.
+	Paper string          `json:"paper"`
+	Holds string          `json:"holds"`
+	Size  string          `json:"size"`
+	Flat  drawing.Drawing `json:"flat"`
+	Words string          `json:"words"`
+}
+
+// MatMisfit is a piece that does not go on the mat, and what would bring it there.
+type MatMisfit struct {
+	ID     string     `json:"id"`
+	Text   string     `json:"text"`
+	Offers []MatOffer `json:"offers"`
+}
+
+// MatOffer is one way to bring a piece onto a mat.
+type MatOffer struct {
+	ID    string `json:"id"`
+	Title string `json:"title"`
+	// Text is what it costs.
+	Text string `json:"text"`
+}
+
+// MatStock is everything of one stock laid on a mat.
+type MatStock struct {
+	Stock paper.Stock
+	Sheet paper.Sheet
+	// Turned is set where the sheet lies on the mat turned by a quarter.
+	Turned bool
+	Laid   mat.Laid
+	Pieces []BenchPiece
+	// Turns are how each piece may be turned on its paper.
+	Turns []mat.Turns
+	// Drawn are its loads, as they are cut.
+	Drawn []drawing.Drawing
+}
+
+// onMat lays everything that is cut of each stock on a mat, from the sheet that was chosen for it, else from
+// the one that takes the least paper.
+func (m benchStation) onMat(on mat.Mat, c compare.Candidate, list []BenchPiece) (all []MatStock) {
+	chosen := m.Job().Paper.Sheets
+	for _, o := range (paperStation(m)).cuts(c) {
+		sheets := slices.Clone(m.Shop().SheetsFor(o.Stock))
+		slices.SortStableFunc(sheets, func(a, b paper.Sheet) int {
+			if first := chosen[o.Stock.ID]; first != "" && (a.ID == first) != (b.ID == first) {
+				return map[bool]int{true: -1, false: 1}[a.ID == first]
+			}
+			return cmp.Compare(a.Width.Inches()*a.Height.Inches(), b.Width.Inches()*b.Height.Inches())
+		})
+		var best *MatStock
+		for _, s := range sheets {
+			for _, turned := range []bool{false, true} {
+				as := s
+				if turned {
+					as.Width, as.Height = s.Height, s.Width
+				}
+				t := m.lay(on, o, as, list)
+				t.Sheet, t.Turned = s, turned
+				if best == nil || t.over(*best) {
+					best = &t
+				}
+			}
+			if s.ID == chosen[o.Stock.ID] && len(best.Laid.Misfits) == 0 {
+				break
+			}
+		}
+		if best != nil {
+			best.draw()
+			all = append(all, *best)
+		}
+	}
+	return all
+}
+
+// lay lays what is cut of a stock from one sheet.
+func (m benchStation) lay(on mat.Mat, o piece.Order, sheet paper.Sheet, list []BenchPiece) MatStock {
+	t := MatStock{Stock: o.Stock}
+	way := m.On(o, sheet)
+	var pieces []mat.Piece
+	for i, cut := range o.Cuts {
+		at := slices.IndexFunc(list, func(x BenchPiece) bool { return x.ID == pieceID(cut) })
+		if at < 0 {
+			continue
+		}
+		x := list[at].level()
+		turns := mat.AsDrawn
+		switch {
+		case way.Cutting.Pieces[i].Turn:
+			turns = mat.Any
+		case way.Swapped[i]:
+			turns = mat.Quarter
+		}
+		t.Pieces, t.Turns = append(t.Pieces, x), append(t.Turns, turns)
+		pieces = append(pieces, mat.Piece{Outline: drawing.Worked(x.Flat).Hull(), Count: cut.Count, Turns: turns})
+	}
+	t.Laid = mat.Lay(m.Effort, on, sheet.Width, sheet.Height, pieces)
+	return t
+}
+
+// over compares ways to lay a stock: all pieces first, then the least paper.
+func (t MatStock) over(u MatStock) bool {
+	area := func(t MatStock) float64 {
+		return float64(t.Laid.Sheets()) * t.Sheet.Width.Inches() * t.Sheet.Height.Inches()
+	}
+	if len(t.Laid.Misfits) != len(u.Laid.Misfits) {
+		return len(t.Laid.Misfits) < len(u.Laid.Misfits)
+	}
+	return cmp.Or(cmp.Compare(t.Laid.Short(), u.Laid.Short()), cmp.Compare(area(t), area(u))) < 0
+}
+
+// draw draws the loads.
+func (t *MatStock) draw() {
+	laying := make([]drawing.Laying, len(t.Pieces))
+	for i, x := range t.Pieces {
+		laying[i] = drawing.Laying{Drawing: x.Flat, Part: x.ID, Name: x.Name}
+	}
+	for _, l := range t.Laid.Loads {
+		t.Drawn = append(t.Drawn, drawing.OnMat(t.Laid, l, laying))
+	}
+}
+
+// holds counts the pieces of a load by their place among the stock's.
+func (t MatStock) holds(l mat.Load) []int {
+	n := make([]int, len(t.Pieces))
+	for _, q := range l.Placed {
+		n[q.Piece]++
+	}
+	return n
+}
+
+// matLoads are the loads of everything, as they are shown and written to files.
+func (m benchStation) matLoads(all []MatStock) (list []MatLoad) {
+	n := 0
+	for _, t := range all {
+		for i, l := range t.Laid.Loads {
+			n++
+			load := MatLoad{ID: matID(n), Name: fmt.Sprintf("Mat %d", n), Times: l.Times, Size: m.by(t.Laid.Mat.Width, t.Laid.Mat.Height), Flat: t.Drawn[i]}
+			load.Paper = t.Stock.Name + ", " + t.Sheet.Name
+			if t.Laid.Paper.CutDown {
+				load.Paper += ", cut down to " + m.by(t.Laid.Paper.Width, t.Laid.Paper.Height)
+			}
+			var holds []string
+			for k, count := range t.holds(l) {
+				if count > 0 {
+					holds = append(holds, fmt.Sprintf("%d × %s", count, t.Pieces[k].Name))
+				}
+			}
+			load.Holds = say.And(holds)
+			load.Words = fmt.Sprintf("A mat of %s with a sheet of %s on it: %s.", load.Size, t.Stock.Name, load.Holds)
+			for _, q := range l.Placed {
+				if q.Angle != 0 && q.Angle != 90 {
+					load.Words += fmt.Sprintf(" “%s” is turned by %.1f°.", t.Pieces[q.Piece].Name, q.Angle)
+				}
+			}
+			list = append(list, load)
+		}
+	}
+	return list
+}
+
+// matID names a load among the pieces of a job.
+func matID(n int) string { return fmt.Sprintf("mat-%d", n) }
+
+// mats is the drawer's account.
+func (m benchStation) mats(c compare.Candidate, list []BenchPiece) *MatPlan {
+	p := &MatPlan{Field: "paper.mat", Loads: []MatLoad{}, Misfits: []MatMisfit{}}
+	on, ok := m.Shop().MatFor(m.Job())
+	if !ok {
+		p.Says = "There is no mat on your shelf: enter your cutter's."
+		return p
+	}
+	all := m.onMat(on, c, list)
+	if loads := m.matLoads(all); len(loads) > 0 {
+		p.Loads = loads
+	}
+	sheets := 0
+	for _, t := range all {
+		sheets += t.Laid.Sheets()
+		for _, miss := range t.Laid.Misfits {
+			p.Misfits = append(p.Misfits, m.misfit(on, c, list, t, miss))
+		}
+	}
+	for i := range p.Loads {
+		p.Loads[i].Flat = p.Loads[i].Flat.Drawn()
+	}
+	w, h := on.Usable()
+	p.Says = fmt.Sprintf("Your %s cuts %s.", say.Lower(on.Name), m.by(w, h))
+	if sheets > 0 {
+		p.Says += fmt.Sprintf(" This takes %s of it.", say.Plural(sheets, "load"))
+	}
+	return p
+}
+
+// goes reports whether a blank goes on a mat, as its paper lets it be turned.
+func (m benchStation) goes(on mat.Mat, sheet paper.Sheet, turns mat.Turns) func(compare.Candidate) bool {
+	return func(c compare.Candidate) bool {
+		laid := mat.Lay(m.Effort, on, sheet.Width, sheet.Height, []mat.Piece{{Outline: drawing.Worked(envelopeStation(m).flat(c).Level()).Hull(), Count: 1, Turns: turns}})
+		return len(laid.Misfits) == 0
+	}
+}
+
+// ontoMat are the changes of the envelope that bring its blank onto a mat.
+func (m benchStation) ontoMat(on mat.Mat, c compare.Candidate, t MatStock) []offer.Onto {
+	at := slices.IndexFunc(t.Pieces, func(x BenchPiece) bool { return x.ID == blankPiece })
+	if at < 0 {
+		return nil
+	}
+	sheet := t.Sheet
+	if t.Turned {
+		sheet.Width, sheet.Height = sheet.Height, sheet.Width
+	}
+	return offer.To(m.Maker).OntoMat(c, m.Candidates(), m.goes(on, sheet, t.Turns[at]))
+}
+
+// misfit says what does not go on the mat, and what would, each with what it costs.
+func (m benchStation) misfit(on mat.Mat, c compare.Candidate, list []BenchPiece, t MatStock, miss mat.Misfit) MatMisfit {
+	x, show := t.Pieces[miss.Piece], m.Style().Show
+	p := MatMisfit{ID: x.ID, Offers: []MatOffer{}}
+	of, goes := on.Goes(drawing.Worked(x.Flat).Hull(), t.Turns[miss.Piece])
+	if goes {
+		p.Text = fmt.Sprintf("“%s” goes on the mat, but on no sheet that you have for it. Cut it by hand, or enter a larger sheet.", x.Name)
+		return p
+	}
+	p.Text = fmt.Sprintf("“%s”: %s does not fit the %s that your mat can cut.", x.Name, show(of.Needs), show(of.Has))
+	for _, other := range m.Shop().OnMats() {
+		if other.ID == on.ID {
+			continue
+		}
+		all := m.onMat(other, c, list)
+		sheets, takes, left := 0, "", false
+		for _, s := range all {
+			sheets += s.Laid.Sheets()
+			if s.Stock.ID == t.Stock.ID {
+				takes = s.Sheet.Name
+			}
+			left = left || slices.ContainsFunc(s.Laid.Misfits, func(q mat.Misfit) bool { return s.Pieces[q.Piece].ID == x.ID })
+		}
+		if !left {
+			p.Offers = append(p.Offers, MatOffer{"mat:" + other.ID, "Take the " + say.Lower(other.Name), fmt.Sprintf("It takes %s, cut from %s.", say.Plural(sheets, "load"), takes)})
+		}
+	}
+	if x.ID == blankPiece {
+		for _, o := range m.ontoMat(on, c, t) {
+			p.Offers = append(p.Offers, m.ontoWords(o))
+		}
+	}
+	if len(p.Offers) == 0 {
+		p.Text += " Cut it by hand."
+	}
+	return p
+}
+
+// ontoTold say each change, and what it costs.
+var ontoTold = map[offer.WouldID]remedyTold{
+	offer.LessSeam:  {[]say.Clause{say.Always("{less} less seam")}, []say.Clause{say.Always("The seam is {to} then; your adhesive is {tape} wide.")}},
+	offer.LessEase:  {[]say.Clause{say.Always("{less} less ease")}, []say.Clause{say.Always("The card has {to} of room then.")}},
+	offer.OtherKind: {[]say.Clause{say.Always("Use the {kind}")}, []say.Clause{say.Always("Its sheet is {sheet}, its seam {seam}.")}},
+}
+
+func (m benchStation) ontoWords(o offer.Onto) MatOffer {
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
+	show := m.Style().Show
+	s := say.Slots{"less": show(o.Less), "to": show(o.To), "tape": show(a.Width), "sheet": m.by(o.Made.Made.SheetWidth, o.Made.Made.SheetHeight), "seam": show(o.Made.Made.Seam)}
+	if o.Kind != nil {
+		s["kind"] = say.Lower(o.Kind.Words.Name)
+	}
+	told := ontoTold[o.ID]
+	return MatOffer{ontoID(o), s.Text(told.title...), s.Text(told.text...)}
+}
+
+// ontoID names a change among those of a piece.
+func ontoID(o offer.Onto) string {
+	if o.Kind != nil {
+		return string(o.ID) + ":" + string(o.Kind.ID)
+	}
+	return string(o.ID)
+}
+
+// takeMat takes another mat, or a change that brings the envelope onto it.
+func (m maker) takeMat(id string) (job.Job, error) {
+	if of, is := strings.CutPrefix(id, "mat:"); is {
+		if slices.ContainsFunc(m.Shop().OnMats(), func(x mat.Mat) bool { return x.ID == of }) {
+			j := m.Job().Clone()
+			j.Paper.Mat = of
+			return j, nil
+		}
+	}
+	b, c, p := benchOf(m.Job(), m.Shop())
+	if on, ok := m.Shop().MatFor(m.Job()); ok && !c.Kind.Bought {
+		for _, t := range b.onMat(on, c, b.pieces(c, p)) {
+			for _, miss := range t.Laid.Misfits {
+				if t.Pieces[miss.Piece].ID != blankPiece {
+					continue
+				}
+				for _, o := range b.ontoMat(on, c, t) {
+					if ontoID(o) == id {
+						return o.Take(m.Job()), nil
+					}
+				}
+			}
+		}
+	}
+	return m.Job(), say.Refuse("“%s” no longer brings it onto the mat: look at the mats again.", say.Clip(id))
+}
