@@ -357,7 +357,7 @@ func BenchmarkList(b *testing.B) {
 					b.Fatal(err)
 				}
 			}
-			h := New(db, slog.New(slog.DiscardHandler), device.Steady).Handler()
+			h := New(db, slog.New(slog.DiscardHandler), Devices{Behave: device.Steady}).Handler()
 			for b.Loop() {
 				w := httptest.NewRecorder()
 				h.ServeHTTP(w, httptest.NewRequest("GET", "http://127.0.0.1/api/jobs", nil))

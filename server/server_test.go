@@ -32,7 +32,7 @@ type site struct {
 
 func newSite(t *testing.T) site { return newSiteWith(t, device.Steady) }
 
-func newSiteWith(t *testing.T, devices device.Behaviour) site {
+func newSiteWith(t *testing.T, behave device.Behaviour) site {
 	t.Helper()
 	db, err := store.Open(t.TempDir())
 	if err != nil {
@@ -41,7 +41,7 @@ func newSiteWith(t *testing.T, devices device.Behaviour) site {
 	if err := db.Seed(context.Background(), demo.Shop(), demo.Jobs()); err != nil {
 		t.Fatal(err)
 	}
-	srv := New(db, slog.New(slog.DiscardHandler), devices)
+	srv := New(db, slog.New(slog.DiscardHandler), Devices{Behave: behave})
 	srv.searchSteps = 400_000
 	s := site{httptest.NewServer(srv.Handler()), t, srv, db}
 	t.Cleanup(func() {
@@ -296,7 +296,7 @@ func TestServeStops(t *testing.T) {
 	}
 	ctx, cancel := context.WithCancel(context.Background())
 	done := make(chan error, 1)
-	go func() { done <- New(db, slog.New(slog.DiscardHandler), device.Steady).Serve(ctx, l) }()
+	go func() { done <- New(db, slog.New(slog.DiscardHandler), Devices{Behave: device.Steady}).Serve(ctx, l) }()
 	if _, err := http.Get("http://" + l.Addr().String() + "/api/jobs"); err != nil {
 		t.Fatal(err)
 	}

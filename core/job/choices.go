@@ -141,6 +141,7 @@ func ChoicesIn(shop Shop) Choices {
 		"printPages":    words(string(LetterPage), "Letter", string(A4Page), "A4"),
 		"fileUnits":     words(string(InMillimetres), "millimetres", string(In96), "96 an inch", string(In72), "72 an inch"),
 		"scoreLines":    words(string(SolidScores), "one line", string(DashedScores), "dashes", string(SlitScores), "short cuts"),
+		"cutterUses":    words(string(CutsShapes), "papers with scores or shapes", string(CutsAll), "everything that goes on the mat"),
 		"owned":         words(field.Yes, "yes", field.No, "no"),
 		"units":         words(string(measure.Inches), "inches", string(measure.Millimetres), "millimetres"),
 		"recipes":       named(RecipeForms(), func(f RecipeForm) string { return f.Kind().Name }),
@@ -219,7 +220,7 @@ func (c Choices) addShelf(shop Shop) {
 		c["sheets"] = append(c["sheets"], field.Choice{ID: s.ID, Name: s.Name})
 	}
 	c["mats"] = words("", "none")
-	for i, m := range shop.OnMats() {
+	for i, m := range OnMats(shop) {
 		name := fmt.Sprintf("%s, %s × %s", m.Name, style.Show(m.Width), style.Show(m.Height))
 		if i == 0 {
 			c["mats"][0].Name = name + ", the usual one"

@@ -81,7 +81,7 @@ type OwnedEnvelope struct {
 }
 
 // OnMats are the mats that there are.
-func (s Shop) OnMats() (list []mat.Mat) {
+func OnMats(s Shop) (list []mat.Mat) {
 	for _, m := range s.Mats {
 		if !m.Off {
 			list = append(list, m)
@@ -91,8 +91,8 @@ func (s Shop) OnMats() (list []mat.Mat) {
 }
 
 // MatFor is the mat that a job lies on: the one it names, else the first; false where there is none.
-func (s Shop) MatFor(j Job) (mat.Mat, bool) {
-	list := s.OnMats()
+func MatFor(s Shop, j Job) (mat.Mat, bool) {
+	list := OnMats(s)
 	for _, m := range list {
 		if m.ID == j.Paper.Mat {
 			return m, true

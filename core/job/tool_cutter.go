@@ -11,6 +11,8 @@ type Cutter struct {
 	// where they are empty.
 	Units  FileUnits  `json:"units,omitempty" maxLength:"10"`
 	Scores ScoreLines `json:"scores,omitempty" maxLength:"10"`
+	// Cuts is what goes by it.
+	Cuts CutterUse `json:"cuts,omitempty" maxLength:"10"`
 	// Dash, Gap and Inset are those of perforated scores; zero for what most take.
 	Dash  measure.Length `json:"dash,omitempty"`
 	Gap   measure.Length `json:"gap,omitempty"`
@@ -48,6 +50,18 @@ const (
 	SlitScores   ScoreLines = "slits"
 )
 
+// CutterUse is what goes by a cutter: of papers that give more than rectangles everything, or all papers.
+type CutterUse string
+
+// The uses.
+const (
+	CutsShapes CutterUse = "shapes"
+	CutsAll    CutterUse = "all"
+)
+
+// Perforates is set where its fold lines go through the paper, and so serve on both sides.
+func (c Cutter) Perforates() bool { return c.Scores == DashedScores || c.Scores == SlitScores }
+
 // What most take of a perforated score.
 const (
 	usualDash  = 3 * measure.Millimetre
@@ -80,6 +94,7 @@ var cutter = Tool{ID: CutterTool, Name: "Electronic cutter", Fields: func(t *Too
 	return []field.Field{
 		have(t, CutterTool),
 		{Path: "tools.cutter.units", Label: "Units of its files", Note: "what your cutter's program reads at the right size: check with the 4 in line in the file", Value: &field.One[FileUnits]{At: &t.Cutter.Units, List: field.ListOf("fileUnits", []FileUnits{InMillimetres, In96, In72}), Or: InMillimetres}},
+		{Path: "tools.cutter.cuts", Label: "Cut with it", Value: &field.One[CutterUse]{At: &t.Cutter.Cuts, List: field.ListOf("cutterUses", []CutterUse{CutsShapes, CutsAll}), Or: CutsShapes}},
 		{Path: "tools.cutter.scores", Label: "Fold lines", Value: &field.One[ScoreLines]{At: &t.Cutter.Scores, List: field.ListOf("scoreLines", []ScoreLines{SolidScores, DashedScores, SlitScores}), Or: SolidScores}},
 		perforated("dash", "Dash", "of a perforated fold line", &t.Cutter.Dash, usualDash),
 		perforated("gap", "Gap", "between two dashes", &t.Cutter.Gap, usualGap),

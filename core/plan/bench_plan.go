@@ -162,7 +162,7 @@ func (m benchStation) byMM(d drawing.Drawing) string {
 func PieceOf(j job.Job, shop job.Shop, id string) (BenchPiece, bool) {
 	m, c, p := benchOf(j, shop)
 	list := m.pieces(c, p)
-	if on, ok := shop.MatFor(j); ok && strings.HasPrefix(id, "mat-") {
+	if on, ok := job.MatFor(shop, j); ok && strings.HasPrefix(id, "mat-") {
 		for _, l := range m.matLoads(m.onMat(on, c, list)) {
 			if l.ID == id {
 				return BenchPiece{ID: l.ID, Name: l.Name, Size: l.Size, Width: on.Width, Height: on.Height, Count: l.Times, Paper: l.Paper, Flat: l.Flat, Words: l.Words}, true
@@ -189,6 +189,8 @@ type Table struct {
 	Enveloped bool
 	// Thick is what the closed piece measures.
 	Thick measure.Length
+	// Mats is everything laid on the mat that the job is cut on; nothing without a cutter, or a mat.
+	Mats []MatStock
 }
 
 // TableOf works a job out for the bench.
@@ -198,7 +200,26 @@ func TableOf(j job.Job, shop job.Shop) Table {
 	for i := range t.Pieces {
 		t.Pieces[i] = t.Pieces[i].level()
 	}
+	if on, ok := job.MatFor(shop, j); ok && shop.Tools.Has(job.CutterTool) {
+		t.Mats = m.withEffort().onMat(on, c, t.Pieces)
+	}
 	return t
+}
+
+// Prints are the drawings that are printed or cut at true size, by the IDs of pieces and loads.
+func (t Table) Prints() map[string]drawing.Drawing {
+	prints := map[string]drawing.Drawing{}
+	for _, x := range t.Pieces {
+		prints[x.ID] = x.Flat
+	}
+	n := 0
+	for _, m := range t.Mats {
+		for _, d := range m.Drawn {
+			n++
+			prints[MatID(n)] = d
+		}
+	}
+	return prints
 }
 
 // Piece is one of the pieces; false where there is none of that ID.

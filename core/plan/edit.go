@@ -122,7 +122,7 @@ var offers = map[string]func(m maker, id string) (job.Job, error){
 	"mail.remedies":  maker.takeRemedy,
 	"recipe":         maker.takeRecipe,
 	"layers.rungs":   maker.takeRung,
-	"bench.mats":     maker.takeMat,
+	"bench.mats":     takeMat,
 }
 
 // turnCard turns the card a quarter, with all that lies on it.

@@ -153,10 +153,10 @@ func (t *MatStock) draw() {
 	}
 }
 
-// holds counts the pieces of a load by their place among the stock's.
-func (t MatStock) holds(l mat.Load) []int {
+// Holds counts the pieces of a load by their place among the stock's.
+func (t MatStock) Holds(load int) []int {
 	n := make([]int, len(t.Pieces))
-	for _, q := range l.Placed {
+	for _, q := range t.Laid.Loads[load].Placed {
 		n[q.Piece]++
 	}
 	return n
@@ -168,13 +168,13 @@ func (m benchStation) matLoads(all []MatStock) (list []MatLoad) {
 	for _, t := range all {
 		for i, l := range t.Laid.Loads {
 			n++
-			load := MatLoad{ID: matID(n), Name: fmt.Sprintf("Mat %d", n), Times: l.Times, Size: m.by(t.Laid.Mat.Width, t.Laid.Mat.Height), Flat: t.Drawn[i]}
+			load := MatLoad{ID: MatID(n), Name: fmt.Sprintf("Mat %d", n), Times: l.Times, Size: m.by(t.Laid.Mat.Width, t.Laid.Mat.Height), Flat: t.Drawn[i]}
 			load.Paper = t.Stock.Name + ", " + t.Sheet.Name
 			if t.Laid.Paper.CutDown {
 				load.Paper += ", cut down to " + m.by(t.Laid.Paper.Width, t.Laid.Paper.Height)
 			}
 			var holds []string
-			for k, count := range t.holds(l) {
+			for k, count := range t.Holds(i) {
 				if count > 0 {
 					holds = append(holds, fmt.Sprintf("%d × %s", count, t.Pieces[k].Name))
 				}
@@ -192,13 +192,13 @@ func (m benchStation) matLoads(all []MatStock) (list []MatLoad) {
 	return list
 }
 
-// matID names a load among the pieces of a job.
-func matID(n int) string { return fmt.Sprintf("mat-%d", n) }
+// MatID names a load among the pieces of a job.
+func MatID(n int) string { return fmt.Sprintf("mat-%d", n) }
 
 // mats is the drawer's account.
 func (m benchStation) mats(c compare.Candidate, list []BenchPiece) *MatPlan {
 	p := &MatPlan{Field: "paper.mat", Loads: []MatLoad{}, Misfits: []MatMisfit{}}
-	on, ok := m.Shop().MatFor(m.Job())
+	on, ok := job.MatFor(m.Shop(), m.Job())
 	if !ok {
 		p.Says = "There is no mat on your shelf: enter your cutter's."
 		return p
@@ -256,7 +256,7 @@ func (m benchStation) misfit(on mat.Mat, c compare.Candidate, list []BenchPiece,
 		return p
 	}
 	p.Text = fmt.Sprintf("“%s”: %s does not fit the %s that your mat can cut.", x.Name, show(of.Needs), show(of.Has))
-	for _, other := range m.Shop().OnMats() {
+	for _, other := range job.OnMats(m.Shop()) {
 		if other.ID == on.ID {
 			continue
 		}
@@ -311,16 +311,16 @@ func ontoID(o offer.Onto) string {
 }
 
 // takeMat takes another mat, or a change that brings the envelope onto it.
-func (m maker) takeMat(id string) (job.Job, error) {
+func takeMat(m maker, id string) (job.Job, error) {
 	if of, is := strings.CutPrefix(id, "mat:"); is {
-		if slices.ContainsFunc(m.Shop().OnMats(), func(x mat.Mat) bool { return x.ID == of }) {
+		if slices.ContainsFunc(job.OnMats(m.Shop()), func(x mat.Mat) bool { return x.ID == of }) {
 			j := m.Job().Clone()
 			j.Paper.Mat = of
 			return j, nil
 		}
 	}
 	b, c, p := benchOf(m.Job(), m.Shop())
-	if on, ok := m.Shop().MatFor(m.Job()); ok && !c.Kind.Bought {
+	if on, ok := job.MatFor(m.Shop(), m.Job()); ok && !c.Kind.Bought {
 		for _, t := range b.onMat(on, c, b.pieces(c, p)) {
 			for _, miss := range t.Laid.Misfits {
 				if t.Pieces[miss.Piece].ID != blankPiece {

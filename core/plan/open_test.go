@@ -15,6 +15,9 @@ import (
 // What the bench draws besides its own.
 var ladder = []string{"Layers", "Ladder", "Flat"}
 
+// atBench is what every drawer of the bench shows.
+var atBench = [][]string{{"Bench", "Sentence"}, {"Bench", "Pieces"}, {"Bench", "Cutter"}, {"Bench", "Notes"}, ladder}
+
 // shownBy is what each drawer shows that is worked out for it alone, by its path in a plan.
 var shownBy = map[plan.Open][][]string{
 	"card/from-envelope": {{"Start"}}, "card/from-paper": {{"Paper", "Have"}},
@@ -22,7 +25,8 @@ var shownBy = map[plan.Open][][]string{
 	"card/sums": {{"Card", "How"}}, "envelope/sums": {{"Envelope", "How"}},
 	"mail/checks": {{"Mail", "Classes"}}, "mail/fixes": {{"Mail", "Remedies"}}, "mail/destinations": {{"Mail", "Everywhere"}},
 	"layers/panel": {ladder},
-	"bench/steps":  {{"Bench"}, ladder}, "bench/pieces": {{"Bench"}, ladder}, "bench/tools": {{"Bench"}, ladder}, "bench/cutter": {{"Bench"}, ladder},
+	"bench/steps":  atBench, "bench/pieces": atBench, "bench/tools": atBench, "bench/cutter": atBench,
+	"bench/mats": append([][]string{{"Bench", "Mats"}}, atBench...),
 }
 
 // A plan for one drawer says what the whole plan says, and leaves out only what another

@@ -5,6 +5,7 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
 	"yellowparcel/core/plan"
 )
@@ -67,7 +68,7 @@ func (w *writer) nowhere(p job.Part) bool {
 
 // there reports whether a piece is on the bench by now.
 func (w *writer) there(id string) bool {
-	return slices.ContainsFunc(w.out.Steps, func(s Step) bool { return s.Keep == id || s.Off == id || s.Act == Take && s.Piece == id })
+	return slices.ContainsFunc(w.out.Steps, func(s Step) bool { return s.Keep == id || s.Off == id || s.Act == Take && s.Piece == id }) || w.machined[id]
 }
 
 // folding is what presses a fold.
@@ -80,6 +81,12 @@ func (w *writer) folding() blank.ToolID {
 
 // foldsOf are the scores that the steps made on a piece, in their order.
 func (w *writer) foldsOf(id string) (list []int) {
+	if x, ok := w.Piece(id); ok && w.machined[id] {
+		if len(x.Flat.Of(drawing.Score)) > 0 {
+			list = []int{0} // all that came off the mat
+		}
+		return list
+	}
 	for _, s := range w.out.Steps {
 		switch {
 		case s.Piece != id:

@@ -33,6 +33,7 @@ const (
 	Punch    Act = "punch"    // a notch and its fold line
 	Slit     Act = "slit"     // a cut that takes nothing away
 	Snip     Act = "snip"     // corners off
+	Machine  Act = "machine"  // what a cutter scores and cuts on its mat
 	Trace    Act = "trace"    // what a printed template shows
 	Fold     Act = "fold"     // along scores, or edge to edge
 	Round    Act = "round"    // round the card, without a score
@@ -48,7 +49,7 @@ const (
 
 // Acts lists them.
 func Acts() []Act {
-	return []Act{Before, Take, Cut, CutOut, Score, Punch, Slit, Snip, Trace, Fold, Round, Try, Glue, Dry, Clean, Decorate, Address, Fill, Seal}
+	return []Act{Before, Take, Cut, CutOut, Score, Punch, Slit, Snip, Machine, Trace, Fold, Round, Try, Glue, Dry, Clean, Decorate, Address, Fill, Seal}
 }
 
 // Edge is an edge of a piece as it is drawn, whatever way it is turned on the tool.
@@ -125,6 +126,10 @@ type Step struct {
 	KeepTurned, OffTurned bool
 	// Template is the piece whose print is laid on.
 	Template string
+	// On is where the sheet's top left corner lies on the mat, from its left and top edge; nil where the two
+	// corners meet. Out are the pieces that come off each mat.
+	On  *[2]measure.Length
+	Out []Out
 	// Size is that of a sheet that is taken, or of the scrap that is folded round.
 	Size card.Size
 	// Folds are the numbers of the scores that are folded, Angle how far, in degrees; Over is set

@@ -15,17 +15,22 @@ type writer struct {
 	tools job.Tools
 	tick  measure.Length
 	out   Worksheet
+	// machined are the pieces that come off the cutter's mat finished.
+	machined map[string]bool
 }
 
 // Write writes the worksheet of a job.
 func Write(t plan.Table) Worksheet {
-	w := writer{Table: t, tools: t.Shop.Tools, tick: t.Shop.Style().Tick}
+	w := writer{Table: t, tools: t.Shop.Tools, tick: t.Shop.Style().Tick, machined: map[string]bool{}}
 	w.put(Step{Act: Before, Count: t.Job.Count})
+	done := w.onMats()
 	for _, s := range t.Plan.Paper.Stocks {
-		w.cutStock(s)
+		if !done[s.ID] {
+			w.cutStock(s)
+		}
 	}
 	for _, x := range t.Pieces {
-		if x.Count > 0 && !slices.Contains(w.out.Missing, x.ID) {
+		if x.Count > 0 && !w.machined[x.ID] && !slices.Contains(w.out.Missing, x.ID) {
 			w.shape(x)
 		}
 	}

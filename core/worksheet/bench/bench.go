@@ -16,6 +16,7 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/drawing"
+	"yellowparcel/core/mat"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/worksheet"
 )
@@ -46,6 +47,9 @@ type Crease struct {
 type Tools struct {
 	Cut, Ruler, Reach, Groove, CornerAt, Notch, Tick measure.Length
 	Plunges                                          bool
+	// Mat is the cutter's, with the margin that it leaves; Perforates is set where it goes through.
+	Mat        mat.Mat
+	Perforates bool
 }
 
 // Bench is what lies on the table.
@@ -89,7 +93,7 @@ var acts = map[worksheet.Act]func(*Bench, worksheet.Step) error{
 	},
 	worksheet.Take: (*Bench).take, worksheet.Cut: (*Bench).cut, worksheet.CutOut: (*Bench).cutOut, worksheet.Score: (*Bench).score,
 	worksheet.Punch: (*Bench).punch, worksheet.Round: (*Bench).round,
-	worksheet.Slit: (*Bench).slit, worksheet.Snip: (*Bench).snip, worksheet.Trace: (*Bench).trace, worksheet.Fold: (*Bench).fold,
+	worksheet.Slit: (*Bench).slit, worksheet.Snip: (*Bench).snip, worksheet.Trace: (*Bench).trace, worksheet.Machine: (*Bench).machine, worksheet.Fold: (*Bench).fold,
 	worksheet.Try: (*Bench).try, worksheet.Glue: (*Bench).glue, worksheet.Dry: (*Bench).dryUp, worksheet.Clean: (*Bench).there,
 	worksheet.Decorate: (*Bench).decorate, worksheet.Address: (*Bench).address, worksheet.Fill: (*Bench).fill, worksheet.Seal: (*Bench).seal,
 }

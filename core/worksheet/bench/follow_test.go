@@ -12,6 +12,7 @@ import (
 	"yellowparcel/core/drawing"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
+	"yellowparcel/core/mat"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
@@ -23,16 +24,13 @@ import (
 
 // benchOf is a bench with the tools of a shop, and the prints of a job's pieces.
 func benchOf(t plan.Table) *bench.Bench {
-	prints := map[string]drawing.Drawing{}
-	for _, x := range t.Pieces {
-		prints[x.ID] = x.Flat
-	}
 	tools := t.Shop.Tools
-	b := bench.Tools{Ruler: tools.Ruler, Reach: tools.Reach, Groove: tools.Groove, CornerAt: tools.CornerAt, Notch: tools.NotchDepth, Tick: t.Shop.Style().Tick, Plunges: tools.Plunge()}
+	on, _ := job.MatFor(t.Shop, t.Job)
+	b := bench.Tools{Mat: on, Perforates: tools.Cutter.Perforates(), Ruler: tools.Ruler, Reach: tools.Reach, Groove: tools.Groove, CornerAt: tools.CornerAt, Notch: tools.NotchDepth, Tick: t.Shop.Style().Tick, Plunges: tools.Plunge()}
 	if tools.Has(job.TrimmerTool) {
 		b.Cut = tools.TrimmerLength
 	}
-	return bench.New(prints, b)
+	return bench.New(t.Prints(), b)
 }
 
 // anyTools are tools that somebody may have.
@@ -44,7 +42,9 @@ func anyTools(r *rand.Rand, shop *job.Shop) {
 		return field.Yes
 	}
 	t := &shop.Tools
-	t.Owned = job.Owned{Trimmer: yes(4), Board: yes(3), Knife: yes(4), Scissors: yes(5), Folder: yes(5), Pegs: yes(2), Punch: yes(3)}
+	t.Owned = job.Owned{Trimmer: yes(4), Board: yes(3), Knife: yes(4), Scissors: yes(5), Folder: yes(5), Pegs: yes(2), Punch: yes(3), Cutter: anyjob.Pick[job.Own](r, "", "", field.Yes)}
+	t.Cutter.Cuts, t.Cutter.Scores = anyjob.Pick(r, "", job.CutsAll), anyjob.Pick(r, "", job.DashedScores, job.SlitScores)
+	shop.Mats = mat.Usual()
 	t.CornerPlate, t.TrimmerScores, t.Plunges = yes(3), yes(2), yes(2)
 	t.Ruler = anyjob.Pick(r, 0, 6*measure.Inch, 12*measure.Inch)
 	t.Reach = anyjob.Pick(r, 0, 8*measure.Inch, 12*measure.Inch, 10*measure.Inch)
@@ -359,6 +359,9 @@ func TestAnyWorksheet(t *testing.T) {
 		}
 	}
 	t.Log(fmt.Sprint(acts, whys))
+	if acts[worksheet.Machine] < runs/10 {
+		t.Errorf("the cutter was hardly tried: %v", acts)
+	}
 	if acts[worksheet.Score] < runs/2 || acts[worksheet.Cut] < runs || acts[worksheet.Snip] < runs/40 || acts[worksheet.Seal] < runs/5 {
 		t.Errorf("little was tried: %v", acts)
 	}

@@ -220,6 +220,12 @@ func (b *Bench) trace(s worksheet.Step) error {
 		}
 		p.Creases[i+1] = []Crease{b.pricked(Crease{c.Corners[0], c.Corners[1], up})}
 	}
+	p.asCut(d)
+	return nil
+}
+
+// asCut is cut as a drawing shows it.
+func (p *Piece) asCut(d drawing.Drawing) {
 	for _, a := range d.Of(drawing.Away) {
 		p.Away = append(p.Away, a.Corners)
 	}
@@ -232,7 +238,6 @@ func (b *Bench) trace(s worksheet.Step) error {
 			p.Slits = append(p.Slits, [2]blank.Point{c.Corners[0], c.Corners[1]})
 		}
 	}
-	return nil
 }
 
 // pricked is a line of a print as it is scored: as far off as any other.

@@ -23,6 +23,8 @@ func (p *teller) draw(s worksheet.Step) drawing.Drawing {
 	_ = p.bench.Follow(s) // proved by tests; what cannot be done is not drawn
 	after := p.bench.Pieces[s.Piece]
 	switch {
+	case s.Act == worksheet.Machine:
+		return p.Prints()[s.Template]
 	case s.Act == worksheet.Cut && s.At > 0 && before.Width > 0:
 		return against(s, p.cutting(s, before))
 	case after != nil && after.Width > 0:

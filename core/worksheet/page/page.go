@@ -87,12 +87,10 @@ func Of(t plan.Table) Worksheet {
 
 // benchOf is a bench with what is printed and what the tools are.
 func benchOf(t plan.Table) *bench.Bench {
-	prints := map[string]drawing.Drawing{}
-	for _, x := range t.Pieces {
-		prints[x.ID] = x.Flat
-	}
 	tools := t.Shop.Tools
-	return bench.New(prints, bench.Tools{
+	on, _ := job.MatFor(t.Shop, t.Job)
+	return bench.New(t.Prints(), bench.Tools{
+		Mat: on, Perforates: tools.Cutter.Perforates(),
 		Cut: tools.TrimmerLength, Ruler: tools.Ruler, Reach: tools.Reach, Groove: tools.Groove, CornerAt: tools.CornerAt, Notch: tools.NotchDepth,
 		Tick: t.Shop.Style().Tick, Plunges: tools.Plunge(),
 	})
@@ -209,6 +207,8 @@ func (p teller) number(s worksheet.Step) string {
 	switch {
 	case s.At > 0:
 		return p.length(s.At)
+	case s.Act == worksheet.Machine:
+		return strings.Replace(s.Template, "-", " ", 1)
 	case s.Minutes > 0:
 		return say.Plural(s.Minutes, "minute")
 	case s.Act == worksheet.Take || s.Act == worksheet.Round:
@@ -229,18 +229,26 @@ func (p teller) before() (list []string) {
 		left := p.Made.Way().EaseLeft().Worst
 		list = append(list, "Ease at worst, every cut half a tick off: "+p.style.Finest().Show(max(0, left))+" "+string(p.style.Unit)+".")
 	}
+	machined, held := worksheet.ByCutter(p.Table)
 	for _, s := range p.Plan.Paper.Stocks {
 		stock, _ := p.Shop.Stock(s.ID)
-		text := fmt.Sprintf("Paper: %s of %s, %s", say.Plural(s.Sheets, "sheet"), s.SheetName, s.Name)
+		sheets, sheet := s.Sheets, s.SheetName
+		if at := slices.IndexFunc(machined, func(m plan.MatStock) bool { return m.Stock.ID == s.ID }); at >= 0 {
+			sheets, sheet = machined[at].Laid.Sheets(), machined[at].Sheet.Name
+		}
+		text := fmt.Sprintf("Paper: %s of %s, %s", say.Plural(sheets, "sheet"), sheet, s.Name)
 		switch {
-		case s.Sheets == 0:
+		case sheets == 0:
 			continue
-		case stock.Have > 0 && stock.Have < s.Sheets:
-			text += fmt.Sprintf(". You have %d: buy %d more", stock.Have, s.Sheets-stock.Have)
+		case stock.Have > 0 && stock.Have < sheets:
+			text += fmt.Sprintf(". You have %d: buy %d more", stock.Have, sheets-stock.Have)
 		case stock.Have > 0:
 			text += fmt.Sprintf(", of your %d", stock.Have)
 		}
 		list = append(list, text+".")
+		if why := heldWords[held[s.ID]]; why != "" {
+			list = append(list, say.Slots{"paper": s.Name}.Text(say.Always(why)))
+		}
 	}
 	return list
 }
@@ -282,6 +290,15 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 	set("to", p.length(s.To), s.To > 0)
 	set("start", fmt.Sprint(s.Between[0]), s.Between[0] > 0)
 	set("stop", fmt.Sprint(s.Between[1]), s.Between[1] > 0)
+	if s.On != nil {
+		out["on left"], out["on top"] = p.length(s.On[0]), p.length(s.On[1])
+	}
+	var outs []string
+	for _, o := range s.Out {
+		outs = append(outs, fmt.Sprintf("%d × %s", o.Count, p.name(o.Piece)))
+	}
+	set("out", say.And(outs), len(outs) > 0)
+	set("load", strings.Replace(s.Template, "-", " ", 1), s.Act == worksheet.Machine)
 	set("lines", say.Plural(len(s.Lines), "cut"), len(s.Lines) > 0)
 	if a, ok := p.Shop.Adhesive(p.Job.Envelope.Adhesive); ok {
 		out["adhesive"] = say.Lower(a.Name)

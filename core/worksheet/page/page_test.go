@@ -18,7 +18,7 @@ import (
 // sheets are the worksheets of the sample jobs, in every construction, with tools and without.
 func sheets(t *testing.T, each func(plan.Table, worksheet.Worksheet, page.Worksheet)) {
 	t.Helper()
-	for _, tools := range []job.Owned{{}, {Trimmer: field.No, Board: field.No, Scissors: field.No, Pegs: field.Yes}, {Board: field.No, Knife: field.No}} {
+	for _, tools := range []job.Owned{{}, {Trimmer: field.No, Board: field.No, Scissors: field.No, Pegs: field.Yes}, {Board: field.No, Knife: field.No}, {Cutter: field.Yes}} {
 		for _, unit := range []measure.Unit{measure.Inches, measure.Millimetres} {
 			shop := demo.Shop()
 			shop.Unit, shop.Tools.Owned = unit, tools

@@ -103,6 +103,18 @@ var told = map[worksheet.Act]words{
 		check:   []say.Clause{say.Always("Fold it lightly: no corner stands out.")},
 		caution: bladeCaution,
 	},
+	worksheet.Machine: {
+		name: "Cutter",
+		says: []say.Clause{say.Always("Lay {short} on the mat, and cut [{load}]."), say.When("many", "Do {all} so.")},
+		how: []say.Clause{
+			{Text: "Its top left corner lies {on left} from the left and {on top} from the top of the mat."},
+			say.Unless("on left", "It covers the mat from its top left corner."),
+			say.Always("The {up} is up. Press it down all over."),
+			say.Always("Off each mat come {out}."),
+		},
+		check:   []say.Clause{say.Always("Measure the first piece that comes off before you go on.")},
+		caution: []say.Clause{say.Always("Keep fingers, hair and sleeves off while it moves. The blade is sharp.")},
+	},
 	worksheet.Trace: {
 		name: "Trace", says: []say.Clause{say.Always("Lay the print of {piece} on {all}, edge on edge. Score and cut what it shows.")},
 		how: []say.Clause{
@@ -172,6 +184,13 @@ var whyWords = map[worksheet.Why][]say.Clause{
 	worksheet.NoTool:      {say.Always("There is no other tool for it on your shelf.")},
 	worksheet.NoTick:      {say.Always("Not every line of it can be set on a ruler, so it goes by a print.")},
 	worksheet.InsideSheet: {say.Always("Your trimmer cannot begin inside a sheet.")},
+}
+
+// heldWords say why a paper is cut by hand although there is a cutter; nothing where one expects it.
+var heldWords = map[worksheet.Held]string{
+	worksheet.OffMat:    "{paper} is cut by hand: not all of it goes on the mat.",
+	worksheet.TwoSides:  "{paper} is cut by hand: it is scored on both sides, which a cutter does only in dashes.",
+	worksheet.FromAside: "{paper} is cut by hand: one piece comes out of the middle of another.",
 }
 
 // againstWords are what stands on the drawing at the edge that the piece is laid by, cornerWords at

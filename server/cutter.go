@@ -1,0 +1,98 @@
+package server
+
+import (
+	"bytes"
+	"context"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/drawing"
+	"yellowparcel/core/job"
+	"yellowparcel/core/plan"
+	"yellowparcel/device"
+	"yellowparcel/format"
+)
+
+// CutBody is what came of sending a mat to the cutter.
+type CutBody struct {
+	// Message says what went wrong; empty when nothing did, and then there is a Cut.
+	Message string        `json:"message"`
+	Cut     *plan.CutPlan `json:"cut,omitempty"`
+}
+
+// CutterBody is the cutter at the table.
+type CutterBody struct {
+	// Simulated is set unless a real one was named.
+	Simulated bool `json:"simulated"`
+}
+
+// realPatience is how long a real cutter may say nothing: it works meanwhile.
+const realPatience = 5 * time.Minute
+
+// cutterRoutes send what is exported to the cutter at the table, a simulated one unless another was named.
+func cutterRoutes(s *Server, at Devices) {
+	cutter, _ := device.NewCutter(at.Behave)
+	real := at.Places[device.CutterID]
+	if real != nil {
+		cutter.Open, cutter.Patience = real, realPatience
+	}
+	huma.Register(s.api, huma.Operation{OperationID: "readCutter", Method: http.MethodGet, Path: "/api/cutter", Summary: "The cutter at the table"},
+		func(context.Context, *struct{}) (*struct{ Body CutterBody }, error) {
+			return &struct{ Body CutterBody }{CutterBody{real == nil}}, nil
+		})
+	huma.Register(s.api, huma.Operation{OperationID: "cutMat", Method: http.MethodPost, Path: "/api/jobs/{id}/cutter/{piece}", Summary: "Send a mat of a job to the cutter, the very SVG that is exported, and hold what comes off against the drawing"},
+		func(ctx context.Context, in *struct {
+			JobID
+			Piece string `path:"piece" maxLength:"40"`
+		},
+		) (*struct{ Body CutBody }, error) {
+			stored, err := s.store.Job(ctx, in.ID)
+			if err != nil {
+				return nil, s.failed(err)
+			}
+			shop, err := s.shop(ctx)
+			if err != nil {
+				return nil, s.failed(err)
+			}
+			if problems := plan.Check(stored.Job, shop.Shop); len(problems) > 0 {
+				return nil, refuse("job", problems)
+			}
+			x, found := plan.PieceOf(stored.Job, shop.Shop, in.Piece)
+			on, has := job.MatFor(shop.Shop, stored.Job)
+			if !found || !has {
+				return nil, huma.Error404NotFound("The job has no such mat: look at the bench for what it has.")
+			}
+			var svg bytes.Buffer
+			f, _ := format.ByID("svg")
+			if err := f.Draw(&svg, format.Sheet{Drawing: x.Flat, Title: x.Name, Words: x.Words}, settings(shop.Shop)); err != nil {
+				return nil, s.failed(err)
+			}
+			body := CutBody{}
+			done, err := cutter.Cut(ctx, device.Bed{Width: on.Width.Millimetres(), Height: on.Height.Millimetres(), Margin: on.Margin.Millimetres()}, svg.Bytes())
+			if err != nil {
+				body.Message = sentence(err)
+				return &struct{ Body CutBody }{body}, nil
+			}
+			cut := plan.CameOff(x, shop.Shop, madeOf(done), done.Travel, done.Seconds)
+			body.Cut = &cut
+			return &struct{ Body CutBody }{body}, nil
+		})
+}
+
+// madeOf are the strokes of a cutter as lines of a drawing.
+func madeOf(d device.Done) (list []drawing.Made) {
+	for _, s := range d.Strokes {
+		m := drawing.Made{Kind: drawing.Cut}
+		if s.Pass == "score" {
+			m.Kind = drawing.Score
+		}
+		for _, p := range s.Points {
+			m.Corners = append(m.Corners, blank.Point{X: p[0], Y: p[1]})
+		}
+		list = append(list, m)
+	}
+	return list
+}
