@@ -332,8 +332,8 @@ func (d Diamond) notched() DiamondWay {
 	}
 	other := d.Sheet - at
 	w.Scores = []Setting{
-		score(sidesPunch, at, measure.Round((low+high)/2)),
-		score(endsPunch, other, d.Sheet-measure.Round((low+high)/2)),
+		score(sidesPunch, at+d.Spec.Board.NotchAt, measure.Round((low+high)/2)+d.Spec.Board.NotchAt),
+		score(endsPunch, other+d.Spec.Board.NotchAt, d.Sheet-measure.Round((low+high)/2)+d.Spec.Board.NotchAt),
 	}
 	w.flaps.Left = (float64(at) + k) / math.Sqrt2
 	w.flaps.Bottom = (float64(other) + k) / math.Sqrt2

@@ -12,6 +12,8 @@ type Board struct {
 	Groove measure.Length
 	// NotchDepth is k, how deep the punch board notches.
 	NotchDepth measure.Length
+	// NotchAt is what its ruler reads where the notch's point comes on the edge's end.
+	NotchAt measure.Length
 }
 
 // Spec says what a blank is for.

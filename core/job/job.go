@@ -114,6 +114,8 @@ type Part struct {
 	Window bool `json:"window,omitempty"`
 	// Turned is set when the back of its paper is up.
 	Turned bool `json:"turned,omitempty"`
+	// Embossed is set when a pattern is pressed into it.
+	Embossed bool `json:"embossed,omitempty"`
 	// Ready is how many are cut already.
 	Ready int `json:"ready,omitempty"`
 	// Thing is what a part is that is no paper of the card.

@@ -3,6 +3,7 @@ package job
 import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/field"
+	"yellowparcel/core/measure"
 )
 
 // Own is whether there is a tool, or something about it; what most makers have when it is empty.
@@ -69,6 +70,17 @@ func (o *Own) or(usual Own) bool {
 func (t Tools) Corner() bool { return t.CornerPlate.or(field.Yes) }
 func (t Tools) Scores() bool { return t.TrimmerScores.or(field.No) }
 func (t Tools) Plunge() bool { return t.Plunges.or(field.No) }
+
+// OnlyNotches reports whether the punch board is used only to notch what is scored already.
+func (t Tools) OnlyNotches() bool { return t.NotchesOnly.or(field.No) }
+
+// Punches is the longest edge that the punch board takes; zero where it does not matter.
+func (t Tools) Punches() measure.Length {
+	if t.PunchLargest > 0 {
+		return t.PunchLargest
+	}
+	return t.Reach
+}
 
 // own asks whether something is there.
 func own(path, label, note string, at *Own, usual Own) field.Field {

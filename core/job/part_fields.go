@@ -24,7 +24,8 @@ func (j *Job) partFields(shop Shop) (list []field.Field) {
 			continue
 		}
 		list = append(list, field.Field{Path: path + "stock", Label: "Paper", Value: &field.One[string]{At: &p.Stock, List: stocks, Gone: true}},
-			field.Field{Path: path + "turned", Label: "Paper turned over", Value: &field.Flag{At: &p.Turned}})
+			field.Field{Path: path + "turned", Label: "Paper turned over", Value: &field.Flag{At: &p.Turned}},
+			field.Field{Path: path + "embossed", Label: "Embossed", Value: &field.Flag{At: &p.Embossed}})
 		if p.Kind != BasePart {
 			list = append(list, j.paperFields(p, path, shop)...)
 		}

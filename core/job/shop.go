@@ -139,6 +139,14 @@ type Tools struct {
 	Reach measure.Length `json:"reach,omitempty"`
 	// NotchDepth is how deep the punch board notches.
 	NotchDepth measure.Length `json:"notchDepth"`
+	// PunchAt is what the punch board reads where its notch's point comes on the edge's end; negative when that
+	// lies before its zero. PunchLargest is the largest sheet that it takes; Reach, where nobody said. NotchesOnly is
+	// set where it is used only to notch what is scored already.
+	PunchAt      measure.Length `json:"punchAt,omitempty"`
+	PunchLargest measure.Length `json:"punchLargest,omitempty"`
+	NotchesOnly  Own            `json:"notchesOnly,omitempty" maxLength:"4"`
+	// Bases is how bases are folded.
+	Bases BaseFold `json:"bases,omitempty" maxLength:"10"`
 	// Owned is which tools there are, as far as the maker said.
 	Owned Owned `json:"owned,omitzero"`
 	// Ruler is how far the trimmer's own ruler reads; zero for as far as it cuts.

@@ -16,7 +16,7 @@ var scoreBoard = Tool{ID: blank.ScoreBoard, Name: "Score board", Fields: func(t 
 			Value: &field.Length{At: &t.CornerAt, Least: -4 * measure.Inch, Most: 4 * measure.Inch, Signed: true, Told: "The guide's corner reads more than 4 in from zero: measure again where the sheet's corner sits."},
 		},
 		{
-			Path: "tools.reach", Label: "Score board reaches", Note: "its furthest reading, and the largest square that the punch board takes; 0 when it does not matter",
+			Path: "tools.reach", Label: "Score board reaches", Note: "its furthest reading; 0 when it does not matter",
 			Value: &field.Length{At: &t.Reach, Least: 2 * measure.Inch, Most: mostSide, Zero: true, Told: "A score board reaches from 2 in to 5 m: type its furthest reading, or 0 when it does not matter."},
 		},
 		{

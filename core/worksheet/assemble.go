@@ -45,7 +45,8 @@ func (w *writer) assemble() {
 	if w.missing(base.ID) {
 		return // without it nothing is put together
 	}
-	if folds := w.foldsOf(base.ID); len(folds) > 0 {
+	w.emboss()
+	if folds := w.foldsOf(base.ID); len(folds) > 0 && !w.halves(base.ID) {
 		w.put(Step{Act: Fold, Tool: w.folding(), Piece: base.ID, Count: count, Folds: folds, Angle: 180, Up: Shown})
 	}
 	if w.Enveloped && !w.missing(plan.BlankPiece) {
@@ -56,6 +57,7 @@ func (w *writer) assemble() {
 		w.envelope()
 		return
 	}
+	w.corners(base.ID)
 	w.put(Step{Act: Address, Piece: base.ID, Count: count})
 }
 
@@ -92,7 +94,7 @@ func (w *writer) foldsOf(id string) (list []int) {
 		case s.Piece != id:
 		case s.Act == Round:
 			return s.Folds
-		case (s.Act == Score || s.Act == Punch) && !slices.Contains(list, s.Number):
+		case (s.Act == Score || s.Act == Punch || s.Act == Halve) && !slices.Contains(list, s.Number):
 			list = append(list, s.Number)
 		case s.Act == Trace:
 			return []int{0} // all that the template shows
@@ -170,4 +172,7 @@ func (w *writer) envelope() {
 	w.put(Step{Act: Address, Piece: id, Count: count})
 	w.put(Step{Act: Fill, Piece: w.Job.Parts[0].ID, Onto: id, Count: count})
 	w.put(Step{Act: Seal, Piece: id, Count: count})
+	if w.there(plan.GaugePiece) {
+		w.put(Step{Act: Try, Piece: id, Onto: plan.GaugePiece, Count: count})
+	}
 }

@@ -43,16 +43,36 @@ func (s *shaping) away() {
 	if len(cuts) == 0 {
 		return
 	}
+	notch := Step{Act: Snip, Tool: blank.PunchBoard}
 	for _, chain := range s.chains(cuts[0].Corners) {
 		var line []Mark
 		for _, p := range chain {
 			line = append(line, s.mark(p))
 		}
-		step.Lines = append(step.Lines, line)
+		if s.notches(chain, line) {
+			notch.Lines = append(notch.Lines, line)
+		} else {
+			step.Lines = append(step.Lines, line)
+		}
 	}
-	if len(step.Lines) > 0 {
-		s.put(step)
+	for _, x := range []Step{notch, step} {
+		if len(x.Lines) > 0 {
+			s.put(x)
+		}
 	}
+}
+
+// notches reports whether a punch board that is used only to notch takes a corner out: its punch is laid with its
+// point where two scores cross, and reaches from there to the edge.
+func (s *shaping) notches(chain blank.Polygon, line []Mark) bool {
+	t := s.w.tools
+	if !t.Has(blank.PunchBoard) || !t.OnlyNotches() || len(chain) != 3 || line[1].Scores[1] == 0 || line[1].Along > 0 {
+		return false
+	}
+	x0, y0, x1, y1 := chain.Box()
+	long, deep := max(x1-x0, y1-y0), min(x1-x0, y1-y0)
+	longest := max(nm(s.wide), nm(s.high))
+	return s.edges(chain[0])&s.edges(chain[2]) > 0 && math.Abs(long-2*deep) < 5*hair && deep <= t.NotchDepth.Millimetres()+hair && (t.Punches() == 0 || longest <= t.Punches())
 }
 
 // chains are the stretches of an outline that do not lie on an edge of the sheet, each from edge

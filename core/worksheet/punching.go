@@ -35,7 +35,7 @@ func (s *shaping) four() (list [4]run, ok bool) {
 func (s *shaping) punched() bool {
 	lines, ok := s.four()
 	t := s.w.tools
-	if !ok || s.w.Made.Way().ID != blank.NotchWay || !t.Has(blank.PunchBoard) || t.Reach > 0 && nm(s.wide) > t.Reach {
+	if !ok || s.w.Made.Way().ID != blank.NotchWay || !t.Has(blank.PunchBoard) || t.OnlyNotches() || t.Punches() > 0 && max(nm(s.wide), nm(s.high)) > t.Punches() {
 		return false
 	}
 	k, w, h := t.NotchDepth.Millimetres(), s.wide, s.high
@@ -53,7 +53,7 @@ func (s *shaping) punched() bool {
 	}
 	var steps []Step
 	for _, r := range readings {
-		l, ok := s.w.ticked(r.at)
+		l, ok := s.w.ticked(r.at + t.PunchAt.Near(s.w.tick).Millimetres())
 		if !ok {
 			return false
 		}

@@ -11,7 +11,7 @@ import (
 
 // plan works the steps of a piece out; it is odd where one of them cannot be set.
 func (s *shaping) plan() {
-	if s.punched() || s.round() {
+	if s.punched() || s.round() || s.halved() {
 		return
 	}
 	// Lines from edge to edge come first: others end at them.

@@ -35,7 +35,10 @@ const (
 	Snip     Act = "snip"     // corners off
 	Machine  Act = "machine"  // what a cutter scores and cuts on its mat
 	Trace    Act = "trace"    // what a printed template shows
-	Fold     Act = "fold"     // along scores, or edge to edge
+	Fold     Act = "fold"     // along scores
+	Halve    Act = "halve"    // in the middle, edge on edge, without a score
+	Emboss   Act = "emboss"   // a pattern pressed in
+	Corners  Act = "corners"  // made round
 	Round    Act = "round"    // round the card, without a score
 	Try      Act = "try"      // before anything is glued
 	Glue     Act = "glue"     // one piece on another
@@ -49,7 +52,7 @@ const (
 
 // Acts lists them.
 func Acts() []Act {
-	return []Act{Before, Take, Cut, CutOut, Score, Punch, Slit, Snip, Machine, Trace, Fold, Round, Try, Glue, Dry, Clean, Decorate, Address, Fill, Seal}
+	return []Act{Before, Take, Cut, CutOut, Score, Punch, Slit, Snip, Machine, Trace, Emboss, Fold, Halve, Round, Try, Glue, Dry, Clean, Decorate, Corners, Address, Fill, Seal}
 }
 
 // Edge is an edge of a piece as it is drawn, whatever way it is turned on the tool.
@@ -156,11 +159,13 @@ const (
 	NoTool      Why = "tool"   // there is none
 	NoTick      Why = "tick"   // no tool can be set to it
 	InsideSheet Why = "inside" // the blade cannot begin inside
+	TooWide     Why = "wide"   // it does not go through the machine
+	OtherRadius Why = "radius" // the rounder makes another one
 )
 
 // Whys lists them.
 func Whys() []Why {
-	return []Why{LongCut, BeyondRuler, BeyondReach, NoGroove, NoTool, NoTick, InsideSheet}
+	return []Why{LongCut, BeyondRuler, BeyondReach, NoGroove, NoTool, NoTick, InsideSheet, TooWide, OtherRadius}
 }
 
 // Worksheet is everything that is done, in order.

@@ -35,6 +35,7 @@ func Write(t plan.Table) Worksheet {
 		}
 	}
 	w.cutDown()
+	w.gauge()
 	w.assemble()
 	return w.out
 }

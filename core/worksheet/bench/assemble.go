@@ -31,6 +31,12 @@ func (b *Bench) try(s worksheet.Step) error {
 	if _, err := b.piece(s); err != nil {
 		return err
 	}
+	if s.Onto == "gauge" {
+		if g := b.Pieces[s.Onto]; g == nil || len(g.Openings) != 1 || !b.sealed {
+			return fmt.Errorf("%q is not closed yet, or there is no slot to slide it through", s.Piece)
+		}
+		return nil
+	}
 	if p := b.Pieces[s.Onto]; p == nil || p.Count < s.Count || b.glued {
 		return fmt.Errorf("there is no %q to try it in, or it is glued already", s.Onto)
 	}

@@ -31,6 +31,9 @@ type Piece struct {
 	Away, Openings []blank.Polygon
 	Slits          [][2]blank.Point
 	Folded         bool
+	Embossed       bool
+	// Round is the radius of its corners.
+	Round measure.Length
 	// On is what it is glued on.
 	On string
 }
@@ -46,7 +49,10 @@ type Crease struct {
 // zero where that is no bound. Tick is what a hand can set.
 type Tools struct {
 	Cut, Ruler, Reach, Groove, CornerAt, Notch, Tick measure.Length
-	Plunges                                          bool
+	// NotchAt is what the punch reads at the edge's end, Punches the longest edge that it takes, Round what the
+	// corner rounder makes, Throat what goes through the embossing machine.
+	NotchAt, Punches, Round, Throat measure.Length
+	Plunges                         bool
 	// Mat is the cutter's, with the margin that it leaves; Perforates is set where it goes through.
 	Mat        mat.Mat
 	Perforates bool
@@ -93,7 +99,7 @@ var acts = map[worksheet.Act]func(*Bench, worksheet.Step) error{
 	},
 	worksheet.Take: (*Bench).take, worksheet.Cut: (*Bench).cut, worksheet.CutOut: (*Bench).cutOut, worksheet.Score: (*Bench).score,
 	worksheet.Punch: (*Bench).punch, worksheet.Round: (*Bench).round,
-	worksheet.Slit: (*Bench).slit, worksheet.Snip: (*Bench).snip, worksheet.Trace: (*Bench).trace, worksheet.Machine: (*Bench).machine, worksheet.Fold: (*Bench).fold,
+	worksheet.Slit: (*Bench).slit, worksheet.Snip: (*Bench).snip, worksheet.Trace: (*Bench).trace, worksheet.Machine: (*Bench).machine, worksheet.Halve: (*Bench).halve, worksheet.Emboss: (*Bench).emboss, worksheet.Corners: (*Bench).corners, worksheet.Fold: (*Bench).fold,
 	worksheet.Try: (*Bench).try, worksheet.Glue: (*Bench).glue, worksheet.Dry: (*Bench).dryUp, worksheet.Clean: (*Bench).there,
 	worksheet.Decorate: (*Bench).decorate, worksheet.Address: (*Bench).address, worksheet.Fill: (*Bench).fill, worksheet.Seal: (*Bench).seal,
 }

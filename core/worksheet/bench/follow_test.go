@@ -26,7 +26,7 @@ import (
 func benchOf(t plan.Table) *bench.Bench {
 	tools := t.Shop.Tools
 	on, _ := job.MatFor(t.Shop, t.Job)
-	b := bench.Tools{Mat: on, Perforates: tools.Cutter.Perforates(), Ruler: tools.Ruler, Reach: tools.Reach, Groove: tools.Groove, CornerAt: tools.CornerAt, Notch: tools.NotchDepth, Tick: t.Shop.Style().Tick, Plunges: tools.Plunge()}
+	b := bench.Tools{NotchAt: tools.PunchAt.Near(t.Shop.Style().Tick), Punches: tools.Punches(), Round: tools.RoundRadius, Throat: tools.Throat, Mat: on, Perforates: tools.Cutter.Perforates(), Ruler: tools.Ruler, Reach: tools.Reach, Groove: tools.Groove, CornerAt: tools.CornerAt, Notch: tools.NotchDepth, Tick: t.Shop.Style().Tick, Plunges: tools.Plunge()}
 	if tools.Has(job.TrimmerTool) {
 		b.Cut = tools.TrimmerLength
 	}
@@ -48,6 +48,10 @@ func anyTools(r *rand.Rand, shop *job.Shop) {
 	t.CornerPlate, t.TrimmerScores, t.Plunges = yes(3), yes(2), yes(2)
 	t.Ruler = anyjob.Pick(r, 0, 6*measure.Inch, 12*measure.Inch)
 	t.Reach = anyjob.Pick(r, 0, 8*measure.Inch, 12*measure.Inch, 10*measure.Inch)
+	t.Owned.Rounder, t.Owned.Embosser, t.NotchesOnly = anyjob.Pick[job.Own](r, "", field.Yes), anyjob.Pick[job.Own](r, "", field.Yes), anyjob.Pick[job.Own](r, "", "", field.Yes)
+	t.RoundRadius, t.Throat = anyjob.Pick(r, 0, measure.Inch/8), anyjob.Pick(r, 0, 5*measure.Inch)
+	t.Bases = anyjob.Pick(r, "", job.EdgeBases)
+	t.PunchAt, t.PunchLargest = anyjob.Pick(r, 0, measure.Inch/4, -measure.Inch/2).Near(shop.Style().Tick), anyjob.Pick(r, 0, 8*measure.Inch)
 	t.CornerAt = anyjob.Pick(r, 0, 0, measure.Inch/2, -measure.Inch/4).Near(shop.Style().Tick)
 }
 
@@ -67,6 +71,7 @@ func ordinary(r *rand.Rand, j *job.Job, shop *job.Shop) {
 		if p.Thing != nil {
 			p.Thing.X, p.Thing.Y, p.Thing.Over = measure.Inch/2, measure.Inch/2, false
 		}
+		p.Embossed = p.Thing == nil && r.IntN(4) == 0
 		p.Edges, p.Own, p.Border = nil, nil, measure.Length(1+r.IntN(4))*measure.Inch/16
 	}
 	j.Envelope.Construction = anyjob.Pick(r, blank.DiamondID, blank.DiamondID, blank.DiamondID, blank.PocketID, blank.GussetID, blank.BoxID, blank.TuckID, blank.CutDownID, blank.BoughtID)
@@ -74,7 +79,10 @@ func ordinary(r *rand.Rand, j *job.Job, shop *job.Shop) {
 	if r.IntN(3) > 0 {
 		j.Envelope.FlapShape, j.Envelope.Corner, j.Envelope.Notch = "", 0, 0
 	}
-	j.Mail.Bare, j.Card.Thickness, j.Envelope.Way = false, nil, ""
+	j.Mail.Bare, j.Card.Thickness, j.Envelope.Way = r.IntN(10) == 0, nil, ""
+	if j.Mail.Bare {
+		j.Mail.Radius = anyjob.Pick(r, 0, measure.Inch/8)
+	}
 	if j.Envelope.Construction == blank.DiamondID {
 		j.Envelope.Way, j.Envelope.Double = anyjob.Pick(r, anyjob.DiamondWays...), r.IntN(3) == 0
 		if j.Envelope.Way == blank.NotchWay {
@@ -125,10 +133,28 @@ func prove(t *testing.T, table plan.Table) (w worksheet.Worksheet) {
 		}
 		hold(t, table.Job.Name+", "+x.ID, x.Flat, p)
 	}
+	finished(t, table, b, missing)
 	if whole := len(w.Missing) == 0; table.Enveloped && whole && !b.Done() || !b.Addressed() && whole {
 		t.Errorf("%s: it is not closed and addressed at the end", table.Job.Name)
 	}
 	return w
+}
+
+// finished holds what is pressed in, made round, and slid through a gauge against the job.
+func finished(t *testing.T, table plan.Table, b *bench.Bench, missing map[string]bool) {
+	t.Helper()
+	if missing[table.Job.Parts[0].ID] {
+		return
+	}
+	for _, part := range table.Job.Parts {
+		p := b.Pieces[part.ID]
+		if p != nil && p.Count > 0 && !missing[part.ID] && p.Embossed != part.Embossed && part.Thing == nil && (part.Kind != job.LinerPart || !table.Job.Card.Fold.Kind().Unfolded) {
+			t.Errorf("%s: %s is embossed: %v", table.Job.Name, part.Name, p.Embossed)
+		}
+	}
+	if p := b.Pieces[table.Job.Parts[0].ID]; !table.Enveloped && p != nil && p.Round != table.Job.Mail.Radius {
+		t.Errorf("%s: its corners are of %v, want %v", table.Job.Name, p.Round, table.Job.Mail.Radius)
+	}
 }
 
 func count(p *bench.Piece) int {
@@ -335,6 +361,7 @@ func TestAnyWorksheet(t *testing.T) {
 	if n, _ := strconv.Atoi(os.Getenv("SOAK")); n > 0 {
 		runs = n
 	}
+	gauges, notched := 0, 0
 	acts, whys, traced := map[worksheet.Act]int{}, map[string]int{}, 0
 	for i := range runs {
 		r := rand.New(rand.NewPCG(6, uint64(i)))
@@ -349,6 +376,12 @@ func TestAnyWorksheet(t *testing.T) {
 		}
 		table := plan.TableOf(j, shop)
 		for _, s := range prove(t, table).Steps {
+			if s.Act == worksheet.Try && s.Onto == plan.GaugePiece {
+				gauges++
+			}
+			if s.Act == worksheet.Snip && s.Tool == blank.PunchBoard {
+				notched++
+			}
 			if acts[s.Act]++; s.Act == worksheet.Trace {
 				traced++
 				whys[string(table.Kind.ID)+" "+s.Piece]++
@@ -359,6 +392,9 @@ func TestAnyWorksheet(t *testing.T) {
 		}
 	}
 	t.Log(fmt.Sprint(acts, whys))
+	if acts[worksheet.Halve] < runs/20 || acts[worksheet.Emboss] < runs/20 || acts[worksheet.Corners] < runs/80 || gauges < runs/80 {
+		t.Errorf("little was finished: %v, %d gauges, %d notched", acts, gauges, notched)
+	}
 	if acts[worksheet.Machine] < runs/10 {
 		t.Errorf("the cutter was hardly tried: %v", acts)
 	}

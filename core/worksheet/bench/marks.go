@@ -124,6 +124,11 @@ func (b *Bench) snip(s worksheet.Step) error {
 		if err != nil || len(line) < 2 || s.Tool == blank.NoTool {
 			return fmt.Errorf("a corner of %q: %d marks, %v", s.Piece, len(line), err)
 		}
+		if s.Tool == blank.PunchBoard {
+			if err := b.notch(p, line); err != nil {
+				return err
+			}
+		}
 		off, err := fallsOff(p, line)
 		if err != nil {
 			return fmt.Errorf("a corner of %q: %w", s.Piece, err)

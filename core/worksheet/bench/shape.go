@@ -82,10 +82,10 @@ func (b *Bench) punch(s worksheet.Step) error {
 	if err != nil {
 		return err
 	}
-	if err := b.settable(s.At); err != nil || s.Number <= 0 || s.Tool != blank.PunchBoard || b.tools.Reach > 0 && p.Width > b.tools.Reach.Millimetres() {
+	if err := b.settable(s.At); err != nil || s.Number <= 0 || s.Tool != blank.PunchBoard || b.tools.Punches > 0 && max(p.Width, p.Height) > b.tools.Punches.Millimetres()+same {
 		return fmt.Errorf("the notch of %q: %w", s.Piece, err)
 	}
-	k, at := b.tools.Notch.Millimetres(), b.kept(s)
+	k, at := b.tools.Notch.Millimetres(), b.kept(s)-b.tools.NotchAt.Millimetres()
 	// With the edge up: u to the right along it, v into the sheet.
 	place := func(u, v float64) blank.Point {
 		switch s.Fence {

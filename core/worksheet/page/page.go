@@ -90,6 +90,7 @@ func benchOf(t plan.Table) *bench.Bench {
 	tools := t.Shop.Tools
 	on, _ := job.MatFor(t.Shop, t.Job)
 	return bench.New(t.Prints(), bench.Tools{
+		NotchAt: tools.PunchAt.Near(t.Shop.Style().Tick), Punches: tools.Punches(), Round: tools.RoundRadius, Throat: tools.Throat,
 		Mat: on, Perforates: tools.Cutter.Perforates(),
 		Cut: tools.TrimmerLength, Ruler: tools.Ruler, Reach: tools.Reach, Groove: tools.Groove, CornerAt: tools.CornerAt, Notch: tools.NotchDepth,
 		Tick: t.Shop.Style().Tick, Plunges: tools.Plunge(),
@@ -257,6 +258,7 @@ func (p teller) before() (list []string) {
 func (p teller) slots(s worksheet.Step) say.Slots {
 	out := say.Slots{
 		"piece": p.name(s.Piece), "all": all(s.Count), "tool": toolName(s.Tool), "up": p.upWords(s.Piece, s.Up), "unit": string(p.style.Unit),
+		"throat": p.style.ShowUnit(p.Shop.Tools.Throat), "radius": p.style.ShowUnit(p.Shop.Tools.RoundRadius),
 		"tolerance": p.style.Finest().ShowUnit(p.style.Tick / 2), "trimmer": p.style.ShowUnit(p.Shop.Tools.TrimmerLength),
 		"reach": p.style.ShowUnit(p.Shop.Tools.Reach), "groove": p.style.Finest().ShowUnit(p.Shop.Tools.Groove), "ruler": p.style.ShowUnit(p.Shop.Tools.Ruler),
 	}
@@ -309,6 +311,11 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 	out.Flag("knife", s.Tool == job.KnifeTool)
 	out.Flag("board", s.Tool == blank.ScoreBoard)
 	out.Flag("folder", s.Tool == job.FolderTool)
+	out.Flag("punch", s.Tool == blank.PunchBoard)
+	out.Flag("gauge", s.Piece == plan.GaugePiece)
+	out.Flag("onto gauge", s.Onto == plan.GaugePiece)
+	out.Flag("embosser", s.Tool == job.EmbosserTool)
+	out.Flag("rounder", s.Tool == job.RounderTool)
 	out.Flag("middle", s.Middle)
 	out.Flag("turned", s.KeepTurned)
 	out.Flag("as it is", s.Act == worksheet.Cut && s.At == 0)

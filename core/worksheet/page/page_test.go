@@ -18,11 +18,15 @@ import (
 // sheets are the worksheets of the sample jobs, in every construction, with tools and without.
 func sheets(t *testing.T, each func(plan.Table, worksheet.Worksheet, page.Worksheet)) {
 	t.Helper()
-	for _, tools := range []job.Owned{{}, {Trimmer: field.No, Board: field.No, Scissors: field.No, Pegs: field.Yes}, {Board: field.No, Knife: field.No}, {Cutter: field.Yes}} {
+	for _, tools := range []job.Owned{{}, {Trimmer: field.No, Board: field.No, Scissors: field.No, Pegs: field.Yes}, {Board: field.No, Knife: field.No}, {Cutter: field.Yes, Embosser: field.Yes}} {
 		for _, unit := range []measure.Unit{measure.Inches, measure.Millimetres} {
 			shop := demo.Shop()
 			shop.Unit, shop.Tools.Owned = unit, tools
-			for _, j := range demo.Jobs() {
+			jobs := demo.Jobs()
+			if tools.Cutter == field.Yes {
+				jobs[0].Parts[1].Embossed, jobs[1].Mail.Bare, jobs[1].Mail.Radius = true, true, measure.Inch/8
+			}
+			for _, j := range jobs {
 				for _, k := range blank.Constructions() {
 					j.Envelope.Construction = k.ID
 					if len(plan.Check(j, shop)) == 0 {

@@ -32,10 +32,11 @@ var told = map[worksheet.Act]words{
 		name: "Take",
 		says: []say.Clause{
 			{Text: "Take {count} of {paper}, [{size}] {unit}. This is {short}.", Unless: "ready"},
-			{Text: "Take {count} of {piece}, [{size}] {unit}.", Unless: "ready,paper"},
+			{Text: "Take {count} of {piece}, [{size}] {unit}.", Unless: "ready,paper,gauge"},
+			say.When("gauge", "Take stiff card of [{size}] {unit} for the gauge."),
 			say.When("ready", "Take the {count} of {piece} that are cut already, [{size}] {unit}."),
 		},
-		how: []say.Clause{say.Unless("ready", "Pencil a small T at the top of the back: left, right, top and bottom are told from it.")},
+		how: []say.Clause{{Text: "It shows whether a card that is closed is thin enough.", If: "gauge"}, say.Unless("ready", "Pencil a small T at the top of the back: left, right, top and bottom are told from it.")},
 	},
 	worksheet.Cut: {
 		name: "Cut",
@@ -58,9 +59,9 @@ var told = map[worksheet.Act]words{
 		caution: bladeCaution,
 	},
 	worksheet.CutOut: {
-		name: "Cut out", says: []say.Clause{say.Always("Cut the middle out of {all pieces}.")},
+		name: "Cut out", says: []say.Clause{say.Unless("gauge", "Cut the middle out of {all pieces}."), say.When("gauge", "Cut the slot into the gauge.")},
 		how:     []say.Clause{say.Always("The {up} is up. Mark the four corners first."), mayTear, say.When("off", "Keep what comes out: it is {off}.")},
-		check:   []say.Clause{say.Always("What is left all round is equally wide.")},
+		check:   []say.Clause{say.Unless("gauge", "What is left all round is equally wide."), say.When("gauge", "The slot is not wider anywhere: measure it at both ends.")},
 		caution: bladeCaution,
 	},
 	worksheet.Score: {
@@ -99,7 +100,10 @@ var told = map[worksheet.Act]words{
 	},
 	worksheet.Snip: {
 		name: "Snip", says: []say.Clause{say.Always("Make {lines} at the edges of {all pieces}.")},
-		how:     []say.Clause{say.Always("The smaller part falls off each time.")},
+		how: []say.Clause{
+			say.Always("The smaller part falls off each time."),
+			say.When("punch", "Use the punch board: its punch's point lies where the scores cross."),
+		},
 		check:   []say.Clause{say.Always("Fold it lightly: no corner stands out.")},
 		caution: bladeCaution,
 	},
@@ -123,6 +127,27 @@ var told = map[worksheet.Act]words{
 		},
 		check: []say.Clause{say.Always("The print's edges lie on the paper's edges all round.")}, caution: bladeCaution,
 	},
+	worksheet.Halve: {
+		name: "Fold", says: []say.Clause{say.Always("Fold {all pieces}: lay the {edge} edge on the one across.")},
+		how:   []say.Clause{say.Always("The {up} is up. Hold the edges together, and press from the middle outwards."), say.Always("This fold is score {number}.")},
+		check: []say.Clause{say.Always("Both edges meet all along.")},
+	},
+	worksheet.Emboss: {
+		name: "Emboss", says: []say.Clause{say.Always("Emboss {all pieces}.")},
+		how: []say.Clause{
+			say.When("embosser", "Lay it into its plate, and run it through the machine once."),
+			say.Unless("embosser", "Lay it over a stencil, and rub along the edges with a round tip."), say.Always("The {up} is up."),
+		},
+		check: []say.Clause{say.Always("Measure its thickness again: it stands higher now.")}, caution: []say.Clause{say.When("embosser", "Keep fingers away from the rollers.")},
+	},
+	worksheet.Corners: {
+		name: "Round corners", says: []say.Clause{say.Always("Make the corners of {all pieces} round, radius [{at}].")},
+		how: []say.Clause{
+			say.When("rounder", "Push each corner into the rounder as far as it goes."),
+			say.Unless("rounder", "Draw round a disc twice as wide in each corner, and cut along it."),
+		},
+		check: []say.Clause{say.Always("All four corners look alike, laid on each other.")}, caution: bladeCaution,
+	},
 	worksheet.Fold: {
 		name: "Fold", says: []say.Clause{say.When("one fold", "Fold {all pieces} on the score."), say.Unless("one fold", "Fold {all pieces} on every score.")},
 		how: []say.Clause{
@@ -138,9 +163,14 @@ var told = map[worksheet.Act]words{
 	},
 	worksheet.Try: {
 		name: "Try", says: []say.Clause{
-			say.Unless("bought", "Fold one of {onto} without glue, and try {piece} in it."), say.When("bought", "Try {piece} in one of {onto}."),
+			say.Unless("bought,onto gauge", "Fold one of {onto} without glue, and try {piece} in it."),
+			{Text: "Try {piece} in one of {onto}.", If: "bought", Unless: "onto gauge"},
+			say.When("onto gauge", "Slide {all pieces} through the gauge."),
 		},
-		check: []say.Clause{say.Always("It slides in and out without force.")},
+		check: []say.Clause{
+			say.Unless("onto gauge", "It slides in and out without force."),
+			say.When("onto gauge", "It slides through without being pushed. What sticks may cost more."),
+		},
 	},
 	worksheet.Glue: {
 		name: "Glue",
@@ -183,6 +213,8 @@ var whyWords = map[worksheet.Why][]say.Clause{
 	worksheet.NoGroove:    {say.Always("No groove of your board lies there: they are {groove} apart.")},
 	worksheet.NoTool:      {say.Always("There is no other tool for it on your shelf.")},
 	worksheet.NoTick:      {say.Always("Not every line of it can be set on a ruler, so it goes by a print.")},
+	worksheet.TooWide:     {say.Always("It does not go flat through your machine, which takes {throat}.")},
+	worksheet.OtherRadius: {say.Always("Your rounder makes a radius of {radius}.")},
 	worksheet.InsideSheet: {say.Always("Your trimmer cannot begin inside a sheet.")},
 }
 

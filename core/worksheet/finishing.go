@@ -1,0 +1,111 @@
+package worksheet
+
+import (
+	"math"
+	"slices"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
+	"yellowparcel/core/drawing"
+	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
+	"yellowparcel/core/plan"
+)
+
+// halved folds a base edge to edge, where its one fold lies in the middle and that is the shop's way, or nothing
+// scores it: heavy card is scored along a ruler all the same, since it cracks.
+func (s *shaping) halved() bool {
+	t, base := s.w.tools, s.w.Job.Parts[0]
+	if s.x.ID != base.ID || s.odd || len(s.runs) != 1 || s.runs[0].way > across || s.runs[0].under || len(s.runs[0].parts) != 1 || !s.whole(s.runs[0], s.runs[0].parts[0]) {
+		return false
+	}
+	stock, _ := s.w.Shop.Stock(base.Stock)
+	scores := t.Has(blank.ScoreBoard) || t.Has(job.TrimmerTool) && t.Scores()
+	if t.Bases != job.EdgeBases && (scores || stock.GSM > paper.HeavyFold) {
+		return false
+	}
+	side, edge := s.wide, Right
+	if s.runs[0].way == across {
+		side, edge = s.high, Bottom
+	}
+	if math.Abs(s.runs[0].at-side/2) > hair {
+		return false
+	}
+	s.openings()
+	s.away()
+	// The ridge comes on the side that is down.
+	s.put(Step{Act: Halve, Tool: s.w.folding(), Fence: edge, Up: Under, Number: s.runs[0].number})
+	return true
+}
+
+// halves reports whether a piece is folded already, edge to edge.
+func (w *writer) halves(id string) bool {
+	return slices.ContainsFunc(w.out.Steps, func(s Step) bool { return s.Act == Halve && s.Piece == id })
+}
+
+// emboss presses the patterns in, while everything lies flat and nothing is glued.
+func (w *writer) emboss() {
+	sizes := w.Job.PartSizes()
+	for i, p := range w.Job.Parts {
+		if !p.Embossed || p.Thing != nil || !w.there(p.ID) || w.missing(p.ID) || w.nowhere(p) {
+			continue
+		}
+		narrow := min(sizes[i].Width, sizes[i].Height)
+		if x, ok := w.Piece(p.ID); ok {
+			narrow = min(x.Width, x.Height)
+		}
+		step := Step{Act: Emboss, Tool: job.EmbosserTool, Piece: p.ID, Count: w.Job.Count, Up: Shown}
+		switch throat := w.tools.Throat; {
+		case !w.tools.Has(job.EmbosserTool):
+			step.Tool, step.Why = blank.NoTool, NoTool
+		case throat > 0 && narrow > throat, w.halves(p.ID):
+			step.Tool, step.Why = blank.NoTool, TooWide
+		}
+		w.put(step)
+	}
+}
+
+// corners makes the corners of a bare card round.
+func (w *writer) corners(base string) {
+	r := w.Job.Mail.Radius
+	if r <= 0 {
+		return
+	}
+	step := Step{Act: Corners, Tool: job.RounderTool, Piece: base, Count: w.Job.Count, At: r}
+	switch {
+	case !w.tools.Has(job.RounderTool):
+		step.Tool, step.Why = w.cuttingTool(), NoTool
+	case w.tools.RoundRadius != r:
+		step.Tool, step.Why = w.cuttingTool(), OtherRadius
+	}
+	w.put(step)
+}
+
+// thickEnough is from what share of the gauge's slot on a closed piece is held against it.
+const thickEnough = 0.5
+
+// gauge cuts the thickness gauge, where the card is thick enough that it is needed.
+func (w *writer) gauge() {
+	x, ok := w.Piece(plan.GaugePiece)
+	g := w.Plan.Mail.Gauge
+	if !ok || g == nil || !g.OK || !w.Enveloped || w.missing(w.Job.Parts[0].ID) || w.missing(plan.BlankPiece) {
+		return
+	}
+	slots := x.Flat.Of(drawing.Cut)
+	if len(slots) != 2 {
+		return
+	}
+	x0, y0, x1, y1 := slots[1].Corners.Box()
+	if w.Thick.Millimetres() < thickEnough*(y1-y0) {
+		return
+	}
+	w.put(Step{Act: Take, Piece: x.ID, Count: 1, Size: card.Size{Width: g.Width.Nm, Height: g.Height.Nm}})
+	step := Step{Act: CutOut, Tool: w.cuttingTool(), Piece: x.ID, Count: 1, Up: Shown, Keep: x.ID, Why: InsideSheet}
+	if w.tools.Plunge() && w.tools.Has(job.TrimmerTool) {
+		step.Tool, step.Why = job.TrimmerTool, Usual
+	}
+	in := func(x, y float64) Mark { return Mark{In: &[2]measure.Length{nm(x), nm(y)}} }
+	step.Lines = [][]Mark{{in(x0, y0), in(x1, y0), in(x1, y1), in(x0, y1)}}
+	w.put(step)
+}
