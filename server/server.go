@@ -83,6 +83,7 @@ func New(s *store.Store, log *slog.Logger, devices Devices, hosts ...string) *Se
 	srv.lineRoutes()
 	srv.planRoutes()
 	srv.shopRoutes()
+	calibrationRoutes(srv)
 	srv.outlineRoutes()
 	srv.ruleRoutes()
 	srv.deviceRoutes()

@@ -72,11 +72,33 @@ type ToolBody struct {
 	ID     blank.ToolID `json:"id"`
 	Name   string       `json:"name"`
 	Fields []string     `json:"fields"`
+	// Calibration is how two minutes with a scrap find what it reads; nil where there is nothing to find.
+	Calibration *CalibrationBody `json:"calibration,omitempty"`
+}
+
+// CalibrationBody is what is done with a scrap, and what is typed then.
+type CalibrationBody struct {
+	Steps []string      `json:"steps"`
+	Asks  []MeasureBody `json:"asks"`
+}
+
+// MeasureBody is a length that is measured on a scrap.
+type MeasureBody struct {
+	Name  string `json:"name"`
+	Label string `json:"label"`
+	Note  string `json:"note"`
 }
 
 func toolBodies() (list []ToolBody) {
 	for _, t := range job.BenchTools() {
-		list = append(list, ToolBody{t.ID, t.Name, t.Paths()})
+		body := ToolBody{ID: t.ID, Name: t.Name, Fields: t.Paths()}
+		if c := t.Calibration; c != nil {
+			body.Calibration = &CalibrationBody{Steps: c.Steps}
+			for _, a := range c.Asks {
+				body.Calibration.Asks = append(body.Calibration.Asks, MeasureBody{a.Name, a.Label, a.Note})
+			}
+		}
+		list = append(list, body)
 	}
 	return list
 }

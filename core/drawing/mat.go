@@ -60,7 +60,7 @@ func OnMat(l mat.Laid, load mat.Load, pieces []Laying) Drawing {
 			s.Part = pieces[q.Piece].Part
 			d.Shapes = append(d.Shapes, s)
 		}
-		d.label(pieces[q.Piece].Part, blank.Point{X: q.At.X + (x1-x0)/4, Y: q.At.Y + (y1-y0)/4}, pieces[q.Piece].Name, (x1-x0)/4)
+		d.label(pieces[q.Piece].Part, blank.Point{X: q.At.X + (x1-x0)/4, Y: q.At.Y + (y1-y0)/4}, pieces[q.Piece].Name, (x1-x0)/5)
 	}
 	return d
 }

@@ -19,6 +19,8 @@ type Tool struct {
 	// this tool alone has.
 	Fields func(*Tools) []field.Field
 	Asked  []measure.Asked
+	// Calibration is how two minutes with a scrap find some of them; nil where there is none.
+	Calibration *Calibration
 }
 
 // BenchTools lists the tools of the bench.

@@ -7,7 +7,7 @@ import (
 )
 
 // scoreBoard scores along its fence, or from a corner that lies on its diagonal guide.
-var scoreBoard = Tool{ID: blank.ScoreBoard, Name: "Score board", Fields: func(t *Tools) []field.Field {
+var scoreBoard = Tool{ID: blank.ScoreBoard, Name: "Score board", Calibration: &byCornerPlate, Fields: func(t *Tools) []field.Field {
 	return []field.Field{
 		have(t, blank.ScoreBoard),
 		own("cornerPlate", "It has a corner plate", "a corner lies in it while one scores across it", &t.CornerPlate, field.Yes),

@@ -640,6 +640,23 @@ export interface paths {
         patch: operations["editShop"];
         trace?: never;
     };
+    "/api/shop/calibration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Work out what a tool reads from what was measured on a scrap; nothing is stored */
+        post: operations["calibrate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trouble": {
         parameters: {
             query?: never;
@@ -841,6 +858,16 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        CalibrateRequest: {
+            tool: string;
+            typed: {
+                [key: string]: string;
+            };
+        };
+        CalibrationBody: {
+            asks: components["schemas"]["MeasureBody"][];
+            steps: string[];
+        };
         Callout: {
             at: components["schemas"]["Point"];
             field: string;
@@ -1020,6 +1047,7 @@ export interface components {
             words: string;
         };
         Cutter: {
+            cuts?: string;
             /** Format: int64 */
             dash?: number;
             /** Format: int64 */
@@ -1282,6 +1310,16 @@ export interface components {
             id: string;
             lists: boolean;
             name: string;
+        };
+        FoundBody: {
+            edits: components["schemas"]["Edit"][];
+            found: components["schemas"]["FoundValue"][];
+            problems: components["schemas"]["Problem"][];
+            told: string;
+        };
+        FoundValue: {
+            label: string;
+            text: string;
         };
         Gauge: {
             /** Format: double */
@@ -1664,6 +1702,11 @@ export interface components {
             id: string;
             text: string;
         };
+        MeasureBody: {
+            label: string;
+            name: string;
+            note: string;
+        };
         Measured: {
             /** Format: int64 */
             apart?: number;
@@ -1824,6 +1867,7 @@ export interface components {
             /** Format: int64 */
             border: number;
             edges?: components["schemas"]["Edges"];
+            embossed?: boolean;
             /** Format: int64 */
             foam: number;
             id: string;
@@ -2503,6 +2547,7 @@ export interface components {
             value: string;
         };
         ToolBody: {
+            calibration?: components["schemas"]["CalibrationBody"];
             fields: string[];
             id: string;
             name: string;
@@ -2511,6 +2556,7 @@ export interface components {
             asked?: {
                 [key: string]: number;
             };
+            bases?: string;
             /** Format: int64 */
             cornerAt: number;
             cornerPlate?: string;
@@ -2519,8 +2565,13 @@ export interface components {
             groove?: number;
             /** Format: int64 */
             notchDepth: number;
+            notchesOnly?: string;
             owned?: components["schemas"]["Owned"];
             plunges?: string;
+            /** Format: int64 */
+            punchAt?: number;
+            /** Format: int64 */
+            punchLargest?: number;
             /** Format: int64 */
             reach?: number;
             /** Format: int64 */
@@ -3989,6 +4040,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    calibrate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalibrateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundBody"];
                 };
             };
             /** @description Error */

@@ -134,6 +134,7 @@ const refusals = computed(() => [
 export function useShop() {
   return {
     ...fields,
+    edit,
     /** Is done when everything that was sent is stored or refused. */
     settled: () => last,
     shop,

@@ -8,6 +8,7 @@ import PageHeader from '../front/PageHeader.vue'
 import { useShop } from '../job/useShop'
 import MyUsual from './MyUsual.vue'
 import RenumberedJobs from './RenumberedJobs.vue'
+import CalibrateTool from './CalibrateTool.vue'
 import ShelfTable from './ShelfTable.vue'
 
 const shelf = useShop()
@@ -129,6 +130,7 @@ const tools = computed(() => shop.value?.tools ?? [])
           <div v-for="tool in tools" :key="tool.id" class="tool">
             <h3>{{ tool.name }}</h3>
             <TypedField v-for="f in tool.fields" :key="f" :of="shelf" :path="f" />
+            <CalibrateTool v-if="tool.calibration" :tool="tool" />
           </div>
         </div>
         <RenumberedJobs />

@@ -62,6 +62,7 @@ const { drawn } = useFormats()
         <p class="files">
           <v-btn
             variant="flat"
+            color="secondary"
             size="small"
             :disabled="!saved || busy"
             :loading="busy"

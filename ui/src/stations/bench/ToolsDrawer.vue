@@ -3,6 +3,7 @@ import { computed } from 'vue'
 
 import TypedField from '../../fields/TypedField.vue'
 import { useShop } from '../../job/useShop'
+import CalibrateTool from '../../shelf/CalibrateTool.vue'
 import RenumberedJobs from '../../shelf/RenumberedJobs.vue'
 
 /** What stands on the bench: steps are written for these tools and no others. */
@@ -17,6 +18,7 @@ const tools = computed(() => shelf.shop.value?.tools ?? [])
     <div class="field-grid">
       <TypedField v-for="p in t.fields" :key="p" :of="shelf" :path="p" />
     </div>
+    <CalibrateTool v-if="t.calibration" :tool="t" />
   </section>
   <RenumberedJobs />
 </template>

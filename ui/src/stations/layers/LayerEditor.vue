@@ -86,6 +86,7 @@ function size(how: string) {
         @click="job.set(`${path}.turned`, part.turned ? 'no' : 'yes')"
         >Turn the paper over</v-btn
       >
+      <TypedField :of="job" :path="`${path}.embossed`" :name="`embossed-${at}`" />
       <RungSlider v-if="row && row.rungs.length > 1" :row="row" @take="job.take('layers.rungs', $event)" />
       <template v-if="part.kind !== 'base'">
         <div class="field-grid">
