@@ -2,6 +2,7 @@ package format
 
 import (
 	"math"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -14,6 +15,7 @@ var dxfUnits = map[string]float64{"0": 1, "1": 25.4, "4": 1, "5": 10, "6": 1000}
 type dxfPair struct {
 	code  int
 	value string
+	line  int // of the value
 }
 
 // readDXF reads closed polylines, circles and ellipses' approximations from the
@@ -27,12 +29,12 @@ func readDXF(text string, best *largest) error {
 	scale := 1.0
 	var now dxfShape
 	end := func() error {
-		p := now.outline(scale)
+		p, as := now.outline(scale), now.shape()
 		now = dxfShape{}
 		if len(p) == 0 {
 			return nil
 		}
-		return best.see(p)
+		return best.see(p, as)
 	}
 	for i, p := range pairs {
 		switch {
@@ -41,24 +43,24 @@ func readDXF(text string, best *largest) error {
 				scale = u
 			}
 		case p.code == 0 && (p.value == "INSERT" || p.value == "IMAGE" || p.value == "XLINE"):
-			return refuse("The DXF holds a %s, which is not followed: explode it in your drawing program, and save it anew.", strings.ToLower(p.value))
+			return onLine(p.line, refuse("The DXF holds a %s, which is not followed: explode it in your drawing program, and save it anew.", strings.ToLower(p.value)))
 		case p.code == 0 && p.value == "VERTEX":
 			now.vertices = true
 		case p.code == 0:
 			if err := end(); err != nil {
 				return err
 			}
-			now.kind = p.value
+			now.kind, now.line = p.value, p.line
 		default:
 			if err := now.take(p); err != nil {
-				return err
+				return onLine(p.line, err)
 			}
 		}
 	}
 	if err := end(); err != nil {
 		return err
 	}
-	if !best.seen {
+	if !best.seen && best.gapLine == 0 {
 		return refuse("There is no closed outline in the DXF: draw it as a polyline or a circle.")
 	}
 	return nil
@@ -76,7 +78,7 @@ func dxfPairs(text string) ([]dxfPair, error) {
 		if err != nil {
 			return nil, refuse("Line %d of the DXF, “%.30s”, should be a number: save it anew as ASCII DXF.", i+1, lines[i])
 		}
-		pairs = append(pairs, dxfPair{code, strings.TrimSpace(lines[i+1])})
+		pairs = append(pairs, dxfPair{code, strings.TrimSpace(lines[i+1]), i + 2})
 	}
 	return pairs, nil
 }
@@ -88,14 +90,36 @@ type dxfShape struct {
 	points   blank.Polygon
 	bulges   []float64
 	radius   float64
+	line     int
+	layer    string
+	dashed   bool
+	closed   bool
+}
+
+// shape is what is told of an entity besides its corners: its layer and its line type say what it is for.
+func (s dxfShape) shape() shape {
+	as := named(shape{}, map[string]string{"id": s.layer})
+	as.fold = as.fold || s.dashed
+	as.line, as.open = s.line, s.kind == "LINE" || s.kind != "CIRCLE" && !s.closed
+	return as
 }
 
 func (s *dxfShape) take(p dxfPair) error {
-	polyline := s.kind == "LWPOLYLINE" || s.kind == "POLYLINE" && s.vertices
-	if !polyline && s.kind != "CIRCLE" {
+	polyline := s.kind == "LWPOLYLINE" || s.kind == "POLYLINE"
+	switch {
+	case p.code == 8:
+		s.layer = p.value
 		return nil
-	}
-	if p.code != 10 && p.code != 20 && p.code != 40 && p.code != 42 {
+	case p.code == 6:
+		s.dashed = strings.HasPrefix(strings.ToUpper(p.value), "DASH") || strings.HasPrefix(strings.ToUpper(p.value), "HIDDEN")
+		return nil
+	case p.code == 70 && polyline && !s.vertices:
+		flags, _ := strconv.Atoi(p.value)
+		s.closed = flags&1 == 1
+		return nil
+	case s.kind == "POLYLINE" && !s.vertices || !polyline && s.kind != "CIRCLE" && s.kind != "LINE":
+		return nil
+	case !slices.Contains([]int{10, 20, 40, 42, 11, 21}, p.code) || (p.code == 11 || p.code == 21) && s.kind != "LINE":
 		return nil
 	}
 	v, err := finite(p.value)
@@ -103,12 +127,12 @@ func (s *dxfShape) take(p dxfPair) error {
 		return err
 	}
 	switch p.code {
-	case 10:
+	case 10, 11:
 		s.points, s.bulges = append(s.points, blank.Point{X: v}), append(s.bulges, 0)
 		if len(s.points) > blank.MostCorners {
 			return refuse("An outline in the DXF has more corners than can be worked with: simplify it.")
 		}
-	case 20:
+	case 20, 21:
 		if len(s.points) > 0 {
 			s.points[len(s.points)-1].Y = -v // a drawing counts up, a sheet down
 		}
@@ -130,6 +154,9 @@ func (s dxfShape) outline(scale float64) blank.Polygon {
 	case len(s.points) > 1:
 		for i, a := range s.points {
 			p = append(p, a)
+			if i == len(s.points)-1 && !s.closed {
+				break // nothing runs back to the first
+			}
 			p = append(p, bulge(a, s.points[(i+1)%len(s.points)], s.bulges[i])...)
 		}
 	}

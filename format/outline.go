@@ -10,6 +10,7 @@ package format
 import (
 	"fmt"
 	"math"
+	"strconv"
 	"strings"
 
 	"yellowparcel/core/blank"
@@ -41,10 +42,29 @@ func ReadOutline(text string, u measure.Unit) (blank.Polygon, error) {
 	if err != nil {
 		return nil, err
 	}
+	if err := best.closed("outline"); err != nil {
+		return nil, err
+	}
 	if err := blank.CheckOutline(best.outline); err != nil {
-		return nil, refuse("This cannot be a card's outline: %v.", err)
+		return nil, onLine(best.line, refuse("This cannot be a card's outline: %v.", err))
 	}
 	return best.outline, nil
+}
+
+// onLine says where in a file something is; nothing for what was typed.
+func onLine(line int, err error) error {
+	if line == 0 || err == nil || strings.Contains(err.Error(), "ine "+strconv.Itoa(line)) {
+		return err
+	}
+	return refuse("%v Look at line %d of the file.", err, line)
+}
+
+// shape is what is told of something drawn besides its corners.
+type shape struct {
+	line int // of the file
+	open bool
+	// fold is set where it is named or dashed as a fold line, aside where it is for the eye alone.
+	fold, aside bool
 }
 
 // largest keeps the largest of the outlines that it is shown, and no other: a
@@ -54,6 +74,12 @@ type largest struct {
 	area    float64
 	seen    bool
 	corners int
+	line    int
+	// gap is how far apart the ends of an open outline are, gapLine where that stands.
+	gap     float64
+	gapLine int
+	// lines are kept where somebody asks for them.
+	lines *lines
 }
 
 // mostCorners is how many corners a drawing may have in all.
@@ -61,13 +87,42 @@ const mostCorners = 300_000
 
 // see is shown an outline, which it may keep and change. It refuses what is too
 // much altogether.
-func (l *largest) see(p blank.Polygon) error {
+func (l *largest) see(p blank.Polygon, s shape) error {
 	if l.corners += len(p); l.corners > mostCorners {
-		return refuse("The drawing has more corners than can be worked with: leave only the card's outline in it.")
+		return onLine(s.line, refuse("The drawing has more corners than can be worked with: leave only the card's outline in it."))
+	}
+	if s.open && len(p) > 1 {
+		gap := math.Hypot(p[0].X-p[len(p)-1].X, p[0].Y-p[len(p)-1].Y)
+		s.open = gap > joins
+		if s.open && (l.gapLine == 0 || gap < l.gap) && len(p) > 2 {
+			l.gap, l.gapLine = gap, s.line
+		}
+	}
+	if l.lines != nil {
+		if kept, err := l.lines.see(p, s); kept || err != nil {
+			return err
+		}
+	}
+	if s.open {
+		return nil
 	}
 	p = tidy(p)
 	if a := p.Area(); !l.seen || a > l.area {
-		l.outline, l.area, l.seen = p, a, true
+		l.outline, l.area, l.seen, l.line = p, a, true, s.line
+	}
+	return nil
+}
+
+// joins is how far apart the ends of an outline may be that is closed, in millimetres.
+const joins = 0.1
+
+// closed refuses a drawing whose outline is open, or that has none.
+func (l *largest) closed(what string) error {
+	if !l.seen && l.gapLine > 0 {
+		return refuse("The %s is open: its ends are %.1f mm apart. Join them in your drawing program, and save it anew. Look at line %d of the file.", what, l.gap, l.gapLine)
+	}
+	if !l.seen {
+		return refuse("There is no closed outline in the file: draw it as one path, polygon, rectangle, circle or ellipse.")
 	}
 	return nil
 }
@@ -126,7 +181,7 @@ func readCorners(text string, u measure.Unit, best *largest) error {
 		}
 		p = append(p, blank.Point{X: at[0], Y: at[1]})
 	}
-	return best.see(p)
+	return best.see(p, shape{})
 }
 
 // arc is a stretch of a circle or an ellipse as corners, its end included.

@@ -43,9 +43,9 @@ func TestOutlinesEncloseWhatTheyShould(t *testing.T) {
 		{"path of curves", svg(`<path d="M0 0C0 20 60 20 60 0S30-20 0 0Z"/>`), 0},
 		{"path of quadratics", svg(`<path d="M0 0Q30 30 60 0T0 0Z"/>`), 0},
 		{"pixels without a size", `<svg><rect width="96" height="96"/></svg>`, in * in},
-		{"polyline of a DXF in inches", dxf("1", "0\nLWPOLYLINE\n10\n0\n20\n0\n10\n4\n20\n0\n10\n4\n20\n3\n10\n0\n20\n3\n"), 12 * in * in},
-		{"half circles by bulges", dxf("4", "0\nLWPOLYLINE\n10\n0\n20\n0\n42\n1\n10\n40\n20\n0\n42\n1\n"), math.Pi * 400},
-		{"old polyline", dxf("4", "0\nPOLYLINE\n66\n1\n10\n0\n20\n0\n0\nVERTEX\n10\n0\n20\n0\n0\nVERTEX\n10\n50\n20\n0\n0\nVERTEX\n10\n50\n20\n30\n0\nSEQEND\n"), 750},
+		{"polyline of a DXF in inches", dxf("1", "0\nLWPOLYLINE\n70\n1\n10\n0\n20\n0\n10\n4\n20\n0\n10\n4\n20\n3\n10\n0\n20\n3\n"), 12 * in * in},
+		{"half circles by bulges", dxf("4", "0\nLWPOLYLINE\n70\n1\n10\n0\n20\n0\n42\n1\n10\n40\n20\n0\n42\n1\n"), math.Pi * 400},
+		{"old polyline", dxf("4", "0\nPOLYLINE\n66\n1\n70\n1\n10\n0\n20\n0\n0\nVERTEX\n10\n0\n20\n0\n0\nVERTEX\n10\n50\n20\n0\n0\nVERTEX\n10\n50\n20\n30\n0\nSEQEND\n"), 750},
 		{"circle of a DXF", dxf("5", "0\nCIRCLE\n10\n0\n20\n0\n40\n3\n"), math.Pi * 900},
 	} {
 		t.Run(tt.name, func(t *testing.T) {

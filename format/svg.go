@@ -4,6 +4,7 @@ import (
 	"encoding/xml"
 	"errors"
 	"io"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -26,24 +27,24 @@ func readSVG(text string, best *largest) error {
 	}
 	d := xml.NewDecoder(strings.NewReader(text))
 	scale := 25.4 / pixelsAnInch
-	depth, elements := 0, 0
+	elements, within := 0, []shape{{}}
 	for {
 		token, err := d.Token()
 		if errors.Is(err, io.EOF) {
 			break
 		}
+		line, _ := d.InputPos()
 		if err != nil {
-			return refuse("The SVG cannot be read (%v): save it anew as a plain SVG.", err)
+			return onLine(line, refuse("The SVG cannot be read (%v): save it anew as a plain SVG.", err))
 		}
 		switch t := token.(type) {
 		case xml.Directive:
-			return refuse("The SVG declares a document type or entities, which are not read: save it as a plain SVG.")
+			return onLine(line, refuse("The SVG declares a document type or entities, which are not read: save it as a plain SVG."))
 		case xml.EndElement:
-			depth--
+			within = within[:max(1, len(within)-1)]
 		case xml.StartElement:
-			depth++
-			if elements++; elements > mostElements || depth > mostDepth {
-				return refuse("The SVG has too many parts, or they are nested too deep: leave only the card's outline in it.")
+			if elements++; elements > mostElements || len(within) > mostDepth {
+				return onLine(line, refuse("The SVG has too many parts, or they are nested too deep: leave only the card's outline in it."))
 			}
 			name := strings.ToLower(t.Name.Local)
 			attr := map[string]string{}
@@ -51,29 +52,56 @@ func readSVG(text string, best *largest) error {
 				attr[a.Name.Local] = a.Value
 			}
 			if err := refused(name, attr); err != nil {
-				return err
+				return onLine(line, err)
 			}
+			as := named(within[len(within)-1], attr)
+			as.line = line
+			within = append(within, as)
 			if name == "svg" {
 				if scale, err = svgScale(attr); err != nil {
 					return err
 				}
 				continue
 			}
-			err := svgShape(name, attr, func(p blank.Polygon) error {
+			err := svgShape(name, attr, func(p blank.Polygon, open bool) error {
 				for i := range p {
 					p[i].X, p[i].Y = p[i].X*scale, p[i].Y*scale
 				}
-				return best.see(p)
+				of := as
+				of.open = open
+				return best.see(p, of)
 			})
 			if err != nil {
-				return err
+				return onLine(line, err)
 			}
 		}
 	}
-	if !best.seen {
+	if !best.seen && best.gapLine == 0 {
 		return refuse("There is no shape in the SVG: draw the outline as a path, polygon, rectangle, circle or ellipse.")
 	}
 	return nil
+}
+
+// What names fold lines, and what is for the eye alone, in the names of groups and shapes.
+var (
+	foldNames  = []string{"score", "fold", "crease", "valley", "mountain", "perf"}
+	asideNames = []string{"guide", "grid", "label", "print", "check"}
+)
+
+// named is what a shape is by its own name and its dashes, or else by what it lies in.
+func named(in shape, attr map[string]string) shape {
+	name := strings.ToLower(attr["id"] + " " + attr["class"] + " " + attr["label"] + " " + attr["data-kind"])
+	has := func(list []string) bool {
+		return slices.ContainsFunc(list, func(s string) bool { return strings.Contains(name, s) })
+	}
+	dash := attr["stroke-dasharray"]
+	if _, style, ok := strings.Cut(attr["style"], "stroke-dasharray:"); ok {
+		dash, _, _ = strings.Cut(style, ";")
+	}
+	dash = strings.TrimSpace(dash)
+	in.fold = in.fold || has(foldNames) || dash != "" && dash != "none"
+	in.aside = in.aside || has(asideNames)
+	return in
 }
 
 // refused names what is never followed or executed.
@@ -122,7 +150,7 @@ func svgScale(attr map[string]string) (float64, error) {
 }
 
 // svgShape shows the outlines of an element, in the drawing's units.
-func svgShape(name string, attr map[string]string, see func(blank.Polygon) error) error {
+func svgShape(name string, attr map[string]string, see func(p blank.Polygon, open bool) error) error {
 	get := func(key string) (float64, error) {
 		if attr[key] == "" {
 			return 0, nil
@@ -130,7 +158,7 @@ func svgShape(name string, attr map[string]string, see func(blank.Polygon) error
 		return finite(strings.TrimSuffix(attr[key], "px"))
 	}
 	var v [6]float64
-	keys := map[string][]string{"rect": {"x", "y", "width", "height"}, "circle": {"cx", "cy", "r"}, "ellipse": {"cx", "cy", "rx", "ry"}}
+	keys := map[string][]string{"rect": {"x", "y", "width", "height"}, "line": {"x1", "y1", "x2", "y2"}, "circle": {"cx", "cy", "r"}, "ellipse": {"cx", "cy", "rx", "ry"}}
 	for i, key := range keys[name] {
 		var err error
 		if v[i], err = get(key); err != nil {
@@ -141,11 +169,13 @@ func svgShape(name string, attr map[string]string, see func(blank.Polygon) error
 	switch name {
 	case "rect":
 		x, y, w, h := v[0], v[1], v[2], v[3]
-		return see(blank.Polygon{{X: x, Y: y}, {X: x + w, Y: y}, {X: x + w, Y: y + h}, {X: x, Y: y + h}})
+		return see(blank.Polygon{{X: x, Y: y}, {X: x + w, Y: y}, {X: x + w, Y: y + h}, {X: x, Y: y + h}}, false)
+	case "line":
+		return see(blank.Polygon{{X: v[0], Y: v[1]}, {X: v[2], Y: v[3]}}, true)
 	case "circle":
-		return see(arc(v[0], v[1], v[2], v[2], 0, 0, round))
+		return see(arc(v[0], v[1], v[2], v[2], 0, 0, round), false)
 	case "ellipse":
-		return see(arc(v[0], v[1], v[2], v[3], 0, 0, round))
+		return see(arc(v[0], v[1], v[2], v[3], 0, 0, round), false)
 	case "polygon", "polyline":
 		list, err := numbers(attr["points"])
 		if err != nil {
@@ -155,7 +185,7 @@ func svgShape(name string, attr map[string]string, see func(blank.Polygon) error
 		for i := 0; i+1 < len(list); i += 2 {
 			p = append(p, blank.Point{X: list[i], Y: list[i+1]})
 		}
-		return see(p)
+		return see(p, name == "polyline")
 	case "path":
 		return readPath(attr["d"], see)
 	}

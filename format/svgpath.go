@@ -12,7 +12,7 @@ import (
 // become corners.
 type pathReader struct {
 	// see is shown every outline; err is why no more is to be read.
-	see   func(blank.Polygon) error
+	see   func(p blank.Polygon, open bool) error
 	err   error
 	now   blank.Polygon
 	at    blank.Point
@@ -24,7 +24,7 @@ type pathReader struct {
 
 var pathCounts = map[byte]int{'m': 2, 'l': 2, 'h': 1, 'v': 1, 'c': 6, 's': 4, 'q': 4, 't': 2, 'a': 7, 'z': 0}
 
-func readPath(d string, see func(blank.Polygon) error) error {
+func readPath(d string, see func(p blank.Polygon, open bool) error) error {
 	r := pathReader{see: see}
 	for len(d) > 0 && r.err == nil {
 		d = strings.TrimLeft(d, " ,\n\t\r")
@@ -47,7 +47,7 @@ func readPath(d string, see func(blank.Polygon) error) error {
 			return err
 		}
 		if need == 0 {
-			r.close()
+			r.close(false)
 			continue
 		}
 		if len(list) == 0 || len(list)%need != 0 {
@@ -65,7 +65,7 @@ func readPath(d string, see func(blank.Polygon) error) error {
 			return refuse("A path in the SVG has more corners than can be worked with: simplify it.")
 		}
 	}
-	r.close()
+	r.close(true)
 	return r.err
 }
 
@@ -89,9 +89,9 @@ func parted(body string) string {
 	return b.String()
 }
 
-func (r *pathReader) close() {
-	if len(r.now) > 2 && r.err == nil {
-		r.err = r.see(r.now)
+func (r *pathReader) close(open bool) {
+	if (len(r.now) > 2 || open && len(r.now) > 1) && r.err == nil {
+		r.err = r.see(r.now, open)
 	}
 	r.now, r.at, r.last = nil, r.start, 'z'
 }
@@ -118,7 +118,7 @@ func (r *pathReader) step(command byte, v []float64) {
 	}
 	switch low {
 	case 'm':
-		r.close()
+		r.close(true)
 		r.at = point(0)
 		r.start = r.at
 	case 'l':
