@@ -85,6 +85,7 @@ func New(s *store.Store, log *slog.Logger, devices Devices, hosts ...string) *Se
 	srv.shopRoutes()
 	calibrationRoutes(srv)
 	srv.outlineRoutes()
+	templateRoutes(srv)
 	srv.ruleRoutes()
 	srv.deviceRoutes()
 	cutterRoutes(srv, devices)

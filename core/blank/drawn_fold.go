@@ -183,11 +183,10 @@ type Found struct {
 func (n Net) Look() Found {
 	n.Glue = nil
 	poses := n.poses(all)
-	order := map[string]int{}
+	order, folds := map[string]int{}, map[string]float64{}
 	for _, c := range n.Creases {
-		order[c.Panel] = c.Order
+		order[c.Panel], folds[c.Panel] = c.Order, Line{c.From, c.To}.long()
 	}
-	const least = 4 // mm²: less is two corners that meet
 	for i, p := range n.Panels {
 		for _, q := range n.Panels[:i] {
 			if q.ID == n.Panels[0].ID || p.Name == "wall" || q.Name == "wall" || order[p.ID] == order[q.ID] {
@@ -195,7 +194,7 @@ func (n Net) Look() Found {
 			}
 			for _, zone := range n.overlap(p.ID, q.ID, poses) {
 				zone = n.bare(zone, p.ID, order[q.ID], order[p.ID], poses)
-				if zone.Area() > least {
+				if _, _, length := zone.widths(); zone.Area() > leastSeam && length > corner*min(folds[p.ID], folds[q.ID]) {
 					n.Glue = append(n.Glue, Glue{Panel: p.ID, Onto: q.ID, Zone: zone})
 				}
 			}
@@ -217,6 +216,11 @@ func (n Net) Look() Found {
 	}
 	return f
 }
+
+const (
+	leastSeam = 4    // mm²: less is two edges that meet
+	corner    = 0.25 // of the shorter fold: where two flaps meet in less, that is a corner, and no seam
+)
 
 // bare is what of a zone no panel that is folded between the two lies in: the largest part of it.
 func (n Net) bare(zone Polygon, on string, a, b int, poses []pose) (best Polygon) {
@@ -242,4 +246,10 @@ func (n Net) nameOf(id string) string {
 		}
 	}
 	return ""
+}
+
+// QuarterTurned is the net turned by a quarter, the rectangle round it at the origin again.
+func (n Net) QuarterTurned() Net {
+	_, _, _, high := n.Sheet.Box()
+	return n.changed(func(p Point) Point { return Point{high - p.Y, p.X} })
 }

@@ -180,9 +180,12 @@ func runsOn(l Line, at int, lines []Line, edges int) Line {
 	return Line{end(l.From, -1), end(l.To, 1)}
 }
 
+// long is how long it is.
+func (l Line) long() float64 { return math.Hypot(l.To.X-l.From.X, l.To.Y-l.From.Y) }
+
 // way is the way that a line runs, one millimetre of it.
 func (l Line) way() (x, y float64) {
-	long := math.Hypot(l.To.X-l.From.X, l.To.Y-l.From.Y)
+	long := l.long()
 	return (l.To.X - l.From.X) / long, (l.To.Y - l.From.Y) / long
 }
 
