@@ -108,6 +108,13 @@ func Ladder(swatches []card.Size, names []string) Drawing {
 	return d
 }
 
+// Swatch draws one swatch with what stands on it.
+func Swatch(size card.Size, name string) Drawing {
+	d := plain(size.Width.Millimetres(), size.Height.Millimetres())
+	d.label("swatch", blank.Point{X: d.Width / 2, Y: d.Height / 2}, name, d.Width/2)
+	return d
+}
+
 // labelDown is how far the middle of a swatch's size stands below its edge, in millimetres.
 const labelDown = 1.7
 

@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/cutting"
 	"yellowparcel/core/drawing"
@@ -42,6 +43,14 @@ type BenchPiece struct {
 	Paper string          `json:"paper"`
 	Flat  drawing.Drawing `json:"flat"`
 	Words string          `json:"words"`
+	// Singles are what it is written as one by one: a ladder's swatches.
+	Singles []BenchSingle `json:"singles,omitempty"`
+}
+
+// BenchSingle is one of several that are drawn together, by itself.
+type BenchSingle struct {
+	ID   string `json:"id"`
+	Name string `json:"name"`
 }
 
 // The pieces that are no parts of the card.
@@ -139,7 +148,23 @@ func (m benchStation) pieces(c compare.Candidate, p Plan) (list []BenchPiece) {
 		list = append(list, BenchPiece{ID: gaugePiece, Name: "Thickness gauge", Size: m.by(g.Width.Nm, g.Height.Nm), Flat: g.Flat, Words: g.Text})
 	}
 	ladder := layersStation(m).ladder()
-	return append(list, BenchPiece{ID: ladderPiece, Name: "Swatches", Size: m.byMM(ladder.Flat), Flat: ladder.Flat, Words: ladder.Drawing})
+	swatches := BenchPiece{ID: ladderPiece, Name: "Swatches", Size: m.byMM(ladder.Flat), Flat: ladder.Flat, Words: ladder.Drawing}
+	for i, s := range ladder.Swatches {
+		swatches.Singles = append(swatches.Singles, BenchSingle{fmt.Sprintf("swatch-%d", i+1), s.Size})
+	}
+	return append(list, swatches)
+}
+
+// swatch is one swatch of the ladder by itself, with its size and its border on it.
+func (m benchStation) swatch(id string) (BenchPiece, bool) {
+	for i, s := range (layersStation(m)).ladder().Swatches {
+		if id == fmt.Sprintf("swatch-%d", i+1) {
+			size := card.Size{Width: s.Width.Nm, Height: s.Height.Nm}
+			name := fmt.Sprintf("%s, border %s", s.Size, s.Border.Text)
+			return BenchPiece{ID: id, Name: "Swatch", Size: s.Size, Width: size.Width, Height: size.Height, Flat: drawing.Swatch(size, name), Words: fmt.Sprintf("A swatch of %s, which leaves a border of %s.", s.Size, s.Border.Text)}, true
+		}
+	}
+	return BenchPiece{}, false
 }
 
 // level is the piece with its sheet lying as it is cut, as wide as it is called.
@@ -171,6 +196,9 @@ func PieceOf(j job.Job, shop job.Shop, id string) (BenchPiece, bool) {
 	}
 	if at := slices.IndexFunc(list, func(x BenchPiece) bool { return x.ID == id }); at >= 0 {
 		return list[at].level(), true
+	}
+	if x, ok := m.swatch(id); ok {
+		return x, true
 	}
 	return BenchPiece{}, false
 }

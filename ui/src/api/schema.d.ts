@@ -657,6 +657,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/template": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Hold a ready-made envelope of an SVG or DXF against a job's card; nothing is stored */
+        post: operations["readTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trouble": {
         parameters: {
             query?: never;
@@ -794,6 +811,7 @@ export interface components {
             id: string;
             name: string;
             paper: string;
+            singles?: components["schemas"]["BenchSingle"][];
             size: string;
             words: string;
         };
@@ -803,6 +821,10 @@ export interface components {
             notes: components["schemas"]["Note"][];
             pieces: components["schemas"]["BenchPiece"][];
             sentence: components["schemas"]["Sentence"];
+        };
+        BenchSingle: {
+            id: string;
+            name: string;
         };
         BenchStep: {
             act: string;
@@ -2006,6 +2028,10 @@ export interface components {
         ReadOutlineRequest: {
             text: string;
         };
+        ReadTemplateRequest: {
+            job: components["schemas"]["Job"];
+            text: string;
+        };
         Reading: {
             exact?: string;
             id: string;
@@ -2515,6 +2541,24 @@ export interface components {
             last: string;
             message: string;
             text: string;
+        };
+        TemplatePlan: {
+            creases: string;
+            flat: components["schemas"]["Drawing"];
+            inside: string;
+            instead: string;
+            notes: components["schemas"]["Note"][];
+            seam: string;
+            sentence: components["schemas"]["Sentence"];
+            size: string;
+            stretched: components["schemas"]["TemplateStretch"][];
+            suits: boolean;
+            words: string;
+        };
+        TemplateStretch: {
+            name: string;
+            text: string;
+            tone: string;
         };
         Thing: {
             /** Format: int64 */
@@ -4073,6 +4117,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FoundBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadTemplateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplatePlan"];
                 };
             };
             /** @description Error */

@@ -56,6 +56,17 @@ const lists = [
           >{{ f.id === 'pdf' ? 'Print: PDF' : f.name }}</v-btn
         >
       </p>
+      <p v-if="p.id === chosen && p.singles?.length && saved" class="files" data-test="singles">
+        Print one:
+        <a
+          v-for="s in p.singles"
+          :key="s.id"
+          :href="file(s.id, 'pdf')"
+          download
+          :data-test="`single-${s.id}`"
+          >{{ s.name }}</a
+        >
+      </p>
     </OfferRow>
   </ul>
   <section aria-label="Lists and prints" class="lists">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 
-import type { Face } from '../../api/client'
+import type { Face, TemplatePlan } from '../../api/client'
 import FoldingView from '../../drawing/FoldingView.vue'
 import NetDrawing from '../../drawing/NetDrawing.vue'
 import OfferRow from '../../fields/OfferRow.vue'
@@ -14,6 +14,7 @@ import StationLayout from '../StationLayout.vue'
 import ChooseDrawer from './ChooseDrawer.vue'
 import RecipeDrawer from './RecipeDrawer.vue'
 import ScoringDrawer from './ScoringDrawer.vue'
+import TemplateFile from './TemplateFile.vue'
 
 const props = defineProps<{ job: JobInHand }>()
 
@@ -43,6 +44,9 @@ const views = [
 ]
 const view = ref('flat')
 
+/** A ready-made envelope of a file is drawn instead of any recipe. */
+const template = ref<TemplatePlan>()
+
 /** A recipe that is looked at is drawn instead of the job's own envelope. */
 const reading = ref(0)
 const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan.value.recipe?.readings[0])
@@ -58,7 +62,15 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
   >
     <template #drawing="{ drawer }">
       <NetDrawing
-        v-if="drawer === 'recipe' && recipe"
+        v-if="drawer === 'recipe' && template"
+        :drawing="template.flat"
+        :dimensions="[]"
+        :size="template.size"
+        :unit="plan.unit"
+        :words="template.words"
+      />
+      <NetDrawing
+        v-else-if="drawer === 'recipe' && recipe"
         :drawing="recipe.flat"
         :dimensions="[]"
         :unit="plan.unit"
@@ -152,7 +164,10 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
         <TypedField v-for="o in blank.options" :key="o" :of="job" :path="o" />
       </div>
     </template>
-    <template #recipe><RecipeDrawer :job="job" @look="reading = $event" /></template>
+    <template #recipe>
+      <RecipeDrawer :job="job" @look="reading = $event" />
+      <TemplateFile v-model="template" :job="job" />
+    </template>
     <template #sums><SumList :lines="envelope.how" /></template>
   </StationLayout>
 </template>
