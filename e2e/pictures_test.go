@@ -1,7 +1,9 @@
 package e2e
 
 import (
+	"io"
 	"os"
+	"os/exec"
 	"path/filepath"
 	"strings"
 	"testing"
@@ -60,9 +62,7 @@ func TestPictures(t *testing.T) {
 	w.goTo(to + "envelope/choose")
 	w.see(test("comparison-sentence"), "")
 	take("comparison")
-	w.goTo(to + "envelope/sums")
-	w.see(test("sum-square"), "")
-	take("sums")
+	w.goTo(to + "envelope/sizes")
 	w.click(test("choose-tuck"))
 	w.fill("field-envelope.depth", "5/8")
 	w.see(".readings", "5/8 deep")
@@ -83,9 +83,6 @@ func TestPictures(t *testing.T) {
 	w.station("Moon-watch invitation, brass and knot", "mail/things")
 	w.see(test("reading-max"), "17/64")
 	take("relief")
-	w.drawer("bending")
-	w.see(test("belt-verdict"), "")
-	take("belt")
 	w.goTo("/rules")
 	w.see(test("rules-title"), "United States")
 	take("rules")
@@ -106,6 +103,13 @@ func TestPictures(t *testing.T) {
 	w.see(test("table-number"), "5 3/8")
 	w.MustEval(`() => document.activeElement.blur()`)
 	take("table")
+	at = w.station("Lens fund thank-you, raised star", "bench/mats")
+	w.saved()
+	w.click(test("cut-mat"))
+	w.see(test("came-off"), "as drawn")
+	w.MustEval(`() => document.activeElement.blur()`)
+	take("cutter")
+	printed(t, p, "/api/jobs/"+strings.Split(at, "/")[2]+"/prints/job/pdf", filepath.Join(dir, "print.png"))
 	w.goTo("/")
 	w.act("Supporter card, slim", "Remove")
 	w.see(test("gone"), "")
@@ -116,4 +120,26 @@ func TestPictures(t *testing.T) {
 	// Where this test keeps its data is nobody's business.
 	w.MustEval(`(dir) => document.querySelectorAll('.rule').forEach((p) => (p.textContent = p.textContent.replace(dir, '~/.local/share/yellow-parcel')))`, p.data)
 	take("backups")
+}
+
+// printed is the first page of a print, as a picture.
+func printed(t *testing.T, p *program, path, picture string) {
+	t.Helper()
+	res, err := p.get(path)
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = res.Body.Close() }()
+	file := filepath.Join(t.TempDir(), "print.pdf")
+	out, err := os.Create(file)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if _, err := io.Copy(out, res.Body); err != nil {
+		t.Fatal(err)
+	}
+	_ = out.Close()
+	if said, err := exec.Command("pdftoppm", "-r", "90", "-png", "-singlefile", file, strings.TrimSuffix(picture, ".png")).CombinedOutput(); err != nil {
+		t.Fatalf("pdftoppm: %v, %s", err, said)
+	}
 }

@@ -112,7 +112,7 @@ const { drawn } = useFormats()
   display: flex;
   flex-wrap: wrap;
   gap: var(--near);
-  margin: var(--near) 0 0;
+  margin: var(--near) 0;
 }
 .passes {
   margin: var(--near) 0;
