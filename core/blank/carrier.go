@@ -55,7 +55,7 @@ func CheckOutline(p Polygon) error {
 // the one with the outline as it is. The smallest has a side along an edge of the
 // hull, so every such edge is tried.
 func Covers(p Polygon) (smallest, upright Cover) {
-	hull := p.hull()
+	hull := p.Hull()
 	upright = hull.cover(0)
 	smallest = upright
 	for i, a := range hull {
@@ -96,8 +96,8 @@ func (p Polygon) cover(angle float64) Cover {
 	return Cover{measure.Round((high.X - low.X) * mm), measure.Round((high.Y - low.Y) * mm), angle * 180 / math.Pi}
 }
 
-// hull is the convex hull, by Andrew's monotone chain.
-func (p Polygon) hull() Polygon {
+// Hull is the convex hull, by Andrew's monotone chain.
+func (p Polygon) Hull() Polygon {
 	points := slices.Clone(p)
 	slices.SortFunc(points, func(a, b Point) int {
 		if a.X != b.X {

@@ -12,9 +12,9 @@ type Line struct{ From, To Point }
 
 // What keeps a drawing from being an envelope.
 var (
-	NoCreases = errors.New("there is no fold line in it")
-	NoFront   = errors.New("its fold lines enclose no rectangle that could be a front")
-	TooMany   = errors.New("it has more lines than can be worked with")
+	ErrNoCreases = errors.New("there is no fold line in it")
+	ErrNoFront   = errors.New("its fold lines enclose no rectangle that could be a front")
+	ErrTooMany   = errors.New("it has more lines than can be worked with")
 )
 
 const (
@@ -32,20 +32,20 @@ const (
 // the front level. See "A template from a file" in docs/sums.md.
 func FromDrawing(outline Polygon, folds, slits []Line) (Net, error) {
 	if len(folds)+len(slits) > mostDashes {
-		return Net{}, TooMany
+		return Net{}, ErrTooMany
 	}
 	if len(folds) == 0 {
-		return Net{}, NoCreases
+		return Net{}, ErrNoCreases
 	}
 	folds, slits = undashed(folds), undashed(slits)
 	if len(folds) == 0 || len(folds)+len(slits)+len(outline) > mostLines {
-		return Net{}, TooMany
+		return Net{}, ErrTooMany
 	}
 	g := newPlane(outline, folds, slits)
 	faces := g.faces()
 	front := g.front(faces)
 	if front < 0 {
-		return Net{}, NoFront
+		return Net{}, ErrNoFront
 	}
 	n := g.net(faces, front)
 	return n.levelled(), n.Check()

@@ -132,11 +132,11 @@ func TestNoEnvelope(t *testing.T) {
 		folds []Line
 		want  error
 	}{
-		{"without folds", nil, NoCreases},
-		{"a fold that leads nowhere", []Line{{Point{50, 20}, Point{50, 60}}}, NoFront},
-		{"slantwise", []Line{{Point{0, 30}, Point{200, 60}}}, NoFront},
-		{"a fold off the paper", []Line{{Point{300, 0}, Point{300, 100}}}, NoFront},
-		{"too many", make([]Line, mostDashes+1), TooMany},
+		{"without folds", nil, ErrNoCreases},
+		{"a fold that leads nowhere", []Line{{Point{50, 20}, Point{50, 60}}}, ErrNoFront},
+		{"slantwise", []Line{{Point{0, 30}, Point{200, 60}}}, ErrNoFront},
+		{"a fold off the paper", []Line{{Point{300, 0}, Point{300, 100}}}, ErrNoFront},
+		{"too many", make([]Line, mostDashes+1), ErrTooMany},
 	} {
 		if n, err := FromDrawing(box, tt.folds, nil); !errors.Is(err, tt.want) {
 			t.Errorf("%s: %d panels, %v", tt.name, len(n.Panels), err)

@@ -45,7 +45,7 @@ func (n Net) Regions() []Region {
 			seen[k] = Point{v.X, v.Y}
 		}
 		if !seen.convex() {
-			seen = seen.hull()
+			seen = seen.Hull()
 		}
 		var next []Region
 		for _, c := range cells {

@@ -26,14 +26,14 @@ func Worked(d Drawing) Drawing {
 	if len(worked.Shapes) == 0 {
 		return worked
 	}
-	x0, y0, x1, y1 := worked.Hull().Box()
+	x0, y0, x1, y1 := worked.Corners().Box()
 	worked = worked.Moved(-x0, -y0)
 	worked.Width, worked.Height = x1-x0, y1-y0
 	return worked
 }
 
-// Hull are all corners of what is drawn: the room that it takes, turned any way, is theirs.
-func (d Drawing) Hull() (list blank.Polygon) {
+// Corners are all corners of what is drawn: the room that it takes, turned any way, is theirs.
+func (d Drawing) Corners() (list blank.Polygon) {
 	for _, s := range d.Shapes {
 		list = append(list, s.Corners...)
 	}
@@ -54,7 +54,7 @@ func OnMat(l mat.Laid, load mat.Load, pieces []Laying) Drawing {
 	for _, q := range load.Placed {
 		sin, cos := math.Sincos(-q.Angle * math.Pi / 180)
 		p := Worked(pieces[q.Piece].Drawing).turned(sin, cos)
-		x0, y0, x1, y1 := p.Hull().Box()
+		x0, y0, x1, y1 := p.Corners().Box()
 		p = p.Moved(q.At.X-x0, q.At.Y-y0)
 		for _, s := range p.Shapes {
 			s.Part = pieces[q.Piece].Part

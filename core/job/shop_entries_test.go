@@ -62,11 +62,11 @@ func TestPutAwayAndTaken(t *testing.T) {
 		t.Errorf("%+v, %v", back.Removed(), problems)
 	}
 	all := shop.PutAway("2026-12-01")
-	if n := len(all.Removed()); n != len(shop.Stocks)+len(shop.Sheets)+len(shop.Adhesives) || shop.Stocks[0].Off {
+	if n := len(all.Removed()); n != len(shop.Stocks)+len(shop.Sheets)+len(shop.Adhesives)+len(shop.Mats) || shop.Stocks[0].Off {
 		t.Errorf("%d are put away", n)
 	}
 	empty := Shop{}
-	if n := empty.TakeEntries(away); n != len(away.Stocks)+len(away.Sheets)+len(away.Adhesives)+len(away.Rulebooks)+len(away.Envelopes)+len(away.Rates) {
+	if n := empty.TakeEntries(away); n != len(away.Stocks)+len(away.Sheets)+len(away.Adhesives)+len(away.Rulebooks)+len(away.Envelopes)+len(away.Mats)+len(away.Rates) {
 		t.Errorf("%d came", n)
 	}
 	if n := empty.TakeEntries(away); n != 0 {

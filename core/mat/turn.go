@@ -29,7 +29,7 @@ func turned(p blank.Polygon, angle float64) (width, height float64) {
 }
 
 const (
-	scanned = 0.25 // degrees between the angles that are looked at
+	scanned = 0.5  // degrees between the angles that are looked at
 	sure    = 1e-3 // millimetres by which a box may be larger than its room
 )
 
@@ -42,6 +42,7 @@ func Angle(p blank.Polygon, turns Turns, width, height measure.Length) (angle, o
 		bw, bh := turned(p, angle)
 		return max(bw-w, bh-h)
 	}
+	p = p.Hull() // nothing else can touch the box
 	best, least := 0.0, math.Inf(1)
 	try := func(angle float64) {
 		if over := excess(angle); over < least-sure {
@@ -54,7 +55,7 @@ func Angle(p blank.Polygon, turns Turns, width, height measure.Length) (angle, o
 	if turns != AsDrawn && least > sure {
 		try(90)
 	}
-	if turns == Any && least > sure {
+	if turns == Any && least > sure && p.Area() <= w*h {
 		for at := scanned; at < 180; at += scanned {
 			try(at)
 		}

@@ -19,7 +19,6 @@ type Onto struct {
 
 const (
 	leastRoom = measure.Inch / 8 // the least ease that is offered
-	mostTicks = 64               // how many ticks less are tried
 	mostKinds = 3                // how many other constructions are named
 )
 
@@ -32,18 +31,27 @@ func (m Offers) OntoMat(c compare.Candidate, all []compare.Candidate, goes func(
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	e, tick := m.Job().Envelope, m.Style().Tick
 	less := func(id WouldID, now, least measure.Length, set func(*job.Job, measure.Length)) {
-		to := now
-		for range mostTicks {
-			if to -= tick; to < least || to <= 0 {
-				return
-			}
+		try := func(ticks measure.Length) (compare.Candidate, bool) {
 			j := m.Job().Clone()
-			set(&j, to)
-			if made := m.with(j).Candidate(c.Kind); made.OK && goes(made) {
-				list = append(list, Onto{ID: id, To: to, Less: now - to, Made: made})
-				return
+			set(&j, now-ticks*tick)
+			made := m.with(j).Candidate(c.Kind)
+			return made, made.OK && goes(made)
+		}
+		// The least that does: what is less by more goes as well.
+		low, high := measure.Length(0), (now-max(least, tick))/tick
+		best, ok := try(high)
+		if high <= 0 || !ok {
+			return
+		}
+		for high-low > 1 {
+			middle := (low + high) / 2
+			if made, ok := try(middle); ok {
+				best, high = made, middle
+			} else {
+				low = middle
 			}
 		}
+		list = append(list, Onto{ID: id, To: now - high*tick, Less: high * tick, Made: best})
 	}
 	less(LessSeam, e.Seam, a.Width, func(j *job.Job, to measure.Length) { j.Envelope.Seam = to })
 	less(LessEase, e.Ease, leastRoom, func(j *job.Job, to measure.Length) { j.Envelope.Ease = to })

@@ -72,38 +72,42 @@ type MatStock struct {
 // onMat lays everything that is cut of each stock on a mat, from the sheet that was chosen for it, else from
 // the one that takes the least paper.
 func (m benchStation) onMat(on mat.Mat, c compare.Candidate, list []BenchPiece) (all []MatStock) {
-	chosen := m.Job().Paper.Sheets
 	for _, o := range (paperStation(m)).cuts(c) {
-		sheets := slices.Clone(m.Shop().SheetsFor(o.Stock))
-		slices.SortStableFunc(sheets, func(a, b paper.Sheet) int {
-			if first := chosen[o.Stock.ID]; first != "" && (a.ID == first) != (b.ID == first) {
-				return map[bool]int{true: -1, false: 1}[a.ID == first]
-			}
-			return cmp.Compare(a.Width.Inches()*a.Height.Inches(), b.Width.Inches()*b.Height.Inches())
-		})
-		var best *MatStock
-		for _, s := range sheets {
-			for _, turned := range []bool{false, true} {
-				as := s
-				if turned {
-					as.Width, as.Height = s.Height, s.Width
-				}
-				t := m.lay(on, o, as, list)
-				t.Sheet, t.Turned = s, turned
-				if best == nil || t.over(*best) {
-					best = &t
-				}
-			}
-			if s.ID == chosen[o.Stock.ID] && len(best.Laid.Misfits) == 0 {
-				break
-			}
-		}
-		if best != nil {
-			best.draw()
-			all = append(all, *best)
+		if t, ok := m.stockOnMat(on, o, list); ok {
+			all = append(all, t)
 		}
 	}
 	return all
+}
+
+// stockOnMat lays everything that is cut of one stock; false where there is no sheet of it.
+func (m benchStation) stockOnMat(on mat.Mat, o piece.Order, list []BenchPiece) (best MatStock, ok bool) {
+	chosen := m.Job().Paper.Sheets
+	sheets := slices.Clone(m.Shop().SheetsFor(o.Stock))
+	slices.SortStableFunc(sheets, func(a, b paper.Sheet) int {
+		if first := chosen[o.Stock.ID]; first != "" && (a.ID == first) != (b.ID == first) {
+			return map[bool]int{true: -1, false: 1}[a.ID == first]
+		}
+		return cmp.Compare(a.Width.Inches()*a.Height.Inches(), b.Width.Inches()*b.Height.Inches())
+	})
+	for _, s := range sheets {
+		for _, turned := range []bool{false, true} {
+			as := s
+			if turned {
+				as.Width, as.Height = s.Height, s.Width
+			}
+			t := m.lay(on, o, as, list)
+			t.Sheet, t.Turned = s, turned
+			if !ok || t.over(best) {
+				best, ok = t, true
+			}
+		}
+		if s.ID == chosen[o.Stock.ID] && len(best.Laid.Misfits) == 0 {
+			break
+		}
+	}
+	best.draw()
+	return best, ok
 }
 
 // lay lays what is cut of a stock from one sheet.
@@ -125,7 +129,7 @@ func (m benchStation) lay(on mat.Mat, o piece.Order, sheet paper.Sheet, list []B
 			turns = mat.Quarter
 		}
 		t.Pieces, t.Turns = append(t.Pieces, x), append(t.Turns, turns)
-		pieces = append(pieces, mat.Piece{Outline: drawing.Worked(x.Flat).Hull(), Count: cut.Count, Turns: turns})
+		pieces = append(pieces, mat.Piece{Outline: drawing.Worked(x.Flat).Corners(), Count: cut.Count, Turns: turns})
 	}
 	t.Laid = mat.Lay(m.Effort, on, sheet.Width, sheet.Height, pieces)
 	return t
@@ -228,7 +232,7 @@ func (m benchStation) mats(c compare.Candidate, list []BenchPiece) *MatPlan {
 // goes reports whether a blank goes on a mat, as its paper lets it be turned.
 func (m benchStation) goes(on mat.Mat, sheet paper.Sheet, turns mat.Turns) func(compare.Candidate) bool {
 	return func(c compare.Candidate) bool {
-		laid := mat.Lay(m.Effort, on, sheet.Width, sheet.Height, []mat.Piece{{Outline: drawing.Worked(envelopeStation(m).flat(c).Level()).Hull(), Count: 1, Turns: turns}})
+		laid := mat.Lay(m.Effort, on, sheet.Width, sheet.Height, []mat.Piece{{Outline: drawing.Worked(envelopeStation(m).flat(c).Level()).Corners(), Count: 1, Turns: turns}})
 		return len(laid.Misfits) == 0
 	}
 }
@@ -250,27 +254,21 @@ func (m benchStation) ontoMat(on mat.Mat, c compare.Candidate, t MatStock) []off
 func (m benchStation) misfit(on mat.Mat, c compare.Candidate, list []BenchPiece, t MatStock, miss mat.Misfit) MatMisfit {
 	x, show := t.Pieces[miss.Piece], m.Style().Show
 	p := MatMisfit{ID: x.ID, Offers: []MatOffer{}}
-	of, goes := on.Goes(drawing.Worked(x.Flat).Hull(), t.Turns[miss.Piece])
+	of, goes := on.Goes(drawing.Worked(x.Flat).Corners(), t.Turns[miss.Piece])
 	if goes {
 		p.Text = fmt.Sprintf("“%s” goes on the mat, but on no sheet that you have for it. Cut it by hand, or enter a larger sheet.", x.Name)
 		return p
 	}
 	p.Text = fmt.Sprintf("“%s”: %s does not fit the %s that your mat can cut.", x.Name, show(of.Needs), show(of.Has))
+	orders := (paperStation(m)).cuts(c)
 	for _, other := range job.OnMats(m.Shop()) {
 		if other.ID == on.ID {
 			continue
 		}
-		all := m.onMat(other, c, list)
-		sheets, takes, left := 0, "", false
-		for _, s := range all {
-			sheets += s.Laid.Sheets()
-			if s.Stock.ID == t.Stock.ID {
-				takes = s.Sheet.Name
-			}
-			left = left || slices.ContainsFunc(s.Laid.Misfits, func(q mat.Misfit) bool { return s.Pieces[q.Piece].ID == x.ID })
-		}
-		if !left {
-			p.Offers = append(p.Offers, MatOffer{"mat:" + other.ID, "Take the " + say.Lower(other.Name), fmt.Sprintf("It takes %s, cut from %s.", say.Plural(sheets, "load"), takes)})
+		at := slices.IndexFunc(orders, func(o piece.Order) bool { return o.Stock.ID == t.Stock.ID })
+		s, ok := m.stockOnMat(other, orders[at], list)
+		if ok && !slices.ContainsFunc(s.Laid.Misfits, func(q mat.Misfit) bool { return s.Pieces[q.Piece].ID == x.ID }) {
+			p.Offers = append(p.Offers, MatOffer{"mat:" + other.ID, "Take the " + say.Lower(other.Name), fmt.Sprintf("This paper takes %s then, cut from %s.", say.Plural(s.Laid.Sheets(), "load"), s.Sheet.Name)})
 		}
 	}
 	if x.ID == blankPiece {

@@ -30,7 +30,7 @@ var arrows = map[string]string{
 	"core/recipe":          "core/blank core/compare core/job core/mail core/measure",
 	"core/line":            "core/blank core/card core/envelope core/field core/job core/mail core/measure core/paper",
 	"core/plan":            "core/blank core/card core/compare core/cutting core/drawing core/envelope core/field core/job core/line core/mail core/mat core/measure core/offer core/paper core/piece core/recipe core/say",
-	"core/worksheet":       "core/blank core/card core/cutting core/drawing core/job core/measure core/piece core/plan",
+	"core/worksheet":       "core/blank core/card core/cutting core/drawing core/job core/measure core/paper core/piece core/plan",
 	"core/worksheet/bench": "core/blank core/drawing core/mat core/measure core/worksheet",
 	"core/worksheet/page":  "core/blank core/drawing core/field core/job core/measure core/plan core/say core/worksheet core/worksheet/bench",
 	"format":               "core/blank core/drawing core/measure",

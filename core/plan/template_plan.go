@@ -40,9 +40,9 @@ type TemplateStretch struct {
 
 // templateFaults say why a drawing is no envelope.
 var templateFaults = map[error]string{
-	blank.NoCreases: "There is no fold line in it. Draw them as dashes, or in a group or layer named “score”.",
-	blank.NoFront:   "Its fold lines enclose no rectangle that could be the front. Look whether they run from edge to edge.",
-	blank.TooMany:   "It has more lines than can be worked with. Leave only the outline and its fold lines in it.",
+	blank.ErrNoCreases: "There is no fold line in it. Draw them as dashes, or in a group or layer named “score”.",
+	blank.ErrNoFront:   "Its fold lines enclose no rectangle that could be the front. Look whether they run from edge to edge.",
+	blank.ErrTooMany:   "It has more lines than can be worked with. Leave only the outline and its fold lines in it.",
 }
 
 // PlanTemplate holds a ready-made envelope against a job's card: which fold lines it has, what seam, and what stretching it to the

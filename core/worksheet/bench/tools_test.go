@@ -9,8 +9,26 @@ import (
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/core/worksheet"
+	"yellowparcel/core/worksheet/bench"
 	"yellowparcel/demo"
 )
+
+// finished holds what is pressed in, made round, and slid through a gauge against the job.
+func finished(t *testing.T, table plan.Table, b *bench.Bench, missing map[string]bool) {
+	t.Helper()
+	if missing[table.Job.Parts[0].ID] {
+		return
+	}
+	for _, part := range table.Job.Parts {
+		p := b.Pieces[part.ID]
+		if p != nil && p.Count > 0 && !missing[part.ID] && p.Embossed != part.Embossed && part.Thing == nil && (part.Kind != job.LinerPart || !table.Job.Card.Fold.Kind().Unfolded) {
+			t.Errorf("%s: %s is embossed: %v", table.Job.Name, part.Name, p.Embossed)
+		}
+	}
+	if p := b.Pieces[table.Job.Parts[0].ID]; !table.Enveloped && p != nil && p.Round != table.Job.Mail.Radius {
+		t.Errorf("%s: its corners are of %v, want %v", table.Job.Name, p.Round, table.Job.Mail.Radius)
+	}
+}
 
 // steps are those of an act, of a worksheet that was followed to its end.
 func steps(t *testing.T, j job.Job, shop job.Shop, act worksheet.Act) (list []worksheet.Step) {

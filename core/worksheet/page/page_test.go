@@ -181,8 +181,20 @@ func TestWorksheetOfTheSampleJob(t *testing.T) {
 
 // A worksheet of a job with six pieces is there at once.
 func BenchmarkWorksheet(b *testing.B) {
-	table := plan.TableOf(demo.Jobs()[5], demo.Shop())
-	b.ReportMetric(float64(len(table.Pieces)), "pieces")
+	j := demo.Jobs()[5].Clone()
+	for i := range 2 {
+		j.Parts = append(j.Parts, job.Part{ID: fmt.Sprintf("more-%d", i), Name: "Layer", Kind: job.LayerPart, Stock: j.Parts[0].Stock, Border: measure.Inch / 8})
+	}
+	table := plan.TableOf(j, demo.Shop())
+	pieces := 0
+	for _, x := range table.Pieces {
+		if x.Count > 0 {
+			pieces++
+		}
+	}
+	if pieces < 6 {
+		b.Fatalf("only %d pieces", pieces)
+	}
 	for b.Loop() {
 		page.Of(table)
 	}
