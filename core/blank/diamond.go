@@ -184,7 +184,10 @@ func (d Diamond) Diagonal() float64 { return float64(d.Sheet) * math.Sqrt2 }
 // chosen is the place of the way that the spec asks for, or of the safer one where it asks for none:
 // which that is only the measures of every way tell.
 func (d Diamond) chosen() int {
-	if asked := d.Spec.Way; asked != "" {
+	round := slices.IndexFunc(d.Ways, func(w DiamondWay) bool { return w.ID == RoundWay })
+	if asked := d.Spec.Way; asked == "" && d.Spec.NoBoard && round >= 0 {
+		return round
+	} else if asked != "" {
 		return max(0, slices.IndexFunc(d.Ways, func(w DiamondWay) bool { return w.ID == asked }))
 	}
 	ways := make([]Way, len(d.Ways))

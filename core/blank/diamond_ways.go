@@ -100,7 +100,7 @@ var roundWay = WayKind{
 }
 
 var notchWay = WayKind{
-	ID: NotchWay, Name: "punch board", Tool: PunchBoard, Asks: []string{"notchDepth"},
+	ID: NotchWay, Name: "punch board", Tool: PunchBoard, Asks: []string{"notchDepth", "punchAt"},
 	Beyond: []say.Clause{say.Always("A square of {sheet} is larger than your punch board takes, {reach}. Choose an exact seam, and mark its edges.")},
 	Sentence: []say.Clause{
 		say.Unless("even", " Punch in turn at [{sides punch}] and [{ends punch}], turning a quarter each time."),

@@ -38,6 +38,9 @@ type Spec struct {
 	Board  Board
 	// Way is the way of setting the scores; the safer one when empty, the first where it is none of them.
 	Way WayID
+	// NoBoard is set where there is no board to score on: where no way is asked for, a sheet on its point is
+	// folded round the card.
+	NoBoard bool
 	// LeastWidth and LeastHeight are an interior that is larger than the card
 	// asks for, as for a card held in a plain rectangle; zero for none.
 	LeastWidth, LeastHeight measure.Length

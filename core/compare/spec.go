@@ -18,7 +18,7 @@ func (m Maker) BlankSpec() blank.Spec {
 	s := blank.Spec{
 		Width: m.Outer().Width, Height: m.Outer().Height, Thickness: m.Thick().Used,
 		Ease: j.Envelope.Ease, Seam: j.Envelope.Seam, ThumbGap: j.Envelope.ThumbGap, Caliper: stock.Caliper,
-		Style: m.Style(), School: j.Envelope.School, Way: j.Envelope.Way, OneSide: j.Envelope.OneSide, Asked: j.Envelope.Asked,
+		Style: m.Style(), School: j.Envelope.School, Way: j.Envelope.Way, NoBoard: !m.Shop().Tools.Has(blank.ScoreBoard), OneSide: j.Envelope.OneSide, Asked: j.Envelope.Asked,
 		Board: blank.Board{CornerAt: m.Shop().Tools.CornerAt, Groove: m.Shop().Tools.Groove, NotchDepth: m.Shop().Tools.NotchDepth, NotchAt: m.Shop().Tools.PunchAt.Near(m.Style().Tick)},
 		Box:   j.Envelope.Box, Walls: j.Envelope.Walls,
 		Adhesive: adhesive.Width, Depth: j.Envelope.Depth, Pocket: j.Envelope.Pocket, Flap: j.Envelope.Flap, Sliver: j.Envelope.Sliver,

@@ -8,6 +8,7 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/compare"
+	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
 )
@@ -111,15 +112,16 @@ func (m envelopeStation) waySlots(c compare.Candidate, w blank.Way, of say.Slots
 	far := w.Furthest()
 	s["ease"], s["ease wanted"], s["seam wanted"] = m.by(w.EaseWidth, w.EaseHeight), show(m.Job().Envelope.Ease), show(m.Job().Envelope.Seam)
 	s["at"], s["role"] = show(far.At+far.Beside), c.Kind.Words.Roles[far.Role]
-	s["groove"], s["reach"] = m.fine().Show(m.Shop().Tools.Groove), show(m.Shop().Tools.Reach)
+	s["groove"], s["reach"] = m.fine().Show(m.Shop().Tools.Groove), show(reachOf(m.Shop(), c.Kind.Way(w.ID).Tool))
 	return s
 }
 
 // toolNotes say what the tool that a way goes by does to the scores: grooves that
 // move them, or a reach that is too short.
 func (m envelopeStation) toolNotes(c compare.Candidate, of say.Slots) (notes []say.Note) {
-	w, reach := c.Made.Way(), m.Shop().Tools.Reach
+	w := c.Made.Way()
 	k := c.Kind.Way(w.ID)
+	reach := reachOf(m.Shop(), k.Tool)
 	slots := m.waySlots(c, w, of)
 	told := func(tone say.Tone, words []say.Clause) {
 		if text := slots.Text(words...); text != "" {
@@ -157,4 +159,12 @@ func (m maker) decimal(l measure.Length) string {
 		return fmt.Sprintf("%.2f", l.Millimetres())
 	}
 	return fmt.Sprintf("%.3f", l.Inches())
+}
+
+// reachOf is how far a tool reaches; zero where it does not matter.
+func reachOf(shop job.Shop, tool blank.ToolID) measure.Length {
+	if tool == blank.PunchBoard {
+		return shop.Tools.Punches()
+	}
+	return shop.Tools.Reach
 }

@@ -151,3 +151,24 @@ func TestGaugeInTheWorksheet(t *testing.T) {
 		t.Errorf("%d cards with a gauge, %d without", thick, thin)
 	}
 }
+
+// Without a board, and where no way is asked for, a square on its point is folded round the card; with one, or where
+// another way is asked for, it is scored.
+func TestWithoutABoard(t *testing.T) {
+	j, shop := demo.Jobs()[0], demo.Shop()
+	j.Envelope.Construction, j.Envelope.Way, j.Envelope.School = blank.DiamondID, "", blank.ExactSeam
+	if list := steps(t, j, shop, worksheet.Round); len(list) > 0 {
+		t.Errorf("with a board: %+v", list)
+	}
+	shop.Tools.Owned.Board = field.No
+	if list := steps(t, j, shop, worksheet.Round); len(list) != 1 {
+		t.Errorf("without a board: %+v", list)
+	}
+	j.Envelope.Way = blank.EdgeWay
+	if list := steps(t, j, shop, worksheet.Round); len(list) > 0 {
+		t.Errorf("asked for edge marks: %+v", list)
+	}
+	if !plan.GoesBy(demo.Jobs()[0], "tools.owned.board") && demo.Jobs()[0].Envelope.Way == "" {
+		t.Error("nobody is told that the numbers go by it")
+	}
+}
