@@ -141,7 +141,7 @@ func ChoicesIn(shop Shop) Choices {
 		"printPages":    words(string(LetterPage), "Letter", string(A4Page), "A4"),
 		"fileUnits":     words(string(InMillimetres), "millimetres", string(In96), "96 an inch", string(In72), "72 an inch"),
 		"scoreLines":    words(string(SolidScores), "one line", string(DashedScores), "dashes", string(SlitScores), "short cuts"),
-		"cutterUses":    words(string(CutsShapes), "papers with scores or shapes", string(CutsAll), "everything that goes on the mat"),
+		"cutterUses":    words(string(CutsShapes), "scored or shaped papers", string(CutsAll), "all that fits the mat"),
 		"baseFolds":     words(string(ScoredBases), "scored", string(EdgeBases), "folded edge to edge"),
 		"owned":         words(field.Yes, "yes", field.No, "no"),
 		"units":         words(string(measure.Inches), "inches", string(measure.Millimetres), "millimetres"),
