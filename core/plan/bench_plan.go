@@ -24,7 +24,7 @@ type BenchPlan struct {
 	Pieces   []BenchPiece `json:"pieces"`
 	// Cutter are the paths of what the files for a cutter go by.
 	Cutter []string `json:"cutter"`
-	// Mats is the job laid on the cutter's mats; nil where that is not looked at.
+	// Mats is the job laid on the cutter's mats; nil unless just that is looked at.
 	Mats  *MatPlan   `json:"mats,omitempty"`
 	Notes []say.Note `json:"notes"`
 }
@@ -74,7 +74,7 @@ func (m benchStation) bench(c compare.Candidate, p Plan) BenchPlan {
 		return b
 	}
 	b.Pieces = m.pieces(c, p)
-	if m.open.shows("bench/mats") {
+	if m.open == "bench/mats" { // asked for by name alone: nobody else needs the search
 		b.Mats = m.withEffort().mats(c, b.Pieces)
 	}
 	for i := range b.Pieces {

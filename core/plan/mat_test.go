@@ -1,6 +1,7 @@
 package plan_test
 
 import (
+	"context"
 	"strings"
 	"testing"
 
@@ -14,6 +15,12 @@ import (
 	"yellowparcel/demo"
 )
 
+// mats is a job laid on its mats.
+func mats(j job.Job, shop job.Shop) *plan.MatPlan {
+	p, _ := plan.MakeFor(context.Background(), j, shop, "bench/mats")
+	return p.Bench.Mats
+}
+
 // tooLarge is a job whose blank is 1/8 too large for what the usual mat cuts.
 func tooLarge(t *testing.T) (job.Job, job.Shop, plan.MatPlan) {
 	t.Helper()
@@ -22,7 +29,7 @@ func tooLarge(t *testing.T) (job.Job, job.Shop, plan.MatPlan) {
 	for side := 5 * measure.Inch; side < 11*measure.Inch; side += measure.Inch / 16 {
 		j.Card.Width, j.Card.Height = side, 4*measure.Inch
 		j.Envelope.Construction, j.Envelope.Seam = blank.PocketID, measure.Inch
-		p := plan.Make(j, shop).Bench.Mats
+		p := mats(j, shop)
 		for _, m := range p.Misfits {
 			if m.ID == plan.BlankPiece && strings.Contains(m.Text, "11 3⁄8 does not fit the 11 1⁄4 that your mat can cut") {
 				return j, shop, *p
@@ -52,7 +59,7 @@ func TestWhatDoesNotGoOnTheMat(t *testing.T) {
 		if len(problems) > 0 {
 			t.Errorf("%s: %v", o.Title, problems)
 		}
-		for _, m := range plan.Make(taken, shop).Bench.Mats.Misfits {
+		for _, m := range mats(taken, shop).Misfits {
 			if m.ID == plan.BlankPiece {
 				t.Errorf("%s: after taking it, %s", o.Title, m.Text)
 			}
@@ -75,7 +82,7 @@ func TestWhatDoesNotGoOnTheMat(t *testing.T) {
 	more := j.Clone()
 	more.Envelope.Seam = least + measure.Inch/16
 	found := false
-	for _, m := range plan.Make(more, shop).Bench.Mats.Misfits {
+	for _, m := range mats(more, shop).Misfits {
 		found = found || m.ID == plan.BlankPiece
 	}
 	if !found && more.Envelope.Seam != j.Envelope.Seam {
@@ -85,7 +92,7 @@ func TestWhatDoesNotGoOnTheMat(t *testing.T) {
 		t.Error("a mat that is not there is taken")
 	}
 	shop.Mats = nil
-	if p := plan.Make(j, shop).Bench.Mats; len(p.Loads) > 0 || !strings.Contains(p.Says, "no mat on your shelf") {
+	if p := mats(j, shop); len(p.Loads) > 0 || !strings.Contains(p.Says, "no mat on your shelf") {
 		t.Errorf("without a mat: %+v", p)
 	}
 }
@@ -98,9 +105,9 @@ func TestDemoJobsOnMats(t *testing.T) {
 		shop := demo.Shop()
 		shop.Mats = []mat.Mat{m}
 		for _, j := range demo.Jobs() {
-			b := plan.Make(j, shop).Bench
+			b, _ := plan.MakeFor(context.Background(), j, shop, "bench/mats")
 			counts := map[string]int{}
-			for _, l := range b.Mats.Loads {
+			for _, l := range b.Bench.Mats.Loads {
 				for _, s := range l.Flat.Shapes {
 					for _, q := range s.Corners {
 						if over := max(m.Margin.Millimetres()-q.X, q.X-(m.Width-m.Margin).Millimetres(), q.Y-(m.Height-m.Margin).Millimetres()); over > 0.01 && (s.Kind == drawing.Cut || s.Kind == drawing.Score) {
@@ -115,11 +122,11 @@ func TestDemoJobsOnMats(t *testing.T) {
 					t.Errorf("%s: there is no file of %s", j.Name, l.Name)
 				}
 			}
-			for _, miss := range b.Mats.Misfits {
+			for _, miss := range b.Bench.Mats.Misfits {
 				delete(counts, miss.ID)
 			}
 			for id, n := range counts {
-				for _, x := range b.Pieces {
+				for _, x := range b.Bench.Pieces {
 					if x.ID == id && x.Count > n {
 						t.Errorf("%s: %d of %s on mats, of %d", j.Name, n, x.Name, x.Count)
 					}

@@ -49,6 +49,8 @@ func TestPlanForADrawer(t *testing.T) {
 			continue
 		}
 		whole := plan.Make(j, demo.Shop())
+		// The mats are worked out for their own drawer alone.
+		whole.Bench.Mats = mats(j, demo.Shop())
 		for _, s := range job.Stations() {
 			for _, d := range s.Drawers {
 				open := plan.OpenAt(s.ID + "/" + d.ID)
