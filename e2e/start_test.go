@@ -2,15 +2,35 @@ package e2e
 
 import (
 	"testing"
+	"time"
 
 	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
 )
 
-// choose picks an entry by the beginning of its name from a list that opens.
+// choose picks an entry by the beginning of its name from a list that opens. A list that
+// closed again, since a menu that was still going gave the focus back to its own button,
+// is opened once more, as a hand would.
 func (w *window) choose(list, name string) {
 	w.t.Helper()
-	w.click(test(list) + " .v-field")
-	w.clickOn(".v-overlay--active .v-list-item", "^"+name)
+	w.reach(test(list) + " .v-field")
+	w.waitFor(name+" to be chosen from "+list, func() (string, bool) {
+		if shut, err := w.Elements(test(list) + " [aria-expanded=false]"); err == nil && len(shut) > 0 {
+			w.click(test(list) + " .v-field")
+		}
+		entry, err := w.Timeout(time.Second).ElementR(".v-overlay--active .v-list-item", "^"+name)
+		if err != nil {
+			return err.Error(), false
+		}
+		entry = entry.CancelTimeout()
+		if moving, err := entry.Eval(moves); err != nil || moving.Value.Bool() {
+			return "it moves", false
+		}
+		if err := entry.Click(proto.InputMouseButtonLeft, 1); err != nil {
+			return err.Error(), false
+		}
+		return "", true
+	})
 }
 
 // I have an envelope: a standard one, then one measured from a pile, and the

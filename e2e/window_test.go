@@ -278,6 +278,9 @@ func (w *window) clickOn(selector, words string) {
 	w.press(selector+" "+words, func() (*rod.Element, error) { return w.Timeout(patience/4).ElementR(selector, words) })
 }
 
+// moves says whether an element, or what it stands in, is still on its way.
+const moves = `() => document.getAnimations().some((a) => a.playState === 'running' && a.effect?.target?.contains(this))`
+
 // press clicks what find gives as soon as it can be clicked. Something that is
 // still fading in, or is drawn anew at this moment, is looked for again: a
 // person would not have seen it yet.
@@ -290,7 +293,7 @@ func (w *window) press(what string, find func() (*rod.Element, error)) {
 		}
 		if err == nil {
 			// What still moves is waited for: a person would, too.
-			if moving, bad := el.Eval(`() => document.getAnimations().some((a) => a.playState === 'running' && a.effect?.target?.contains(this))`); bad == nil && moving.Value.Bool() {
+			if moving, bad := el.Eval(moves); bad == nil && moving.Value.Bool() {
 				return "it moves", false
 			}
 			err = el.Click(proto.InputMouseButtonLeft, 1)

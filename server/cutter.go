@@ -49,34 +49,34 @@ func cutterRoutes(s *Server, at Devices) {
 			Piece string `path:"piece" maxLength:"40"`
 		},
 		) (*struct{ Body CutBody }, error) {
-			stored, err := s.store.Job(ctx, in.ID)
+			var (
+				x    plan.BenchPiece
+				bed  device.Bed
+				shop job.Shop
+			)
+			svg, _ := format.ByID("svg")
+			_, file, err := written(ctx, s, in.ID, func(j job.Job, of job.Shop, out *bytes.Buffer) (found bool, err error) {
+				shop = of
+				if x, found = plan.PieceOf(j, shop, in.Piece); !found {
+					return false, nil
+				}
+				on, found := job.MatFor(shop, j)
+				if !found {
+					return false, nil
+				}
+				bed = device.Bed{Width: on.Width.Millimetres(), Height: on.Height.Millimetres(), Margin: on.Margin.Millimetres()}
+				return true, svg.Draw(out, format.Sheet{Drawing: x.Flat, Title: x.Name, Words: x.Words}, settings(shop))
+			})
 			if err != nil {
-				return nil, s.failed(err)
-			}
-			shop, err := s.shop(ctx)
-			if err != nil {
-				return nil, s.failed(err)
-			}
-			if problems := plan.Check(stored.Job, shop.Shop); len(problems) > 0 {
-				return nil, refuse("job", problems)
-			}
-			x, found := plan.PieceOf(stored.Job, shop.Shop, in.Piece)
-			on, has := job.MatFor(shop.Shop, stored.Job)
-			if !found || !has {
-				return nil, huma.Error404NotFound("The job has no such mat: look at the bench for what it has.")
-			}
-			var svg bytes.Buffer
-			f, _ := format.ByID("svg")
-			if err := f.Draw(&svg, format.Sheet{Drawing: x.Flat, Title: x.Name, Words: x.Words}, settings(shop.Shop)); err != nil {
-				return nil, s.failed(err)
+				return nil, err
 			}
 			body := CutBody{}
-			done, err := cutter.Cut(ctx, device.Bed{Width: on.Width.Millimetres(), Height: on.Height.Millimetres(), Margin: on.Margin.Millimetres()}, svg.Bytes())
+			done, err := cutter.Cut(ctx, bed, file.Bytes())
 			if err != nil {
 				body.Message = sentence(err)
 				return &struct{ Body CutBody }{body}, nil
 			}
-			cut := plan.CameOff(x, shop.Shop, madeOf(done), done.Travel, done.Seconds)
+			cut := plan.CameOff(x, shop, madeOf(done), done.Travel, done.Seconds)
 			body.Cut = &cut
 			return &struct{ Body CutBody }{body}, nil
 		})

@@ -92,34 +92,44 @@ func settings(shop job.Shop) format.Settings {
 	}
 }
 
-// fileOf writes something of a stored job, whole before any of it is sent.
+// fileOf sends something of a stored job as a file, whole before any of it is sent.
 func fileOf(ctx context.Context, s *Server, id, what string, f format.Format, write func(job.Job, job.Shop, *bytes.Buffer) (bool, error)) (*huma.StreamResponse, error) {
+	name, out, err := written(ctx, s, id, write)
+	if err != nil {
+		return nil, err
+	}
+	return &huma.StreamResponse{Body: func(hc huma.Context) {
+		_, _ = download(hc, f.Kind, fileName(name, what, f.ID)).Write(out.Bytes())
+	}}, nil
+}
+
+// written is the name of a stored job and what write makes of it, one of so many at a time
+// as there are planners; write says whether the job has such a thing at all.
+func written(ctx context.Context, s *Server, id string, write func(job.Job, job.Shop, *bytes.Buffer) (bool, error)) (string, *bytes.Buffer, error) {
 	stored, err := s.store.Job(ctx, id)
 	if err != nil {
-		return nil, s.failed(err)
+		return "", nil, s.failed(err)
 	}
 	shop, err := s.shop(ctx)
 	if err != nil {
-		return nil, s.failed(err)
+		return "", nil, s.failed(err)
 	}
 	if problems := plan.Check(stored.Job, shop.Shop); len(problems) > 0 {
-		return nil, refuse("job", problems)
+		return "", nil, refuse("job", problems)
 	}
 	if err := s.planners.Acquire(ctx, 1); err != nil {
-		return nil, s.failed(err) // nobody waits for it any more
+		return "", nil, s.failed(err) // nobody waits for it any more
 	}
 	defer s.planners.Release(1)
-	var out bytes.Buffer
-	found, err := write(stored.Job, shop.Shop, &out)
+	out := &bytes.Buffer{}
+	found, err := write(stored.Job, shop.Shop, out)
 	switch {
 	case err != nil:
-		return nil, s.failed(err)
+		return "", nil, s.failed(err)
 	case !found:
-		return nil, huma.Error404NotFound("The job has no such piece: look at the bench for what it has.")
+		return "", nil, huma.Error404NotFound("The job has no such piece: look at the bench for what it has.")
 	}
-	return &huma.StreamResponse{Body: func(hc huma.Context) {
-		_, _ = download(hc, f.Kind, fileName(stored.Job.Name, what, f.ID)).Write(out.Bytes())
-	}}, nil
+	return stored.Job.Name, out, nil
 }
 
 // fileName is the job's name and the piece's, as every system can keep it.

@@ -266,13 +266,13 @@ func TestClosingFlapIsGluedAlongItsEdges(t *testing.T) {
 				q := Point{a.X + (b.X-a.X)*float64(k)/20, a.Y + (b.Y-a.Y)*float64(k)/20}
 				q = Point{q.X + (middle.X-q.X)*1e-3, q.Y + (middle.Y-q.Y)*1e-3}
 				over := Point{q.X, 2*crease - q.Y} // folded over
-				if !folded["left"].holds(over) && !folded["right"].holds(over) && !folded["bottom"].holds(over) {
+				if !folded["left"].Holds(over) && !folded["right"].Holds(over) && !folded["bottom"].Holds(over) {
 					continue
 				}
 				tried++
 				glued := false
 				for _, g := range m.Net.Glue {
-					glued = glued || g.Panel == "top" && g.Zone.holds(q)
+					glued = glued || g.Panel == "top" && g.Zone.Holds(q)
 				}
 				if !glued {
 					t.Fatalf("%+v: at %.1f, %.1f the flap lies on paper, and there is no glue", s, q.X, q.Y)

@@ -128,3 +128,15 @@ func (p Polygon) nearest(to Point) Point {
 	}
 	return best
 }
+
+// Holds reports whether a point lies inside a polygon.
+func (p Polygon) Holds(q Point) bool {
+	in := false
+	for i, a := range p {
+		b := p[(i+1)%len(p)]
+		if (a.Y > q.Y) != (b.Y > q.Y) && q.X < (b.X-a.X)*(q.Y-a.Y)/(b.Y-a.Y)+a.X {
+			in = !in
+		}
+	}
+	return in
+}

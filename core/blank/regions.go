@@ -157,18 +157,6 @@ func areas(list []Polygon) (sum float64) {
 	return sum
 }
 
-// holds reports whether a point lies inside a polygon.
-func (p Polygon) holds(q Point) bool {
-	in := false
-	for i, a := range p {
-		b := p[(i+1)%len(p)]
-		if (a.Y > q.Y) != (b.Y > q.Y) && q.X < (b.X-a.X)*(q.Y-a.Y)/(b.Y-a.Y)+a.X {
-			in = !in
-		}
-	}
-	return in
-}
-
 // deepest is the most of the polygons that lie on each other anywhere: it looks
 // round every corner and every crossing of their edges.
 func deepest(list []Polygon) (most int) {
@@ -187,7 +175,7 @@ func deepest(list []Polygon) (most int) {
 			n := 0
 			q := Point{at.X + d.X, at.Y + d.Y}
 			for i, p := range list {
-				if b := &boxes[i]; q.X > b[0] && q.X < b[1] && q.Y > b[2] && q.Y < b[3] && p.holds(q) {
+				if b := &boxes[i]; q.X > b[0] && q.X < b[1] && q.Y > b[2] && q.Y < b[3] && p.Holds(q) {
 					n++
 				}
 			}

@@ -35,22 +35,11 @@ func CameOff(width, height float64, made []Made) Drawing {
 // within reports whether a closed shape lies inside another one.
 func (d Drawing) within(i int) bool {
 	for k, s := range d.Shapes {
-		if k != i && s.Kind == Cut && s.Closed && s.extent() > d.Shapes[i].extent() && inside(s.Corners, d.Shapes[i].Corners[0]) {
+		if k != i && s.Kind == Cut && s.Closed && s.extent() > d.Shapes[i].extent() && s.Corners.Holds(d.Shapes[i].Corners[0]) {
 			return true
 		}
 	}
 	return false
-}
-
-// inside reports whether a point lies in a polygon.
-func inside(p blank.Polygon, q blank.Point) (in bool) {
-	for i, a := range p {
-		b := p[(i+1)%len(p)]
-		if (a.Y > q.Y) != (b.Y > q.Y) && q.X < a.X+(b.X-a.X)*(q.Y-a.Y)/(b.Y-a.Y) {
-			in = !in
-		}
-	}
-	return in
 }
 
 // Held is how what a machine made agrees with what was drawn.

@@ -155,7 +155,6 @@ func (s *shaping) falls(r run, from, to float64) bool {
 
 // touches reports whether a point lies in a polygon or on its edge.
 func touches(p blank.Polygon, q blank.Point) bool {
-	inside := false
 	for i, a := range p {
 		b := p[(i+1)%len(p)]
 		long := math.Hypot(b.X-a.X, b.Y-a.Y)
@@ -166,11 +165,8 @@ func touches(p blank.Polygon, q blank.Point) bool {
 				return true
 			}
 		}
-		if (a.Y > q.Y) != (b.Y > q.Y) && q.X < a.X+(b.X-a.X)*(q.Y-a.Y)/(b.Y-a.Y) {
-			inside = !inside
-		}
 	}
-	return inside
+	return p.Holds(q)
 }
 
 // whole reports whether a part of a run goes from edge to edge.

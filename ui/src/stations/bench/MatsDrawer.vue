@@ -3,7 +3,7 @@ import type { CutPlan, MatPlan } from '../../api/client'
 import OfferRow from '../../fields/OfferRow.vue'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
-import { useFormats } from './useFormats'
+import FileButtons from './FileButtons.vue'
 
 /** The job laid on the mats of the cutter, one load of which is looked at, sent to the cutter or written to a file. */
 defineProps<{
@@ -19,8 +19,6 @@ defineProps<{
 defineEmits<{ choose: [id: string]; send: [id: string] }>()
 /** How many of the lines that were made are shown. */
 const shown = defineModel<number>('shown', { required: true })
-
-const { drawn } = useFormats()
 </script>
 
 <template>
@@ -70,18 +68,7 @@ const { drawn } = useFormats()
             @click="$emit('send', l.id)"
             >{{ simulated ? 'Try on the simulated cutter' : 'Send to the cutter' }}</v-btn
           >
-          <v-btn
-            v-for="f in drawn"
-            :key="f.id"
-            variant="outlined"
-            size="small"
-            :href="saved ? `/api/jobs/${job.id}/pieces/${l.id}/${f.id}` : undefined"
-            :disabled="!saved"
-            :title="`${f.name}: ${f.for}`"
-            download
-            :data-test="`mat-file-${f.id}`"
-            >{{ f.id === 'pdf' ? 'Print: PDF' : f.name }}</v-btn
-          >
+          <FileButtons :job="job.id" :piece="l.id" :saved="saved" />
         </p>
         <div v-if="cut" aria-live="polite" data-test="came-off">
           <p :class="`tone-${cut.says.tone}`">{{ cut.says.text }}</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BenchPiece } from '../../api/client'
 import OfferRow from '../../fields/OfferRow.vue'
+import FileButtons from './FileButtons.vue'
 import { useFormats } from './useFormats'
 
 /** The pieces of a job, one of which is looked at, and the files of that one. */
@@ -13,7 +14,7 @@ const props = defineProps<{
 }>()
 defineEmits<{ choose: [id: string] }>()
 
-const { drawn, listed } = useFormats()
+const { listed } = useFormats()
 
 const file = (piece: string, format: string) => `/api/jobs/${props.job}/pieces/${piece}/${format}`
 const list = (name: string, format: string) => `/api/jobs/${props.job}/lists/${name}/${format}`
@@ -42,19 +43,8 @@ const lists = [
       @take="$emit('choose', p.id)"
     >
       <span class="size">{{ p.size }}</span> <span v-if="p.paper" class="soft">{{ p.paper }}</span>
-      <p v-if="p.id === chosen && drawn.length" class="files">
-        <v-btn
-          v-for="f in drawn"
-          :key="f.id"
-          variant="outlined"
-          size="small"
-          :href="saved ? file(p.id, f.id) : undefined"
-          :disabled="!saved"
-          :title="`${f.name}: ${f.for}`"
-          download
-          :data-test="`file-${f.id}`"
-          >{{ f.id === 'pdf' ? 'Print: PDF' : f.name }}</v-btn
-        >
+      <p v-if="p.id === chosen" class="files">
+        <FileButtons :job="job" :piece="p.id" :saved="saved" />
       </p>
       <p v-if="p.id === chosen && p.singles?.length && saved" class="files" data-test="singles">
         Print one:
