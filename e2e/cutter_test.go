@@ -32,10 +32,10 @@ func TestMatsAndCutter(t *testing.T) {
 			} `xml:"path"`
 		} `xml:"g"`
 	}
-	if err := xml.Unmarshal(w.fetched(test("file-svg")), &svg); err != nil || svg.Width != "12in" || len(svg.Groups) != 3 || len(svg.Groups[2].Paths) != 2 {
+	if err := xml.Unmarshal(w.fetched(`[data-drawer=mats] `+test("file-svg")), &svg); err != nil || svg.Width != "12in" || len(svg.Groups) != 3 || len(svg.Groups[2].Paths) != 2 {
 		t.Errorf("the SVG of the mat: %+v, %v", svg, err)
 	}
-	if raw := w.fetched(test("file-pdf")); !bytes.HasPrefix(raw, []byte("%PDF-")) {
+	if raw := w.fetched(`[data-drawer=mats] ` + test("file-pdf")); !bytes.HasPrefix(raw, []byte("%PDF-")) {
 		t.Errorf("the print of the mat: %.20q", raw)
 	}
 	w.click(test("cut-mat"))

@@ -169,5 +169,6 @@ func browser(t *testing.T) *rod.Browser {
 	if err != nil {
 		t.Fatal(err)
 	}
+	t.Cleanup(func() { _ = b.Close() }) // the context, not Chromium
 	return b
 }

@@ -2,7 +2,6 @@ package e2e
 
 import (
 	"testing"
-	"time"
 
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
@@ -18,11 +17,10 @@ func (w *window) choose(list, name string) {
 		if shut, err := w.Elements(test(list) + " [aria-expanded=false]"); err == nil && len(shut) > 0 {
 			w.click(test(list) + " .v-field")
 		}
-		entry, err := w.Timeout(time.Second).ElementR(".v-overlay--active .v-list-item", "^"+name)
+		entry, err := w.Timeout(patience/10).ElementR(".v-overlay--active .v-list-item", "^"+name)
 		if err != nil {
 			return err.Error(), false
 		}
-		entry = entry.CancelTimeout()
 		if moving, err := entry.Eval(moves); err != nil || moving.Value.Bool() {
 			return "it moves", false
 		}
