@@ -2,6 +2,8 @@ package plan_test
 
 import (
 	"context"
+	"fmt"
+	"math"
 	"strings"
 	"testing"
 
@@ -118,6 +120,11 @@ func TestDemoJobsOnMats(t *testing.T) {
 						counts[s.Part] += l.Times
 					}
 				}
+				for _, n := range l.Flat.Labels {
+					if line := across(l.Flat, n); line != "" || n.Room <= 0 {
+						t.Errorf("%s, %s: %s with room for %.1f lies on %s", j.Name, l.Name, n.Text, n.Room, line)
+					}
+				}
 				if x, ok := plan.PieceOf(j, shop, l.ID); !ok || len(x.Flat.Shapes) != len(l.Flat.Shapes) {
 					t.Errorf("%s: there is no file of %s", j.Name, l.Name)
 				}
@@ -134,6 +141,29 @@ func TestDemoJobsOnMats(t *testing.T) {
 			}
 		}
 	}
+}
+
+// across is a line that is cut or scored across the room of a name, if there is one.
+func across(d drawing.Drawing, n drawing.Label) string {
+	for _, s := range d.Shapes {
+		if s.Kind != drawing.Cut && s.Kind != drawing.Score {
+			continue
+		}
+		for i, a := range s.Corners {
+			b := s.Corners[(i+1)%len(s.Corners)]
+			if i == len(s.Corners)-1 && !s.Closed {
+				break
+			}
+			const steps = 400
+			for k := range steps + 1 {
+				x, y := a.X+(b.X-a.X)*float64(k)/steps-n.At.X, a.Y+(b.Y-a.Y)*float64(k)/steps-n.At.Y
+				if math.Abs(x) < n.Room-0.01 && math.Abs(y) < 5.9 {
+					return fmt.Sprintf("%s of %s", s.Kind, s.Part)
+				}
+			}
+		}
+	}
+	return ""
 }
 
 // What came off is held against the drawing: the same lines agree, one left out, one too many and one a tenth of a

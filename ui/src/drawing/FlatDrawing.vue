@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 
 import type { Drawing } from '../api/client'
+import DrawnLabels from './DrawnLabels.vue'
 import DrawnShapes from './DrawnShapes.vue'
 import LineKey from './LineKey.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
@@ -12,7 +13,6 @@ import { useSmall } from './useSmall'
 const props = defineProps<{ drawing: Drawing; size: string; unit: 'in' | 'mm'; words: string }>()
 
 const small = useSmall()
-const roomy = 32 // pixels that a name needs round it
 const sides = computed(() => props.size.split(' × '))
 const kinds = computed(() => {
   const onMat = props.drawing.shapes.some((s) => s.kind === 'mat')
@@ -33,17 +33,7 @@ const kinds = computed(() => {
   >
     <template #default="{ s }">
       <DrawnShapes :shapes="drawing.shapes" :s="s" paper="var(--sheet)" />
-      <template v-for="l in drawing.labels" :key="l.part">
-        <text
-          v-if="l.room * s > roomy"
-          class="drawing-label"
-          text-anchor="middle"
-          :x="l.at.x * s"
-          :y="l.at.y * s + 5"
-        >
-          {{ l.text }}
-        </text>
-      </template>
+      <DrawnLabels :labels="drawing.labels" :s="s" />
       <template v-if="!small">
         <SizeLine
           :x1="0"

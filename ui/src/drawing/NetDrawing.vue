@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 
 import type { Callout, Dimension, Drawing, Face, ScoreMark } from '../api/client'
+import DrawnLabels from './DrawnLabels.vue'
 import DrawnShapes from './DrawnShapes.vue'
 import LineKey from './LineKey.vue'
 import ScoreMarks from './ScoreMarks.vue'
@@ -62,8 +63,6 @@ const free = computed(() => {
 })
 /** Where along its upper left edge the size of a sheet on its point stands, clear of the readings. */
 const slant = computed(() => ({ x: box.value.w * 0.39, y: box.value.h * 0.11 }))
-
-const roomy = 32 // pixels that a name needs round it
 </script>
 
 <template>
@@ -77,20 +76,11 @@ const roomy = 32 // pixels that a name needs round it
   >
     <template #default="{ s }">
       <DrawnShapes :shapes="drawing.shapes" :s="s" :side="side" />
-      <template v-for="l in drawing.labels" :key="l.part">
-        <text
-          v-if="l.room * s > roomy"
-          class="drawing-label"
-          text-anchor="middle"
-          :x="l.at.x * s"
-          :y="l.at.y * s + (l.part === 'card' ? 0 : 5)"
-        >
-          {{ l.text }}
-          <tspan v-if="l.part === 'card' && closed && !small" class="closed" :x="l.at.x * s" dy="20"
-            >closed {{ closed }}</tspan
-          >
-        </text>
-      </template>
+      <DrawnLabels
+        :labels="drawing.labels"
+        :s="s"
+        :below="closed && !small ? { card: `closed ${closed}` } : undefined"
+      />
       <SizeLine
         v-for="d in small ? [] : dimensions"
         :key="d.id"
@@ -198,9 +188,6 @@ const roomy = 32 // pixels that a name needs round it
   paint-order: stroke;
   stroke: var(--paper);
   stroke-width: 3;
-}
-.closed {
-  fill: var(--soft);
 }
 .lit {
   filter: drop-shadow(0 0 5px var(--yellow));

@@ -158,6 +158,9 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
   color: var(--soft);
   font-size: var(--size-note);
 }
+.field :deep(.v-messages__message) {
+  line-height: 1.25;
+}
 .field :deep(.v-input__details) {
   padding: 2px 0 0;
   min-height: 0;

@@ -34,7 +34,12 @@ function close() {
 </script>
 
 <template>
-  <v-btn variant="outlined" size="small" :data-test="`calibrate-${tool.id}`" @click="open = true"
+  <v-btn
+    class="calibrate-it"
+    variant="outlined"
+    size="small"
+    :data-test="`calibrate-${tool.id}`"
+    @click="open = true"
     >Calibrate with a scrap</v-btn
   >
   <v-dialog v-model="open" max-width="640" @update:model-value="close">
@@ -71,6 +76,9 @@ function close() {
 </template>
 
 <style scoped>
+.calibrate-it {
+  margin-top: var(--gap);
+}
 .calibrate {
   background: var(--paper);
   color: var(--ink);

@@ -14,7 +14,7 @@ const props = defineProps<{
 }>()
 defineEmits<{ choose: [id: string] }>()
 
-const { listed } = useFormats()
+const { drawn, listed } = useFormats()
 
 const file = (piece: string, format: string) => `/api/jobs/${props.job}/pieces/${piece}/${format}`
 const list = (name: string, format: string) => `/api/jobs/${props.job}/lists/${name}/${format}`
@@ -43,7 +43,7 @@ const lists = [
       @take="$emit('choose', p.id)"
     >
       <span class="size">{{ p.size }}</span> <span v-if="p.paper" class="soft">{{ p.paper }}</span>
-      <p v-if="p.id === chosen" class="files">
+      <p v-if="p.id === chosen && drawn.length" class="files">
         <FileButtons :job="job" :piece="p.id" :saved="saved" />
       </p>
       <p v-if="p.id === chosen && p.singles?.length && saved" class="files" data-test="singles">

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import type { Drawing } from '../api/client'
+
+/**
+ * The names on a drawing, each in the room that it has: in as many lines as it takes, up to
+ * three, and left out where even these would run over a line.
+ */
+const props = defineProps<{
+  labels: Drawing['labels']
+  /** Pixels a millimetre. */
+  s: number
+  /** What stands below the name of a part. */
+  below?: Record<string, string>
+}>()
+
+/** What a letter of a name takes, in pixels. */
+const letter = 6.6
+const lineHigh = 16
+const most = 3
+
+function wrapped(text: string, room: number): string[] {
+  const lines: string[] = []
+  for (const word of text.split(' ')) {
+    const longer = lines.length ? `${lines[lines.length - 1]} ${word}` : word
+    if (lines.length && longer.length * letter <= room) lines[lines.length - 1] = longer
+    else lines.push(word)
+  }
+  return lines.length <= most && lines.every((l) => l.length * letter <= room) ? lines : []
+}
+const shown = computed(() =>
+  props.labels.map((l) => ({
+    lines: wrapped(l.text, 2 * l.room * props.s),
+    x: l.at.x * props.s,
+    y: l.at.y * props.s,
+    below: props.below?.[l.part] ?? '',
+  })),
+)
+</script>
+
+<template>
+  <template v-for="(l, i) in shown" :key="i">
+    <text v-if="l.lines.length" class="drawing-label" text-anchor="middle">
+      <tspan
+        v-for="(line, k) in l.lines"
+        :key="k"
+        :x="l.x"
+        :y="l.y + 5 + (k - (l.lines.length - 1) / 2) * lineHigh - (l.below ? 5 : 0)"
+        >{{ line + (k < l.lines.length - 1 ? ' ' : '') }}</tspan><tspan
+        v-if="l.below"
+        class="closed"
+        :x="l.x"
+        dy="20"
+        >{{ ' ' + l.below }}</tspan
+      >
+    </text>
+  </template>
+</template>
+
+<style scoped>
+.closed {
+  fill: var(--soft);
+}
+</style>
