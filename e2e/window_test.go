@@ -173,9 +173,12 @@ func (w *window) reach(selector string) {
 		ok, err := w.Eval(`() => !/^.jobs.[^/]+.[^/]+/.test(location.pathname) || !!document.querySelector('.drawers [role=tab], [data-test=missing]')`)
 		return err == nil && ok.Value.Bool()
 	}
-	looked := func() bool {
-		busy, _, err := w.Has(test("drawer") + " > [aria-busy]")
-		return err == nil && !busy
+	// shown is a drawer that is open and looked into: a slow machine still shows the one before.
+	shown := func(id string) bool {
+		open := test("drawer") + `[data-drawer="` + id + `"]`
+		is, _, err := w.Has(open)
+		busy, _, bad := w.Has(open + " > [aria-busy]")
+		return err == nil && bad == nil && is && !busy
 	}
 	within := func(least time.Duration, so func() bool) bool {
 		for from := time.Now(); time.Since(from) < patience; time.Sleep(15 * time.Millisecond) {
@@ -192,8 +195,17 @@ func (w *window) reach(selector string) {
 		return
 	}
 	tabs, _ := w.Elements(".drawers [role=tab]")
-	for _, tab := range tabs {
-		if tab.Click(proto.InputMouseButtonLeft, 1) != nil || within(soon/2, looked) {
+	for i := 0; i < len(tabs); i++ {
+		name, err := tabs[i].Attribute("data-test")
+		if err == nil && name != nil {
+			err = tabs[i].Click(proto.InputMouseButtonLeft, 1)
+		}
+		if err != nil { // drawn anew at this moment
+			if tabs, err = w.Elements(".drawers [role=tab]"); err != nil || i >= len(tabs) || tabs[i].Click(proto.InputMouseButtonLeft, 1) != nil {
+				return
+			}
+		}
+		if name == nil || within(soon/2, func() bool { return shown(strings.TrimPrefix(*name, "drawer-")) }) {
 			return
 		}
 	}
