@@ -332,10 +332,15 @@ func (w *window) slide(slider string, to float64) {
 	}
 }
 
-// pick clicks one of a row of choices.
+// pick clicks one of a row of choices; what moved away from under the hand, since an answer
+// came just then, is clicked again.
 func (w *window) pick(choice string) {
 	w.t.Helper()
-	w.click("label:has(" + test(choice) + ")")
+	w.waitFor(choice+" to be picked", func() (string, bool) {
+		w.click("label:has(" + test(choice) + ")")
+		picked, err := w.Eval(`(of) => [...document.querySelectorAll(of)].every((e) => e.type !== 'radio' || e.checked)`, test(choice))
+		return "it is not", err == nil && picked.Value.Bool()
+	})
 }
 
 // saved waits until the page says that all is stored.
