@@ -205,7 +205,14 @@ func (w *window) reach(selector string) {
 				return
 			}
 		}
-		if name == nil || within(soon/2, func() bool { return shown(strings.TrimPrefix(*name, "drawer-")) }) {
+		from, tab := time.Now(), tabs[i]
+		if name == nil || within(soon/2, func() bool {
+			if time.Since(from) > patience/8 { // it moved from under the hand
+				_ = tab.Click(proto.InputMouseButtonLeft, 1)
+				from = time.Now()
+			}
+			return shown(strings.TrimPrefix(*name, "drawer-"))
+		}) {
 			return
 		}
 	}
