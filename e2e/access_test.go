@@ -27,7 +27,7 @@ func (w *window) axe(only string, within ...string) string {
 	w.t.Helper()
 	axe, err := os.ReadFile("../ui/node_modules/axe-core/axe.min.js")
 	if err != nil {
-		w.t.Fatalf("axe-core is not there: make deps brings it. %v", err)
+		w.t.Fatalf("axe-core is not there: make build brings it. %v", err)
 	}
 	if !w.MustEval(`() => 'axe' in window`).Bool() {
 		if _, err := (proto.RuntimeEvaluate{Expression: string(axe) + ";true"}).Call(w); err != nil {

@@ -19,7 +19,7 @@ var sights = []struct {
 	{"1280 x 800", 1280, 800, false, false, len(demo.Jobs())},
 	{"820 wide", 820, 1180, false, false, len(demo.Jobs())},
 	{"1024 x 768", 1024, 768, false, false, 3},
-	{"dark", 1280, 800, true, false, 1},
+	{"dark", 1280, 800, true, false, 3},
 	{"millimetres", 1280, 800, false, true, 3},
 	{"200 %", 640, 400, false, false, 3},
 }

@@ -194,25 +194,14 @@ func (w *window) reach(selector string) {
 	if within(soon, ready) {
 		return
 	}
-	tabs, _ := w.Elements(".drawers [role=tab]")
-	for i := 0; i < len(tabs); i++ {
-		name, err := tabs[i].Attribute("data-test")
-		if err == nil && name != nil {
-			err = tabs[i].Click(proto.InputMouseButtonLeft, 1)
-		}
-		if err != nil { // drawn anew at this moment
-			if tabs, err = w.Elements(".drawers [role=tab]"); err != nil || i >= len(tabs) || tabs[i].Click(proto.InputMouseButtonLeft, 1) != nil {
-				return
-			}
-		}
-		from, tab := time.Now(), tabs[i]
-		if name == nil || within(soon/2, func() bool {
-			if time.Since(from) > patience/8 { // it moved from under the hand
-				_ = tab.Click(proto.InputMouseButtonLeft, 1)
-				from = time.Now()
-			}
-			return shown(strings.TrimPrefix(*name, "drawer-"))
-		}) {
+	tabs, err := w.Eval(`() => [...document.querySelectorAll('.drawers [role=tab]')].map((e) => e.dataset.test)`)
+	if err != nil {
+		return
+	}
+	for _, tab := range tabs.Value.Arr() {
+		// Not by the mouse: a drawer is looked into here, not clicked on. See drawer for that.
+		_, _ = w.Eval(`(tab) => document.querySelector('[data-test="' + tab + '"]')?.click()`, tab.Str())
+		if within(soon/2, func() bool { return shown(strings.TrimPrefix(tab.Str(), "drawer-")) }) {
 			return
 		}
 	}
