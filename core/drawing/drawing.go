@@ -50,15 +50,6 @@ type Shape struct {
 	Field string `json:"field,omitempty"`
 }
 
-// Label is a text on a drawing, its middle at a point.
-type Label struct {
-	Part string      `json:"part"`
-	At   blank.Point `json:"at"`
-	Text string      `json:"text"`
-	// Room is how much there is round it, in millimetres: what does not go into it is left out.
-	Room float64 `json:"room"`
-}
-
 // Dimension is a measure between two points in millimetres.
 type Dimension struct {
 	ID   string      `json:"id"`
@@ -95,13 +86,6 @@ func (d *Drawing) area(k Kind, part string, p blank.Polygon) *Shape {
 func (d *Drawing) line(k Kind, part string, from, to blank.Point) *Shape {
 	d.Shapes = append(d.Shapes, Shape{Kind: k, Part: part, Corners: blank.Polygon{from, to}})
 	return &d.Shapes[len(d.Shapes)-1]
-}
-
-// label adds a text where there is one.
-func (d *Drawing) label(part string, at blank.Point, text string, room float64) {
-	if text != "" {
-		d.Labels = append(d.Labels, Label{part, at, text, room})
-	}
 }
 
 // Of lists its shapes of a kind.
@@ -169,7 +153,7 @@ func (d Drawing) Drawn() Drawing {
 	to := func(x float64) float64 { return math.Round(x*ticks) / ticks }
 	d = d.changed(func(p blank.Point) blank.Point { return blank.Point{X: to(p.X), Y: to(p.Y)} })
 	for i := range d.Labels {
-		d.Labels[i].Room = to(d.Labels[i].Room)
+		d.Labels[i].Room, d.Labels[i].High = to(d.Labels[i].Room), to(d.Labels[i].High)
 	}
 	d.Width, d.Height = to(d.Width), to(d.Height)
 	return d
@@ -199,6 +183,7 @@ func (d Drawing) Scaled(by float64) Drawing {
 	d = d.changed(func(p blank.Point) blank.Point { return blank.Point{X: p.X * by, Y: p.Y * by} })
 	for i := range d.Labels {
 		d.Labels[i].Room *= by
+		d.Labels[i].High *= by
 	}
 	d.Width, d.Height = d.Width*by, d.Height*by
 	return d

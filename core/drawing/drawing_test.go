@@ -3,6 +3,7 @@ package drawing_test
 import (
 	"math"
 	"math/rand/v2"
+	"slices"
 	"testing"
 
 	"yellowparcel/core/blank"
@@ -56,8 +57,16 @@ func TestNetIsWhole(t *testing.T) {
 		}
 		names := map[string]bool{}
 		for _, l := range d.Labels {
-			if names[l.Part] = true; l.Room <= 0 || l.At.X < 0 || l.At.X > d.Width {
+			if names[l.Part] = true; l.Room <= 0 || l.High <= 0 || l.At.X < 0 || l.At.X > d.Width {
 				t.Errorf("%s: the label %+v", id, l)
+			}
+			// A name has the whole box round it, and not a tenth of a millimetre more above or below.
+			in := made.Net.Panels[max(0, slices.IndexFunc(made.Net.Panels, func(p blank.Panel) bool { return p.ID == l.Part }))].Outline
+			if l.Part == "card" {
+				in = d.Of(drawing.Card)[0].Corners
+			}
+			if !roomy(in, l, 0) || roomy(in, l, 0.1) {
+				t.Errorf("%s: the label %+v has not the room that is there in %v", id, l, in)
 			}
 		}
 		for _, c := range made.Net.Creases {
@@ -66,6 +75,20 @@ func TestNetIsWhole(t *testing.T) {
 			}
 		}
 	}
+}
+
+// roomy reports whether the box that a name has, and so much more above and below it, lies inside an outline.
+func roomy(in blank.Polygon, l drawing.Label, more float64) bool {
+	const steps = 40
+	for i := range steps + 1 {
+		part := 2*float64(i)/steps - 1
+		for _, side := range []float64{-1, 1} {
+			if !in.Holds(blank.Point{X: l.At.X + side*l.Room, Y: l.At.Y + part*(l.High+more)}) || !in.Holds(blank.Point{X: l.At.X + part*l.Room, Y: l.At.Y + side*(l.High+more)}) {
+				return false
+			}
+		}
+	}
+	return true
 }
 
 func TestBaseAndPieces(t *testing.T) {

@@ -1,9 +1,7 @@
 package drawing
 
 import (
-	"cmp"
 	"math"
-	"slices"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/mat"
@@ -62,41 +60,30 @@ func OnMat(l mat.Laid, load mat.Load, pieces []Laying) Drawing {
 			s.Part = pieces[q.Piece].Part
 			d.Shapes = append(d.Shapes, s)
 		}
-		at, room := p.roomiest(x1-x0, y1-y0, q.At)
-		d.label(pieces[q.Piece].Part, at, pieces[q.Piece].Name, room)
+		d.Labels = append(d.Labels, p.named(pieces[q.Piece], x1-x0, y1-y0, q.At))
 	}
 	return d
 }
 
-// nameHigh is half the height that a name takes on a mat, in millimetres: a mat is looked at as a whole.
-const nameHigh = 6
-
-// roomiest is where on a piece of that box, whose corner lies at from, a name has the most room, and half
-// of that: on paper, and across no line. The middle is best, unless a fifth more is free elsewhere.
-func (d Drawing) roomiest(wide, high float64, from blank.Point) (at blank.Point, room float64) {
+// named is the name of a piece where it has the most room: on paper, and across no line. The piece lies in a box of
+// that size, whose corner is at from. The middle is best, unless a fifth more is free elsewhere.
+func (d Drawing) named(of Laying, wide, high float64, from blank.Point) Label {
+	l := Label{Part: of.Part, Text: of.Name, At: from}
 	for _, part := range []float64{1. / 2, 1. / 4, 3. / 4, 1. / 8, 7. / 8} {
 		y := from.Y + part*high
-		var taken [][2]float64
-		for _, s := range d.Shapes {
-			for i, a := range s.Corners {
-				if i == len(s.Corners)-1 && !s.Closed {
-					break
-				}
-				if x, there := span(a, s.Corners[(i+1)%len(s.Corners)], y-nameHigh, y+nameHigh); there {
-					taken = append(taken, x)
-				}
-			}
-		}
-		slices.SortFunc(taken, func(a, b [2]float64) int { return cmp.Compare(a[0], b[0]) })
+		taken := d.spans(y-nameHigh, y+nameHigh, upright)
 		for i, end := 0, from.X; i < len(taken); i++ {
 			middle := blank.Point{X: (end + taken[i][0]) / 2, Y: y}
-			if free := (taken[i][0] - end) / 2; free > 1.2*room && d.paper(middle) {
-				at, room = middle, free
+			if free := (taken[i][0] - end) / 2; free > 1.2*l.Room && d.paper(middle) {
+				l.At, l.Room = middle, free
 			}
 			end = max(end, taken[i][1])
 		}
 	}
-	return at, room
+	if l.Room > 0 {
+		l.Room, l.High = d.room(l.At)
+	}
+	return l
 }
 
 // paper reports whether a point of a piece is paper: in its outline, and in nothing that is cut out of it.
@@ -108,25 +95,4 @@ func (d Drawing) paper(at blank.Point) bool {
 		}
 	}
 	return in
-}
-
-// span is how far across an edge goes between two heights.
-func span(a, b blank.Point, top, bottom float64) (across [2]float64, there bool) {
-	if a.Y > b.Y {
-		a, b = b, a
-	}
-	if b.Y < top || a.Y > bottom {
-		return across, false
-	}
-	x := func(y float64) float64 {
-		if y <= a.Y || a.Y == b.Y {
-			return a.X
-		}
-		return a.X + (b.X-a.X)*min(1, (y-a.Y)/(b.Y-a.Y))
-	}
-	across = [2]float64{x(top), x(bottom)}
-	if a.Y == b.Y {
-		across = [2]float64{a.X, b.X}
-	}
-	return [2]float64{min(across[0], across[1]), max(across[0], across[1])}, true
 }

@@ -38,15 +38,16 @@ func Net(n blank.Net, on Laid) Drawing {
 		d.area(Glue, "glue", g.Zone).Field = "envelope.seam"
 	}
 	d.area(Liner, "liner", on.Liner)
-	face, wide, _ := middle(n.Panels[0].Outline)
+	lies := n.Panels[0].Outline
+	face, _, _ := middle(lies)
 	if w, h := on.Card.Width.Millimetres(), on.Card.Height.Millimetres(); w > 0 && h > 0 {
-		d.area(Card, "card", Box(face.X-w/2, face.Y-h/2, w, h)).Field = "envelope.ease"
-		wide = w
+		lies = Box(face.X-w/2, face.Y-h/2, w, h)
+		d.area(Card, "card", lies).Field = "envelope.ease"
 	}
 	for _, p := range on.Holes {
 		d.area(Hole, "hole", p)
-		at, w, h := middle(p)
-		d.label("hole", at, on.Names.Hole, min(w, h)/2)
+		at, _, _ := middle(p)
+		d.name("hole", at, on.Names.Hole, p)
 	}
 	for _, c := range n.Creases {
 		s := d.line(Score, c.Panel, c.From, c.To)
@@ -58,7 +59,7 @@ func Net(n blank.Net, on Laid) Drawing {
 		d.line(Cut, "slit", c.From, c.To)
 	}
 	d.nameFlaps(n)
-	d.label("card", face, on.Names.Card, wide/4)
+	d.name("card", face, on.Names.Card, lies)
 	return d
 }
 
@@ -76,9 +77,9 @@ func (d *Drawing) nameFlaps(n blank.Net) {
 		if at < 0 {
 			continue
 		}
-		far, w, h := middle(n.Panels[at].Outline)
+		far, _, _ := middle(n.Panels[at].Outline)
 		x, y := (c.From.X+c.To.X)/2, (c.From.Y+c.To.Y)/2
-		d.label(c.Panel, blank.Point{X: x + (far.X-x)*besideCrease, Y: y + (far.Y-y)*besideCrease},
-			strconv.Itoa(slices.Index(orders, c.Order)+1)+". "+n.Panels[at].Name, min(w/2, h))
+		d.name(c.Panel, blank.Point{X: x + (far.X-x)*besideCrease, Y: y + (far.Y-y)*besideCrease},
+			strconv.Itoa(slices.Index(orders, c.Order)+1)+". "+n.Panels[at].Name, n.Panels[at].Outline)
 	}
 }

@@ -121,7 +121,7 @@ func TestDemoJobsOnMats(t *testing.T) {
 					}
 				}
 				for _, n := range l.Flat.Labels {
-					if line := across(l.Flat, n); line != "" || n.Room <= 0 {
+					if line := across(l.Flat, n); line != "" || n.Room <= 0 || n.High < 5.9 {
 						t.Errorf("%s, %s: %s with room for %.1f lies on %s", j.Name, l.Name, n.Text, n.Room, line)
 					}
 				}
@@ -157,7 +157,7 @@ func across(d drawing.Drawing, n drawing.Label) string {
 			const steps = 400
 			for k := range steps + 1 {
 				x, y := a.X+(b.X-a.X)*float64(k)/steps-n.At.X, a.Y+(b.Y-a.Y)*float64(k)/steps-n.At.Y
-				if math.Abs(x) < n.Room-0.01 && math.Abs(y) < 5.9 {
+				if math.Abs(x) < n.Room-0.01 && math.Abs(y) < n.High-0.01 {
 					return fmt.Sprintf("%s of %s", s.Kind, s.Part)
 				}
 			}

@@ -1497,6 +1497,8 @@ export interface components {
         };
         Label: {
             at: components["schemas"]["Point"];
+            /** Format: double */
+            high?: number;
             part: string;
             /** Format: double */
             room: number;

@@ -4,8 +4,8 @@ import { computed } from 'vue'
 import type { Drawing } from '../api/client'
 
 /**
- * The names on a drawing, each in the room that it has: in as many lines as it takes, up to
- * three, and left out where even these would run over a line.
+ * The names on a drawing, each in the room that it has: in as many lines as go in where there is
+ * height for more than one, and left out where it would run over what is drawn.
  */
 const props = defineProps<{
   labels: Drawing['labels']
@@ -15,12 +15,11 @@ const props = defineProps<{
   below?: Record<string, string>
 }>()
 
-/** What a letter of a name takes, in pixels. */
+/** What a letter and a line of a name take, in pixels. */
 const letter = 6.6
 const lineHigh = 16
-const most = 3
 
-function wrapped(text: string, room: number): string[] {
+function wrapped(text: string, room: number, most: number): string[] {
   const lines: string[] = []
   for (const word of text.split(' ')) {
     const longer = lines.length ? `${lines[lines.length - 1]} ${word}` : word
@@ -31,7 +30,14 @@ function wrapped(text: string, room: number): string[] {
 }
 const shown = computed(() =>
   props.labels.map((l) => ({
-    lines: wrapped(l.text, 2 * l.room * props.s),
+    lines: wrapped(
+      l.text,
+      2 * l.room * props.s,
+      // One line where nothing is known of the height; what stands below takes one too.
+      l.high === undefined
+        ? 1
+        : Math.floor((2 * l.high * props.s) / lineHigh) - (props.below?.[l.part] ? 1 : 0),
+    ),
     x: l.at.x * props.s,
     y: l.at.y * props.s,
     below: props.below?.[l.part] ?? '',
