@@ -186,7 +186,7 @@ func (w *window) reach(selector string) {
 				return true
 			}
 			if time.Since(from) > least && so() {
-				break
+				return there() // it may have come since it was asked for
 			}
 		}
 		return false
