@@ -69,7 +69,7 @@ func TestNothingSeriousForAxe(t *testing.T) {
 			w.see(test("table-says"), "")
 			run("table")
 			for _, station := range job.Stations() {
-				// A window of its own: all of them together outlast the patience of one.
+				// A window of its own: on a slow machine all of them together outlast one.
 				w = openIn(t, browser(t), p, "/", 1280, 800)
 				w.MustEval(`(lamp) => localStorage.setItem('yellow-parcel-light', lamp)`, lamp)
 				w.goTo(at + station.ID + "/" + station.Drawers[0].ID)

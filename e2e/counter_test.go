@@ -143,3 +143,33 @@ func TestDrawersHaveAddresses(t *testing.T) {
 	shown("finish")
 	w.quiet()
 }
+
+// Where many numbers change at a time, what they were takes only the room that the numbers leave.
+func TestNumbersChangeTogether(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	for _, wide := range []int{1280, 1024, 820} {
+		w := openIn(t, browser(t), p, "/", wide, 800)
+		w.openJob("Meteor-night thanks, square")
+		for _, side := range []string{"30", "5 1/2", "28 63/64"} {
+			w.fill("field-card.width", side)
+			w.waitFor("no number to run into the next one while others change", func() (string, bool) {
+				bad := w.MustEval(`() => {
+					const all = [...document.querySelectorAll('.strip li')]
+					if (all.filter((li) => li.querySelector('.was')).length < 3) return 'too few have changed'
+					return all.filter((li) => {
+						const text = document.createRange()
+						text.selectNodeContents(li.querySelector('.value'))
+						return text.getBoundingClientRect().right > li.getBoundingClientRect().right
+					}).map((li) => li.textContent.trim()).join('; ')
+				}`).Str()
+				if bad != "" && !strings.HasPrefix(bad, "too few") {
+					t.Fatalf("%d wide, %s: %s run into the next one", wide, side, bad)
+				}
+				return bad, bad == ""
+			})
+		}
+		w.saved()
+		w.quiet()
+	}
+}

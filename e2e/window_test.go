@@ -34,7 +34,7 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 	if err != nil {
 		t.Fatal(err)
 	}
-	w := &window{Page: page.Timeout(3 * time.Minute).WithPanic(func(v any) { t.Fatal(v) }), t: t, program: p}
+	w := &window{Page: page.Timeout(10 * time.Minute).WithPanic(func(v any) { t.Fatal(v) }), t: t, program: p}
 	t.Cleanup(func() { _ = page.Close() })
 	if err := w.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: width, Height: height, DeviceScaleFactor: 1}); err != nil {
 		t.Fatal(err)

@@ -104,16 +104,23 @@ a:focus-visible {
 .label {
   font-size: var(--size-note);
   color: var(--strip-soft);
+  white-space: nowrap;
 }
+/* What was there before takes the room that is left: it is cut short before a number is. */
 .was {
   grid-row: 1;
   grid-column: 2;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 1;
+  overflow: hidden;
+  word-break: break-all;
   font-size: var(--size-small);
   color: var(--strip-soft);
-  white-space: nowrap;
 }
 .value {
   grid-column: 1 / -1;
+  min-width: min-content;
   font-size: var(--size-number);
   font-weight: 650;
   white-space: nowrap;

@@ -63,11 +63,15 @@ ul {
   margin: 0;
   padding: 0;
 }
+.list {
+  display: grid;
+  gap: var(--gap);
+}
 .list li {
   display: grid;
   grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1fr) 32px;
   gap: var(--gap);
-  align-items: center;
+  align-items: start;
 }
 .rungs {
   font-size: var(--size-note);
