@@ -61,8 +61,15 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 	return w
 }
 
+// goTo loads a page. A hand takes longer to go there than what it typed before takes to be
+// saved: where a slow machine is still at it, that is waited for.
 func (w *window) goTo(path string) {
 	w.t.Helper()
+	for end := time.Now().Add(patience); time.Now().Before(end); time.Sleep(15 * time.Millisecond) {
+		if saving, _, err := w.Has(test("state") + `[data-state=saving]`); err != nil || !saving {
+			break
+		}
+	}
 	if err := w.Navigate(w.program.url + path); err != nil {
 		w.t.Fatal(err)
 	}
