@@ -1,8 +1,10 @@
 package e2e
 
 import (
+	"fmt"
 	"testing"
 
+	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
 )
@@ -12,8 +14,12 @@ import (
 // is opened once more, as a hand would.
 func (w *window) choose(list, name string) {
 	w.t.Helper()
-	w.reach(test(list) + " .v-field")
+	w.reach(test(list) + " :is(.v-field, select)")
 	w.waitFor(name+" to be chosen from "+list, func() (string, bool) {
+		if plain, err := w.Elements(test(list) + " select"); err == nil && len(plain) > 0 {
+			err := plain[0].Select([]string{"^" + name}, true, rod.SelectorTypeRegex)
+			return fmt.Sprint(err), err == nil
+		}
 		if shut, err := w.Elements(test(list) + " [aria-expanded=false]"); err == nil && len(shut) > 0 {
 			w.click(test(list) + " .v-field")
 		}

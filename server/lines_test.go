@@ -24,6 +24,7 @@ import (
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 	"yellowparcel/device"
+	"yellowparcel/internal/race"
 	"yellowparcel/store"
 )
 
@@ -262,6 +263,7 @@ func TestAnswersAreCompressed(t *testing.T) {
 // machine: TestFigures of e2e measures it. Here it is held to what a busy one under
 // the race detector does.
 func TestLongListIsListed(t *testing.T) {
+	race.Alone(t)
 	s := newSite(t)
 	line := store.Line{Of: "x", Line: plan.Line(demo.Jobs()[0], demo.Shop())}
 	for range 1000 {

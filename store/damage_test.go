@@ -14,6 +14,7 @@ import (
 
 	"yellowparcel/core/job"
 	"yellowparcel/demo"
+	"yellowparcel/internal/race"
 )
 
 // openDamaged opens a directory whose database is damaged or lost.
@@ -108,6 +109,7 @@ func spoil(r *rand.Rand, body []byte) (_ []byte, how string) {
 // be damaged. What is told to be whole is what was acknowledged, the damaged file is kept,
 // and together with the backup every job is there.
 func TestDamagedFiles(t *testing.T) {
+	race.Alone(t)
 	dir, of, backup := toDamage(t)
 	clean, err := os.ReadFile(filepath.Join(dir, fileName))
 	if err != nil {
@@ -176,6 +178,7 @@ func TestDamagedFiles(t *testing.T) {
 }
 
 func TestWhatIsLeftAndTheBackupAlone(t *testing.T) {
+	race.Alone(t)
 	dir, of, backup := toDamage(t)
 	path := filepath.Join(dir, fileName)
 	clean, err := os.ReadFile(path)
@@ -242,6 +245,7 @@ func count(t *testing.T, s *Store) (n int) {
 // A database that was there and is not any more, or is empty, is said, and not begun anew
 // in silence.
 func TestLostDatabase(t *testing.T) {
+	race.Alone(t)
 	for name, lose := range map[string]func(path string) error{
 		"missing": os.Remove,
 		"empty":   func(path string) error { return os.Truncate(path, 0) },
@@ -301,6 +305,7 @@ func TestRepairThatIsBrokenOff(t *testing.T) {
 
 // A shelf that is whole is salvaged with the jobs; one that is not comes from the backup.
 func TestShelfOfADamagedFile(t *testing.T) {
+	race.Alone(t)
 	for _, whole := range []bool{true, false} {
 		dir, _, backup := toDamage(t)
 		s := open(t, dir)

@@ -14,6 +14,7 @@ import (
 
 	"yellowparcel/core/job"
 	"yellowparcel/demo"
+	"yellowparcel/internal/race"
 )
 
 // busy is a store with jobs that are removed, archived, of odd names, with a history, and
@@ -59,6 +60,7 @@ func imported(s *Store, body []byte, replace bool) (Came, error) {
 // Everything goes out in one open file and comes in on another machine without a loss: what
 // that one writes is the same file, to the byte.
 func TestEverythingInOneFile(t *testing.T) {
+	race.Alone(t)
 	here := busy(t)
 	file := exported(t, here)
 	for _, with := range []struct {
@@ -86,6 +88,7 @@ func TestEverythingInOneFile(t *testing.T) {
 
 // Only what is missing or older here is taken, and what a job was before is a step back.
 func TestReadInWhatIsMissing(t *testing.T) {
+	race.Alone(t)
 	here := busy(t)
 	file := exported(t, here)
 	later := here.now().Add(time.Hour)
@@ -180,6 +183,7 @@ func rewritten(t *testing.T, file []byte, change func(name string, body []byte) 
 
 // What cannot be read in is refused with where and why, and changes nothing.
 func TestFilesThatCannotBeReadIn(t *testing.T) {
+	race.Alone(t)
 	s := busy(t)
 	file := exported(t, s)
 	edit := func(of string, change func([]byte) []byte) []byte {

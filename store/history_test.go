@@ -11,6 +11,7 @@ import (
 	"yellowparcel/core/field"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
+	"yellowparcel/internal/race"
 )
 
 type (
@@ -58,6 +59,7 @@ func TestTypingIsOneState(t *testing.T) {
 // However long a job is worked on, its history stays within its bound, begins where it began
 // and ends where it is, and lies the closer the newer it is.
 func TestHistoryIsBounded(t *testing.T) {
+	race.Alone(t)
 	s := seeded(t, t.TempDir())
 	at := time.Date(2026, 1, 1, 9, 0, 0, 0, time.UTC)
 	s.now = func() time.Time { return at }

@@ -11,6 +11,7 @@ import (
 	"yellowparcel/core/job"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
+	"yellowparcel/internal/race"
 )
 
 // Lines stand beside their jobs; a body that was changed behind the program's back
@@ -136,6 +137,7 @@ func TestUnknownIsKept(t *testing.T) {
 
 // Listing ten thousand jobs reads lines, and plans nothing.
 func TestListIsQuick(t *testing.T) {
+	race.Alone(t)
 	s := open(t, t.TempDir())
 	line := Line{"now", plan.Line(demo.Jobs()[5], demo.Shop())}
 	for _, j := range demo.Jobs() {

@@ -10,6 +10,7 @@ import (
 	"testing"
 
 	"yellowparcel/core/measure"
+	"yellowparcel/internal/race"
 )
 
 // madeBy is a directory with a database that the program of a form made, with its sample
@@ -40,6 +41,7 @@ func madeBy(t *testing.T, form int) string {
 // and paper is there, what it says of the card and the envelope paper is the same, and what
 // no program knows is kept.
 func TestEveryFormThatEverWas(t *testing.T) {
+	race.Alone(t)
 	knows, err := knownForm()
 	if err != nil {
 		t.Fatal(err)

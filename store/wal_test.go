@@ -7,6 +7,8 @@ import (
 	"os"
 	"path/filepath"
 	"testing"
+
+	"yellowparcel/internal/race"
 )
 
 // killed is a copy of the files of a store that is at work: what a kill leaves. Its log holds
@@ -49,6 +51,7 @@ func TestLogOfAKill(t *testing.T) {
 // changes in it. Only what is damaged in the very last change looks like one that was never
 // finished.
 func TestDamagedLog(t *testing.T) {
+	race.Alone(t)
 	dir, last := killed(t, 12)
 	path := filepath.Join(dir, fileName+"-wal")
 	clean, err := os.ReadFile(path)

@@ -108,9 +108,7 @@ var diamondWays = []blank.WayID{blank.PairWay, blank.CornerWay, blank.CentreWay,
 // Whatever is wished for an envelope, the engine finds in its drawing what the
 // sums promise: none of them is refused.
 func TestEveryWishIsAccepted(t *testing.T) {
-	if race.Watches {
-		t.Skip("the same sums run without the race detector")
-	}
+	race.Alone(t)
 	t.Parallel()
 	r := rand.New(rand.NewPCG(1, 2))
 	tick := measure.Inch / 16

@@ -58,7 +58,7 @@ func trial(t *testing.T, seed, i uint64) (steps int, took time.Duration, passes 
 // Whatever passes the check is planned within a bound, without a panic, and
 // holds no number that is none and no list that is null.
 func TestEveryPlanIsBoundedAndWhole(t *testing.T) {
-	const shares, each = 4, 500
+	const shares, each = 4, 200
 	var most [shares]int
 	t.Run("shares", func(t *testing.T) {
 		for share := range uint64(shares) {
@@ -131,15 +131,24 @@ func TestHairOfALayer(t *testing.T) {
 	}
 }
 
-// Who leaves is not worked for any longer.
+// Who leaves is not worked for any longer: that takes a hundredth of a whole plan. What else
+// the machine does is no fault of it: the least of ten counts.
 func TestNobodyWaits(t *testing.T) {
-	ctx, cancel := context.WithCancel(context.Background())
+	gone, cancel := context.WithCancel(context.Background())
 	cancel()
-	began := time.Now()
-	if _, err := plan.MakeFor(ctx, demo.Jobs()[0], demo.Shop(), ""); !errors.Is(err, context.Canceled) {
-		t.Errorf("a plan that nobody waits for ends with %v", err)
+	least := func(ctx context.Context, want error) (least time.Duration) {
+		for range 10 {
+			began := time.Now()
+			if _, err := plan.MakeFor(ctx, demo.Jobs()[0], demo.Shop(), ""); !errors.Is(err, want) {
+				t.Errorf("the plan ends with %v, not %v", err, want)
+			}
+			if took := time.Since(began); least == 0 || took < least {
+				least = took
+			}
+		}
+		return least
 	}
-	if took := time.Since(began); took > 50*time.Millisecond {
-		t.Errorf("it takes %v", took)
+	if nobody, whole := least(gone, context.Canceled), least(context.Background(), nil); nobody > whole/100 {
+		t.Errorf("it takes %v, a whole plan %v", nobody, whole)
 	}
 }

@@ -14,7 +14,6 @@ import (
 	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
-	"yellowparcel/internal/race"
 )
 
 const mm = measure.Millimetre
@@ -132,9 +131,6 @@ func TestReliefOfAJob(t *testing.T) {
 // Remedies: each brings the verdict that it promises, and is undone by taking
 // the old job.
 func TestRemediesKeepTheirPromise(t *testing.T) {
-	if race.Watches {
-		t.Skip("the same sums run without the race detector")
-	}
 	t.Parallel()
 	j, shop := moon(t)
 	cards := map[string]job.Job{"moon": j}

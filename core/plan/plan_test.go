@@ -16,7 +16,6 @@ import (
 	"yellowparcel/core/say"
 	"yellowparcel/demo"
 	"yellowparcel/internal/anyjob"
-	"yellowparcel/internal/race"
 )
 
 const in = measure.Inch
@@ -219,9 +218,6 @@ func TestCheckNamesEveryField(t *testing.T) {
 // Any job that passes Check makes a plan that can be sent and that hangs
 // together; the same job makes the same plan.
 func TestPlansHangTogether(t *testing.T) {
-	if race.Watches {
-		t.Skip("the same sums run without the race detector")
-	}
 	t.Parallel()
 	rng := rand.New(rand.NewPCG(7, 8))
 	pick := func(n int) int { return rng.IntN(n) }

@@ -13,15 +13,11 @@ import (
 	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
-	"yellowparcel/internal/race"
 )
 
 // Every thing of the table can be laid on every sample card, twice, and weighs
 // what it says.
 func TestAddEveryThing(t *testing.T) {
-	if race.Watches {
-		t.Skip("the same sums run without the race detector")
-	}
 	t.Parallel()
 	shop := demo.Shop()
 	for _, j := range demo.Jobs() {

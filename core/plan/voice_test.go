@@ -15,7 +15,6 @@ import (
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
 	"yellowparcel/internal/anyjob"
-	"yellowparcel/internal/race"
 )
 
 // oneWord are stretches that a reader takes in as one: sizes, numbers with their unit, and
@@ -135,9 +134,6 @@ func texts(v reflect.Value, in reflect.Type, field string, say func(in reflect.T
 // Everything that a plan says follows the voice of the program: short sentences, short
 // notes, short labels, plain numbers.
 func TestPlansFollowTheVoice(t *testing.T) {
-	if race.Watches {
-		t.Skip("the same sums run without the race detector")
-	}
 	r := rand.New(rand.NewPCG(14, 1))
 	told, never := map[string]string{}, unwanted(t, "plan")
 	for i := range 240 {

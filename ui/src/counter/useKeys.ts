@@ -6,7 +6,7 @@ import { useLamp } from '../theme'
 /** Whether keys are taken by what has the focus: something is typed or chosen there. */
 const taken = (at: EventTarget | null) =>
   at instanceof Element &&
-  at.closest('input, textarea, [role=combobox], [role=listbox], [role=menu]') !== null
+  at.closest('input, textarea, select, [role=combobox], [role=listbox], [role=menu]') !== null
 
 /** The keys that hold on every page, and those of this one. */
 export function useKeys(own: Record<string, (e: KeyboardEvent) => void>) {

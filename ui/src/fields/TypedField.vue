@@ -1,73 +1,28 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 
-import { useLit } from '../drawing/useLit'
-import { useShop } from '../job/useShop'
-import { markAll } from './events'
 import ExactMark from './ExactMark.vue'
-import type { FieldsInHand } from './useFields'
+import { useTyped, type Typed } from './useTyped'
 
-/**
- * A field of a job, of the shelf or of the rules, whatever is typed or chosen in it. What
- * it is called, what it is chosen from and what is wrong with it the program says.
- */
+/** A field of a job, of the shelf or of the rules, whatever is typed or chosen in it. */
 const props = withDefaults(
-  defineProps<{
-    of: FieldsInHand
-    path: string
-    /** A large number with its label, a cell of a table, or a name that can be written over. */
-    as?: 'row' | 'cell' | 'name'
-    /** What it is called here, where the program's own word says too little or too much. */
-    label?: string
-    note?: string
-    placeholder?: string
-    /** What tests find it by; its path where nothing is said. */
-    name?: string
-  }>(),
+  defineProps<
+    Typed & {
+      /** A large number with its label, one that what stands beside it names, or a name that can be written over. */
+      as?: 'row' | 'cell' | 'name'
+      note?: string
+    }
+  >(),
   { as: 'row', label: undefined, note: undefined, placeholder: undefined, name: undefined },
 )
 
-const bigStep = 8
-
-const { items } = useShop()
-const input = computed(() => props.of.inputAt(props.path))
-const kind = computed(() => input.value?.kind ?? 'word')
-const called = computed(() => props.label ?? input.value?.label ?? '')
-const text = computed(() => props.of.textOf(props.path))
-const problem = computed(() => props.of.problemOf(props.path))
-const hint = computed(() => props.note ?? input.value?.note ?? '')
-// Only what the program itself wrote is in the shop's unit.
-const unit = computed(() => (text.value === input.value?.text ? (input.value.unit ?? '') : ''))
-const test = computed(() => props.name ?? `field-${props.path}`)
-// Every answer brings every field anew: what is drawn goes by texts, which stay the same.
-const list = computed(() => input.value?.list ?? '')
-const options = computed(() => items(list.value))
-const exact = computed(() => input.value?.exact ?? '')
-const messages = computed(() => (problem.value || !hint.value || props.as !== 'row' ? [] : [hint.value]))
-const stepped = computed(() => ['length', 'weight', 'count'].includes(kind.value))
-
-// Its line on the drawing lights up while it is edited or pointed at, and the other way round.
-const { lit, light, dim } = useLit()
-const focused = ref(false)
-function entered(e: FocusEvent) {
-  focused.value = true
-  light(props.path)
-  if (props.as === 'row') markAll(e)
-}
-function left() {
-  focused.value = false
-  dim(props.path)
-  props.of.leave(props.path)
-}
-
-function press(e: KeyboardEvent) {
-  if (!stepped.value || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return
-  e.preventDefault()
-  const size = e.shiftKey ? bigStep : 1
-  props.of.step(props.path, e.key === 'ArrowUp' ? size : -size)
-}
-
-const choose = (id: string | null) => props.of.set(props.path, id ?? '')
+const typed = useTyped(props, () => props.as === 'row')
+const { kind, called, text, problem, unit, test, list, options, exact, chosen } = typed
+const { lit, light, dim, focused, entered, left, press, choose } = typed
+const messages = computed(() => {
+  const hint = props.note ?? typed.hint.value
+  return problem.value || !hint || props.as !== 'row' ? [] : [hint]
+})
 </script>
 
 <template>
@@ -90,7 +45,7 @@ const choose = (id: string | null) => props.of.set(props.path, id ?? '')
     @update:model-value="choose($event.join(','))"
   />
   <v-select
-    v-else-if="kind === 'choice' || kind === 'flag'"
+    v-else-if="chosen"
     :model-value="text"
     :items="options"
     :label="as === 'cell' ? undefined : called"

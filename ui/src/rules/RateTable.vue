@@ -2,7 +2,7 @@
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 
-import TypedField from '../fields/TypedField.vue'
+import TableCell from '../fields/TableCell.vue'
 import { useShop } from '../job/useShop'
 
 /** What a postal service charges, as the maker wrote it down. */
@@ -26,13 +26,9 @@ const card = computed(() => {
         An example, its prices are made up: put your own in their place.
       </p>
       <p class="head">
-        <TypedField :of="shelf" :path="`${card.path}.name`" as="cell" class="wide" />
-        <label
-          >written down <TypedField :of="shelf" :path="`${card.path}.dated`" as="cell" class="day"
-        /></label>
-        <label
-          >currency <TypedField :of="shelf" :path="`${card.path}.currency`" as="cell" class="day"
-        /></label>
+        <TableCell :of="shelf" :path="`${card.path}.name`" class="wide" />
+        <label>written down <TableCell :of="shelf" :path="`${card.path}.dated`" class="day" /></label>
+        <label>currency <TableCell :of="shelf" :path="`${card.path}.currency`" class="day" /></label>
         <v-btn
           v-if="card.card.example"
           variant="outlined"
@@ -53,24 +49,17 @@ const card = computed(() => {
         <tbody>
           <tr v-for="(r, k) in card.card.rates" :key="k" data-test="rate">
             <td class="words">
-              <TypedField
+              <TableCell
                 :of="shelf"
                 :path="`${card.path}.rates.${k}.class`"
-                as="cell"
                 :label="`Class of price ${k + 1}`"
               />
             </td>
             <td>
               <span v-if="r.surcharge" class="soft">surcharge</span>
-              <TypedField
-                v-else
-                :of="shelf"
-                :path="`${card.path}.rates.${k}.upTo`"
-                as="cell"
-                placeholder="any"
-              />
+              <TableCell v-else :of="shelf" :path="`${card.path}.rates.${k}.upTo`" placeholder="any" />
             </td>
-            <td><TypedField :of="shelf" :path="`${card.path}.rates.${k}.cents`" as="cell" /></td>
+            <td><TableCell :of="shelf" :path="`${card.path}.rates.${k}.cents`" /></td>
             <td>
               <v-btn
                 :icon="mdiClose"

@@ -4,7 +4,7 @@ import { ref } from 'vue'
 
 import type { RulePage } from '../api/client'
 import PickRow from '../fields/PickRow.vue'
-import TypedField from '../fields/TypedField.vue'
+import TableCell from '../fields/TableCell.vue'
 import { useShop } from '../job/useShop'
 
 /** Limits to read, or to edit, add and remove where they are one's own, under their path. */
@@ -38,17 +38,11 @@ async function add() {
       <tr v-for="(l, i) in lines" :key="i" data-test="rule">
         <th scope="row" class="words">{{ l.label }}</th>
         <template v-if="l.path && !l.flag">
-          <td><TypedField :of="shelf" :path="`${l.path}min`" as="cell" placeholder="–" /></td>
-          <td><TypedField :of="shelf" :path="`${l.path}max`" as="cell" placeholder="–" /></td>
+          <td><TableCell :of="shelf" :path="`${l.path}min`" placeholder="–" /></td>
+          <td><TableCell :of="shelf" :path="`${l.path}max`" placeholder="–" /></td>
         </template>
         <td v-else-if="l.flag" colspan="2">
-          <TypedField
-            v-if="l.path"
-            :of="shelf"
-            :path="`${l.path}${l.min ? 'min' : 'max'}`"
-            as="cell"
-            :label="l.label"
-          />
+          <TableCell v-if="l.path" :of="shelf" :path="`${l.path}${l.min ? 'min' : 'max'}`" :label="l.label" />
           <template v-else>must be: {{ l.min || l.max }}</template>
         </td>
         <template v-else>
@@ -73,10 +67,17 @@ async function add() {
   </v-table>
   <form v-if="path" class="add" @submit.prevent="add">
     <PickRow v-model="measure" label="Add a limit" :name="`measure-${name}`" :choices="choices('measures')" />
-    <v-text-field v-model="least" label="Least" maxlength="40" :data-test="`least-${name}`" />
+    <v-text-field
+      v-model="least"
+      label="Least"
+      persistent-placeholder
+      maxlength="40"
+      :data-test="`least-${name}`"
+    />
     <v-text-field
       v-model="most"
       label="Most"
+      persistent-placeholder
       placeholder="or yes or no"
       maxlength="40"
       :data-test="`most-${name}`"

@@ -8,6 +8,7 @@ import SaveLine from '../counter/SaveLine.vue'
 import WhyBar from '../counter/WhyBar.vue'
 import NoteList from '../fields/NoteList.vue'
 import PickRow from '../fields/PickRow.vue'
+import TableCell from '../fields/TableCell.vue'
 import TypedField from '../fields/TypedField.vue'
 import PageHeader from '../front/PageHeader.vue'
 import { useShop } from '../job/useShop'
@@ -148,7 +149,7 @@ async function pickFile(files: File | File[] | null) {
       <dl v-if="page.own >= 0" class="about edit">
         <template v-for="a in about" :key="a">
           <dt>{{ shelf.inputAt(`${page.path}${a}`)?.label }}</dt>
-          <dd><TypedField :of="shelf" :path="`${page.path}${a}`" as="cell" placeholder="not known" /></dd>
+          <dd><TableCell :of="shelf" :path="`${page.path}${a}`" placeholder="not known" /></dd>
         </template>
       </dl>
       <dl v-else class="about">
@@ -264,8 +265,11 @@ h1 {
 .about dd {
   margin: 0;
 }
+.edit {
+  align-items: baseline;
+  max-width: 640px;
+}
 .edit :deep(input) {
-  width: min(100%, 520px);
   text-align: left;
 }
 .class {

@@ -3,7 +3,7 @@ import { mdiFileExportOutline } from '@mdi/js'
 import { computed, ref } from 'vue'
 
 import { writeFile } from '../api/files'
-import TypedField from '../fields/TypedField.vue'
+import TableCell from '../fields/TableCell.vue'
 import { useShop } from '../job/useShop'
 
 interface Entry {
@@ -33,6 +33,10 @@ const shelf = useShop()
 /** What a cell says that holds nothing. */
 const empty = (cell: string) => (cell === 'have' ? 'not counted' : cell === 'holds' ? 'anything' : '')
 
+/** Numbers stand to the right, under their name. */
+const number = (cell: string) =>
+  !['word', 'choice', 'choices', 'flag'].includes(shelf.inputAt(`${props.list}.0.${cell}`)?.kind ?? 'word')
+
 const pick = ref<HTMLInputElement>()
 async function readFile(e: Event) {
   const input = e.target as HTMLInputElement
@@ -55,7 +59,9 @@ const rows = computed(() =>
       <thead>
         <tr>
           <th scope="col">Name</th>
-          <th v-for="c in columns" :key="c" scope="col">{{ c }}</th>
+          <th v-for="(c, i) in columns" :key="c" scope="col" :class="{ number: number(cells[i]!) }">
+            {{ c }}
+          </th>
           <th></th>
         </tr>
       </thead>
@@ -67,19 +73,19 @@ const rows = computed(() =>
           :data-test="`shelf-${list}-${at}`"
         >
           <td>
-            <TypedField
+            <TableCell
               :of="shelf"
               :path="`${list}.${at}.name`"
-              as="name"
+              title
               class="name"
               label="Name"
               :name="`name-${list}-${at}`"
             />
           </td>
           <td v-for="c in cells" :key="c" :class="c">
-            <TypedField :of="shelf" :path="`${list}.${at}.${c}`" as="cell" :placeholder="empty(c)" />
+            <TableCell :of="shelf" :path="`${list}.${at}.${c}`" :placeholder="empty(c)" />
           </td>
-          <td>
+          <td class="does">
             <v-btn size="small" @click="shelf.set(`${list}.${at}.off`, entry.off ? 'no' : 'yes')">{{
               entry.off ? 'Restore' : 'Remove'
             }}</v-btn>
@@ -144,6 +150,12 @@ section {
   font-weight: 500;
   color: var(--soft);
 }
+.shelf-table th.number {
+  text-align: right;
+}
+.does {
+  white-space: nowrap;
+}
 .acts {
   display: flex;
   gap: var(--near);
@@ -155,13 +167,10 @@ section {
   opacity: 0.7;
 }
 .name {
-  min-width: 130px;
+  min-width: 210px;
 }
 .off .name {
   text-decoration: line-through;
-}
-.wide .name {
-  min-width: 210px;
 }
 .wide :deep(.v-select) {
   min-width: 118px;
