@@ -8,16 +8,6 @@ import (
 	"github.com/go-rod/rod/lib/proto"
 )
 
-// station opens a station of a job.
-func (w *window) station(job, name string) string {
-	w.t.Helper()
-	w.goTo("/")
-	at := strings.TrimSuffix(w.openJob(job), "card")
-	w.goTo(at + name)
-	w.see(test("headline"), "")
-	return at
-}
-
 // The cut plan: sheets to take, cuts in order with the trimmer's setting, drawn
 // to scale and numbered, what is left and what it still makes.
 func TestCutPlan(t *testing.T) {

@@ -79,6 +79,28 @@ func (w *window) goTo(path string) {
 	w.MustEval(`() => document.fonts.ready.then(() => true)`)
 }
 
+// within goes to another page of the program that is open, as one of its links does: it is not
+// loaded anew.
+func (w *window) within(path string) {
+	w.t.Helper()
+	w.MustEval(`(path) => {
+		if (path === location.pathname) return
+		history.pushState({}, '', path)
+		dispatchEvent(new PopStateEvent('popstate'))
+	}`, path)
+}
+
+// station opens a station of a job, or one of its drawers.
+func (w *window) station(job, name string) string {
+	w.t.Helper()
+	w.within("/")
+	at := strings.TrimSuffix(w.openJob(job), "card")
+	w.within(at + name)
+	w.await(`.drawers[aria-label="Drawers of ` + strings.Split(name, "/")[0] + `"]`)
+	w.see(test("headline"), "")
+	return at
+}
+
 // openJob opens the job of that name from the list and returns its address.
 func (w *window) openJob(name string) string {
 	w.t.Helper()
