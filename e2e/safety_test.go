@@ -306,3 +306,54 @@ func TestNothingRunsOffANarrowPage(t *testing.T) {
 	}
 	w.quiet()
 }
+
+// What was typed last is kept though its answer was still awaited when the page was left: by a
+// link of the program, or for good.
+func TestWhatWasTypedLastIsKept(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	at := w.station("Meteor-night thanks, square", "card/base")
+	for _, way := range []struct {
+		wide  string
+		leave func()
+	}{
+		{"6 1/4", func() { w.within("/") }},
+		{"6 1/2", func() { w.goToNow("/help") }},
+	} {
+		w.saved()
+		stop := w.cutOff("/api/plan", http.MethodPost) // no answer comes
+		w.fill("field-card.width", way.wide)
+		w.see(test("state"), "not saved")
+		way.leave()
+		stop()
+		v := open(t, p, at+"card/base")
+		v.see(test("ticket-card"), way.wide+" × 5 3/8")
+		w.goToNow(at + "card/base")
+		w.see(test("ticket-card"), way.wide+" × 5 3/8")
+	}
+	// An act after an act, all of them unanswered, and what cannot be used among them.
+	w.saved()
+	stop := w.cutOff("/api/plan", http.MethodPost)
+	w.fill("field-card.width", "7")
+	w.fill("field-card.height", "5 1")
+	w.fill("field-card.height", "5 1/")
+	w.fill("name", "Moon, once more")
+	w.see(test("state"), "not saved")
+	w.within("/")
+	stop()
+	w.see(test("job"), "Moon, once more")
+	w.goToNow(at + "card/base")
+	w.see(test("ticket-card"), "7 × 5")
+	w.saved()
+	// One that is on its way, and is answered when nobody is there any more.
+	b := newBetween(t, p)
+	v := through(t, p, b, at+"card/base")
+	v.see(test("ticket-card"), "7 × 5")
+	b.held("POST plan")
+	v.fill("field-card.width", "6 3/4")
+	v.see(test("state"), "saving")
+	v.within("/")
+	b.letGo()
+	w.see(test("ticket-card"), "6 3/4 × 5")
+}

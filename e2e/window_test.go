@@ -70,6 +70,12 @@ func (w *window) goTo(path string) {
 			break
 		}
 	}
+	w.goToNow(path)
+}
+
+// goToNow loads a page, whatever is on its way.
+func (w *window) goToNow(path string) {
+	w.t.Helper()
 	if err := w.Navigate(w.program.url + path); err != nil {
 		w.t.Fatal(err)
 	}

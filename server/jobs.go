@@ -95,6 +95,9 @@ func (s *Server) jobRoutes() {
 			Body struct {
 				Version int64   `json:"version" minimum:"0"`
 				Job     job.Job `json:"job"`
+				// Edits are carried out on the job first: what a window did last, and left before
+				// it had its answer. What cannot be used is left out.
+				Edits []field.Edit `json:"edits,omitempty" maxItems:"300"`
 			}
 		},
 		) (*jobOut, error) {
@@ -105,15 +108,16 @@ func (s *Server) jobRoutes() {
 			if problems := plan.Check(in.Body.Job, shop.Shop); len(problems) > 0 {
 				return nil, refuse("body.job", problems)
 			}
-			line := s.line(in.Body.Job, shop)
+			j, _ := plan.Apply(in.Body.Job, shop.Shop, in.Body.Edits)
+			line := s.line(j, shop)
 			var saved store.Job
 			if in.Body.Version == 0 && !store.ValidID(in.ID) {
 				return nil, huma.Error404NotFound("A new job needs an ID that the program gave: start a card from the list of jobs.")
 			}
 			if in.Body.Version == 0 {
-				saved, err = s.store.AddJob(ctx, in.ID, in.Body.Job, line)
+				saved, err = s.store.AddJob(ctx, in.ID, j, line)
 			} else {
-				saved, err = s.store.SaveJob(ctx, in.ID, in.Body.Version, in.Body.Job, line)
+				saved, err = s.store.SaveJob(ctx, in.ID, in.Body.Version, j, line)
 			}
 			if err != nil {
 				return nil, s.failed(err)

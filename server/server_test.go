@@ -140,6 +140,16 @@ func TestSavesCarryVersions(t *testing.T) {
 	if now := s.first(); now.Job.Name != "Mine" {
 		t.Errorf("the job is now %q", now.Job.Name)
 	}
+	// A window that is left without an answer sends what it did last along; what cannot be used
+	// is left out.
+	edits := []field.Edit{{Act: field.Type, Path: "card.width", Text: "6 1/4"}, {Act: field.Type, Path: "card.height", Text: "5 1/"}, {Act: field.Type, Path: "name", Text: "Last"}}
+	body := map[string]any{"version": saved.Version, "job": mine, "edits": edits}
+	if status := s.ask("PUT", "/api/jobs/"+j.ID, body, &saved); status != 200 || saved.Job.Name != "Last" || saved.Job.Card.Width != 25*measure.Inch/4 || saved.Job.Card.Height != mine.Card.Height {
+		t.Errorf("a save with edits: %d, %+v", status, saved.Job.Card)
+	}
+	if now := s.first(); now.Job.Name != "Last" {
+		t.Errorf("the job is now %q", now.Job.Name)
+	}
 	mine.Card.Fold = "fan"
 	if status := s.ask("PUT", "/api/jobs/"+j.ID, saveJob{saved.Version, mine}, &p); status != 422 || p.Errors[0].Location != "body.job.card.fold" {
 		t.Errorf("a job folded like a fan: %d %+v", status, p)

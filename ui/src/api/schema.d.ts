@@ -2235,6 +2235,7 @@ export interface components {
             why?: string;
         };
         SaveJobRequest: {
+            edits?: components["schemas"]["Edit"][];
             job: components["schemas"]["Job"];
             /** Format: int64 */
             version: number;

@@ -36,6 +36,7 @@ export function useJob(asked: string, open: Ref<string>) {
   const saving = useSaving(asked, {
     job: () => planning.job.value,
     busy: () => planning.busy || planning.unanswered.value > 0,
+    unfinished: planning.unfinished,
     async show(stored) {
       typing.clear()
       await planning.act({ put: stored.job, stored })

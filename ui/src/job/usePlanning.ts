@@ -28,6 +28,9 @@ export interface Stored {
 /** One act on the job: edits, or a whole job put in its place; with its version when it comes from the store. */
 export type Act = { edits: Edit[] } | { put: Job; stored?: Stored }
 
+/** How many edits the program takes at a time. */
+export const mostEdits = 300
+
 interface On {
   /** The drawer that is open: what only others show is not asked for. */
   open: () => string
@@ -57,6 +60,7 @@ export function usePlanning(on: On) {
   const undoable = ref({ undo: false, redo: false })
   const history = new History()
   const waiting: Act[] = []
+  let flying: Act[] = [] // what was sent and has no answer yet
   let planning = false
   let closed = false
 
@@ -70,22 +74,30 @@ export function usePlanning(on: On) {
     if (planning) return
     planning = true
     while (waiting.length > 0 && !closed) {
-      const acts = waiting.splice(0)
-      if (await answer(acts)) {
-        unanswered.value -= acts.length
+      flying = waiting.splice(0, atATime())
+      if (await answer(flying)) {
+        unanswered.value -= flying.length
+        flying = []
         continue
       }
-      waiting.unshift(...acts)
+      waiting.unshift(...flying)
+      flying = []
       await later()
     }
     planning = false
     on.settled()
   }
 
-  /** Sends acts; false when the program could not be reached. */
-  async function answer(acts: Act[]): Promise<boolean> {
-    const before = job.value
-    let from = before
+  /** How many of the acts that wait go together. */
+  function atATime() {
+    let edits = 0
+    const over = waiting.findIndex((a) => (edits += 'edits' in a ? a.edits.length : 0) > mostEdits)
+    return over < 0 ? waiting.length : Math.max(1, over)
+  }
+
+  /** Acts as one: the job that they begin from and what is done to it; whether it was put there, and is stored. */
+  function together(acts: Act[]) {
+    let from = job.value
     let edits: Edit[] = []
     let put = false
     let stored: Stored | undefined
@@ -93,6 +105,13 @@ export function usePlanning(on: On) {
       if ('put' in a) [from, edits, put, stored] = [a.put, [], true, a.stored]
       else edits.push(...a.edits)
     }
+    return { from, edits, put, stored }
+  }
+
+  /** Sends acts; false when the program could not be reached. */
+  async function answer(acts: Act[]): Promise<boolean> {
+    const before = job.value
+    const { from, edits, put, stored } = together(acts)
     if (!from) return true
     const {
       data: text,
@@ -104,8 +123,8 @@ export function usePlanning(on: On) {
     const data = text === undefined ? undefined : unbroken<PlanBody>(text)
     noAnswer.value = !answered(response)
     why.value = whyNot(response, error)
-    if (noAnswer.value) return false
-    if (closed) return true
+    // A page that was left shows nothing any more: what it did last is stored as it is.
+    if (noAnswer.value || closed) return false
     if (!data) {
       refused.value = sentenceOf(error)
       return true
@@ -150,6 +169,8 @@ export function usePlanning(on: On) {
     get busy() {
       return planning
     },
+    /** What was done and is not answered: a page that is left stores it so. */
+    unfinished: () => together([...flying, ...waiting]),
     close() {
       closed = true
     },

@@ -1,8 +1,8 @@
 import { computed, ref } from 'vue'
 
-import { answered, api, kept, sentenceOf, unreachable, whyNot, type Job } from '../api/client'
+import { answered, api, kept, sentenceOf, unreachable, whyNot, type Edit, type Job } from '../api/client'
 import { tryAgainAfter } from '../api/trying'
-import type { Stored } from './usePlanning'
+import { mostEdits, type Stored } from './usePlanning'
 
 /** How long typing may pause before the job is saved, and the longest it waits: a kill loses less than a second. */
 const saveAfter = 200
@@ -14,6 +14,8 @@ interface Of {
   job: () => Job | undefined
   /** Whether acts are on their way, or a plan of them is. */
   busy: () => boolean
+  /** What was done and is not answered yet: the job that it was done to, and whether that is as it is stored. */
+  unfinished: () => { from: Job | undefined; edits: Edit[]; stored?: Stored }
   /** Shows a stored job in place of the one in hand. */
   show: (stored: Stored) => Promise<void>
   /** Keeps a job one step back in undo. */
@@ -60,6 +62,7 @@ export function useSaving(asked: string, of: Of) {
 
   /** Nothing is on its way: what is unsaved is saved, and what was heard of is followed. */
   function settled() {
+    if (closed) return
     if (due && dirty.value) timer = window.setTimeout(() => void save())
     else if (dirty.value) soon()
     if (newest > version && stored.value) void follow()
@@ -76,10 +79,11 @@ export function useSaving(asked: string, of: Of) {
     )
   }
 
-  /** Stores what is in hand; at once where the page is left. */
-  async function save(leaving = false) {
+  /** Stores what is in hand; at once where the page is left, with what no answer came to yet. */
+  async function save(leaving = closed) {
     window.clearTimeout(timer)
-    const job = of.job()
+    const last = leaving ? of.unfinished() : { from: of.job(), edits: [] }
+    const job = last.from
     // While the maker is asked which version to keep, nothing is tried again.
     if (saving.value || !job || conflict.value) return
     if (of.busy() && !due && !leaving) {
@@ -89,10 +93,11 @@ export function useSaving(asked: string, of: Of) {
     }
     due = false
     unsavedSince = 0
-    if (!dirty.value) return
-    saving.value = true
     const mine = JSON.stringify(job)
-    const body = { version, job }
+    const edits = last.edits.slice(0, mostEdits)
+    if (edits.length === 0 && (last.stored || mine === savedJob.value)) return
+    saving.value = true
+    const body = { version: last.stored?.version ?? version, job, ...(edits.length ? { edits } : {}) }
     const { data, error, response } = await api
       .PUT('/api/jobs/{id}', { params: { path: { id: id.value } }, body, keepalive: kept(body) })
       .catch(unreachable)
@@ -102,6 +107,11 @@ export function useSaving(asked: string, of: Of) {
     if (data) {
       refused.value = ''
       adopt(data)
+      if (closed) {
+        if (!leaving) void save() // what was done while it was on its way
+        return
+      }
+      if (leaving && of.busy()) return // the page stays after all, and its answers are still to come
       // Another window may have saved upon this save already.
       if (dirty.value) soon()
       else if (newest > version) void follow()
