@@ -296,29 +296,6 @@ func TestWhatSticksOutIsDrawn(t *testing.T) {
 	}
 }
 
-// Every station of every demo job: no label, no value and no box in it is empty.
-func TestNothingIsEmpty(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
-	for _, j := range demo.Jobs() {
-		w.goTo("/")
-		at := strings.TrimSuffix(w.openJob(j.Name), "card")
-		for _, station := range []string{"card", "layers", "envelope", "mail", "paper", "bench"} {
-			t.Run(j.Name+"/"+station, func(t *testing.T) {
-				w.t = t
-				w.goTo(at + station)
-				w.see(test("headline"), "")
-				for _, what := range w.MustEval(empties).Arr() {
-					t.Error(what.Str())
-				}
-			})
-		}
-	}
-	w.t = t
-	w.quiet()
-}
-
 // empties lists what stands on a page with nothing in it.
 const empties = `() => {
   const bad = []

@@ -68,6 +68,14 @@ func TestNetIsWhole(t *testing.T) {
 			if !roomy(in, l, 0) || roomy(in, l, 0.1) {
 				t.Errorf("%s: the label %+v has not the room that is there in %v", id, l, in)
 			}
+			// Nor is there a larger box of the shape that a name has.
+			largest := 0.0
+			for k := 0.05; roomy(in, drawing.Label{At: l.At, Room: 3 * k, High: k}, 0); k += 0.05 {
+				largest = k
+			}
+			if largest > 6.2 && (l.Room < 3*largest-0.3 || l.High < largest-0.15) {
+				t.Errorf("%s: the label %+v has less room than %.2f by %.2f", id, l, 3*largest, largest)
+			}
 		}
 		for _, c := range made.Net.Creases {
 			if !names[c.Panel] {
@@ -101,6 +109,15 @@ func TestBaseAndPieces(t *testing.T) {
 	}
 	if len(d.Labels) != 2 || d.Labels[1].At != (blank.Point{X: 50, Y: 180}) || d.Labels[1].Text != "Back" {
 		t.Errorf("its panels are named %+v", d.Labels)
+	}
+	for _, l := range d.Labels {
+		within(t, "the room of "+l.Text, l.Room, 50, 0.01)
+		within(t, "what is above it", l.High, 60, 0.01)
+	}
+	// A long low base: a name has what its panel is high, not what it is long.
+	low := drawing.Base(card.Base{Width: 500 * mm, Height: 20 * mm, Panels: []measure.Length{250 * mm, 250 * mm}}, []string{"Back", "Front"})
+	for _, l := range low.Labels {
+		within(t, "above a name on a low base", l.High, 10, 0.01)
 	}
 	w := size(40*mm, 20*mm)
 	p := drawing.Piece(size(100*mm, 60*mm), &w)

@@ -26,11 +26,12 @@ func Base(b card.Base, panels []string) Drawing {
 	from := 0.0
 	for i, p := range b.Panels {
 		size := p.Millimetres()
-		at, room := blank.Point{X: from + size/2, Y: h / 2}, size/2
+		panel := Box(from, 0, size, h)
 		if b.Across {
-			at, room = blank.Point{X: w / 2, Y: from + size/2}, size
+			panel = Box(0, from, w, size)
 		}
-		d.label("base", at, panels[i], room)
+		x0, y0, x1, y1 := panel.Box()
+		d.name("base", blank.Point{X: (x0 + x1) / 2, Y: (y0 + y1) / 2}, panels[i], panel)
 		from += size
 	}
 	return d

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 
 import type { BasePlan, Drawing } from '../api/client'
+import DrawnLabels from './DrawnLabels.vue'
 import DrawnShapes from './DrawnShapes.vue'
 import LineKey from './LineKey.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
@@ -41,16 +42,8 @@ const folded = computed(() => panels.value.length > 1)
   >
     <template #default="{ s }">
       <DrawnShapes :shapes="drawing.shapes" :s="s" paper="var(--sheet)" />
+      <DrawnLabels :labels="drawing.labels" :s="s" />
       <template v-for="(p, i) in panels" :key="i">
-        <text
-          v-if="folded && (p.to - p.from) * s > (base.across ? 24 : 60)"
-          class="drawing-label"
-          text-anchor="middle"
-          :x="(base.across ? size.w / 2 : (p.from + p.to) / 2) * s"
-          :y="(base.across ? (p.from + p.to) / 2 : size.h / 2) * s + 5"
-        >
-          {{ p.name }}
-        </text>
         <SizeLine
           v-if="!small && folded && !base.across && (p.to - p.from) * s > narrow"
           :x1="p.from * s"

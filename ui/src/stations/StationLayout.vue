@@ -182,7 +182,9 @@ const behind = inject<Ref<boolean>>('behind')
   flex: 1 1 auto;
   min-height: 0;
   overflow: hidden auto;
-  padding: var(--gap) var(--near) var(--gap) 0;
+  /* The mark of what is focused is not cut off at the left. */
+  padding: var(--gap) var(--near);
+  margin-left: calc(-1 * var(--near));
   display: grid;
   gap: var(--gap);
   align-content: start;
