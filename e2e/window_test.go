@@ -2,7 +2,6 @@ package e2e
 
 import (
 	"fmt"
-	"regexp"
 	"strings"
 	"sync"
 	"testing"
@@ -59,60 +58,6 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 	_ = proto.EmulationSetFocusEmulationEnabled{Enabled: true}.Call(page)
 	w.goTo(path)
 	return w
-}
-
-// goTo loads a page. A hand takes longer to go there than what it typed before takes to be
-// saved: where a slow machine is still at it, that is waited for.
-func (w *window) goTo(path string) {
-	w.t.Helper()
-	for end := time.Now().Add(patience); time.Now().Before(end); time.Sleep(15 * time.Millisecond) {
-		if saving, _, err := w.Has(test("state") + `[data-state=saving]`); err != nil || !saving {
-			break
-		}
-	}
-	w.goToNow(path)
-}
-
-// goToNow loads a page, whatever is on its way.
-func (w *window) goToNow(path string) {
-	w.t.Helper()
-	if err := w.Navigate(w.program.url + path); err != nil {
-		w.t.Fatal(err)
-	}
-	if err := w.WaitLoad(); err != nil {
-		w.t.Fatal(err)
-	}
-	w.MustEval(`() => document.fonts.ready.then(() => true)`)
-}
-
-// within goes to another page of the program that is open, as one of its links does: it is not
-// loaded anew.
-func (w *window) within(path string) {
-	w.t.Helper()
-	w.MustEval(`(path) => {
-		if (path === location.pathname) return
-		history.pushState({}, '', path)
-		dispatchEvent(new PopStateEvent('popstate'))
-	}`, path)
-}
-
-// station opens a station of a job, or one of its drawers.
-func (w *window) station(job, name string) string {
-	w.t.Helper()
-	w.within("/")
-	at := strings.TrimSuffix(w.openJob(job), "card")
-	w.within(at + name)
-	w.await(`.drawers[aria-label="Drawers of ` + strings.Split(name, "/")[0] + `"]`)
-	w.see(test("headline"), "")
-	return at
-}
-
-// openJob opens the job of that name from the list and returns its address.
-func (w *window) openJob(name string) string {
-	w.t.Helper()
-	w.clickOn("[data-test=job] a", regexp.QuoteMeta(name))
-	w.see("[data-test=headline]", "")
-	return w.MustInfo().URL[len(w.program.url):]
 }
 
 // test is the selector of an element by its test name.
