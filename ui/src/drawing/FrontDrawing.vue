@@ -26,6 +26,11 @@ const panel = computed(() => props.layers.rows[props.layers.rows.length - 1]!)
 
 // Papers that lie on each other differ by a pattern of lines as well as by tone.
 const fills = ['var(--sheet)', 'url(#layer-lines)', 'url(#layer-dots)']
+/** What a letter and a line of a name take, and the panel's name with its size, in pixels: where there is less, it is
+    read beside the card. */
+const letter = 6.6
+const line = 16
+const said = { w: 148, h: 58 }
 /** Pixels for the size beside the card: as many as its text takes. */
 const right = computed(() => 34 + 12 * props.layers.panelHeight.text.length)
 </script>
@@ -80,7 +85,9 @@ const right = computed(() => 34 + 12 * props.layers.panelHeight.text.length)
           :height="i.height * s"
           :data-part="`item-${i.id}`"
         />
+        <title>{{ i.name }}</title>
         <text
+          v-if="i.name.length * letter <= i.width * s && line <= i.height * s"
           class="drawing-label item-name"
           text-anchor="middle"
           :x="(i.x + i.width / 2) * s"
@@ -131,14 +138,16 @@ const right = computed(() => 34 + 12 * props.layers.panelHeight.text.length)
           "
         />
       </template>
-      <template v-if="!layers.items.placed.length">
+      <template
+        v-if="!layers.items.placed.length && mm(panel.width) * s > said.w && mm(panel.height) * s > said.h"
+      >
         <rect
           v-if="layers.rows.length > 1"
           class="label-back"
-          :x="(face.w / 2) * s - 74"
+          :x="(face.w * s - said.w) / 2"
           :y="(face.h / 2) * s - 30"
-          width="148"
-          height="58"
+          :width="said.w"
+          :height="said.h"
           rx="3"
         />
         <text class="drawing-label" text-anchor="middle" :x="(face.w / 2) * s" :y="(face.h / 2) * s - 8">
