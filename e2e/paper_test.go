@@ -112,6 +112,7 @@ func TestShelf(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/shelf")
 	w.see("h1", "Your shelf")
+	w.see(test("field-sheets.2.width")+" .exact", "exactly 210 mm") // A4, to a tick
 	w.click(test("add-envelopes"))
 	w.see(test("shelf-envelopes-2"), "")
 	for field, text := range map[string]string{"width": "145 mm", "height": "145 mm", "have": "9"} {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ExactMark from './ExactMark.vue'
 import TypedField from './TypedField.vue'
 import { useTyped, type Typed } from './useTyped'
 
@@ -17,7 +18,7 @@ const props = withDefaults(
 )
 
 const typed = useTyped(props, () => false)
-const { kind, called, text, problem, unit, test, list, options, chosen } = typed
+const { kind, called, text, problem, unit, test, list, options, exact, chosen } = typed
 const { entered, left, press, choose } = typed
 
 const typing = (e: Event) => props.of.type(props.path, (e.target as HTMLInputElement).value)
@@ -52,6 +53,7 @@ const choosing = (e: Event) => choose((e.target as HTMLSelectElement).value)
         @keydown.enter="of.leave(path)"
       />
       <span v-if="unit" class="unit">{{ unit }}</span>
+      <ExactMark v-if="exact" :exact="exact" />
     </span>
     <span v-if="problem" class="problem" role="alert">{{ problem }}</span>
   </span>
