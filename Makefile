@@ -87,7 +87,7 @@ chromium:
 	fi
 
 e2e: $(BIN) chromium
-	YELLOW_PARCEL=$(abspath $(BIN)) go test -count=1 -timeout 25m ./e2e/...
+	YELLOW_PARCEL=$(abspath $(BIN)) go test -count=1 -timeout 40m ./e2e/...
 
 soak: $(BIN) chromium ## what takes longer: tens of thousands of plans, kills, damaged files, full disks, long fuzzing
 	SOAK=50000 go test -count=1 -v -timeout 90m -run TestSoakPlans ./core/plan
