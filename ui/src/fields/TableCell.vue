@@ -31,7 +31,12 @@ const choosing = (e: Event) => choose((e.target as HTMLSelectElement).value)
     v-bind="{ of, path, label, placeholder, name }"
     as="cell"
   />
-  <span v-else class="cell" :class="[kind, { chosen, title, wrong: problem }]" :data-test="test">
+  <span
+    v-else
+    class="cell"
+    :class="[kind, { chosen, title, rounded: exact, wrong: problem }]"
+    :data-test="test"
+  >
     <span class="line">
       <select v-if="chosen" :aria-label="called" :value="text" @change="choosing">
         <option v-if="!options.some((o) => o.value === text)" :value="text">{{ placeholder }}</option>
@@ -66,6 +71,10 @@ const choosing = (e: Event) => choose((e.target as HTMLSelectElement).value)
 }
 .chosen {
   min-width: 118px;
+}
+/* Its mark takes nothing from the number. */
+.rounded {
+  min-width: 128px;
 }
 .line {
   display: flex;
