@@ -93,6 +93,7 @@ soak: $(BIN) chromium ## what takes longer: tens of thousands of plans, kills, d
 	SOAK=50000 go test -count=1 -v -timeout 90m -run TestSoakPlans ./core/plan
 	SOAK=20000 go test -count=1 -v -timeout 60m -run 'EditsInAnyOrder' ./core/plan ./core/job
 	SOAK=600 go test -count=1 -v -timeout 60m -run TestOffersAreKept ./core/plan
+	SOAK=3000 go test -count=1 -v -timeout 60m -run 'TestAnyWorksheet|TestSpoiledWorksheets' ./core/worksheet/bench
 	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=200 go test -count=1 -v -timeout 60m -run 'TestNothingAcknowledgedIsLost' ./e2e
 	SOAK=1 go test -count=1 -v -timeout 60m -run 'TestDamaged' ./store
 	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=1 go test -count=1 -v -timeout 60m -run 'TestKilled|TestTwoPrograms|TestTwentyWindows' ./e2e

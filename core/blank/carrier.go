@@ -96,8 +96,11 @@ func (p Polygon) cover(angle float64) Cover {
 	return Cover{measure.Round((high.X - low.X) * mm), measure.Round((high.Y - low.Y) * mm), angle * 180 / math.Pi}
 }
 
-// Hull is the convex hull, by Andrew's monotone chain.
+// Hull is the convex hull, by Andrew's monotone chain; what has no area is its own hull.
 func (p Polygon) Hull() Polygon {
+	if len(p) < 3 {
+		return slices.Clone(p) // nothing, a point or a line is its own hull
+	}
 	points := slices.Clone(p)
 	slices.SortFunc(points, func(a, b Point) int {
 		if a.X != b.X {

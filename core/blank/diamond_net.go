@@ -109,6 +109,9 @@ func (s pointed) hang(n *Net, f pointFlap) {
 	if high-f.cut > least {
 		flap, tip = whole.keep(f.beyond(f.cut).turned()), whole.keep(f.beyond(f.cut))
 	}
+	if flap == nil {
+		return // a finger gap that takes all of the flap
+	}
 	folds := tip != nil && s.foldTips && high-f.cut <= f.cut
 	if !folds {
 		radius := s.corner

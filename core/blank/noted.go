@@ -14,7 +14,7 @@ var noted = Construction{
 		Name: "The recipe as it stands", Drawing: lyingFlat, Overlap: flapOverlap,
 		Sentence: []say.Clause{say.Always("Cut [{sheet size}], as the recipe says.")},
 		Roles: map[Role]string{
-			LeftTab: "left tab", RightTab: "right tab", FlapScore: "flap", BackScore: "back",
+			LeftTab: "left tab", RightTab: "right tab", FlapScore: "flap", BackScore: "back", endScore: "back",
 			leftCorner: "left corner", rightCorner: "right corner", topCorner: "top corner", bottomCorner: "bottom corner",
 			SidesNear: "sides, near", SidesFar: "sides, far", EndsNear: "top & bottom, near", EndsFar: "top & bottom, far",
 			SidesWall: "sides, wall", SidesFloor: "sides, floor", EndsWall: "top & bottom, wall", EndsFloor: "top & bottom, floor",
@@ -29,6 +29,7 @@ var noted = Construction{
 			say.Always(" Score from the left corner at [{left corner}], right [{right corner}], top [{top corner}] and bottom [{bottom corner}]."),
 			say.Always(" From one corner score at [{sides near}] and [{sides far}]. Turn a quarter and score at [{ends near}] and [{ends far}]."),
 			say.Always(" Score [{left tab}] and [{right tab}] from the sides, [{flap}] from the flap's end and [{back}] from the other."),
+			say.Always(" Score [{left tab}] and [{right tab}] from the sides, [{flap}] and [{same end}] from the flap's end."),
 			say.Always(" From every corner of the sides score at [{sides wall}] and [{sides floor}]. From top and bottom score at [{ends wall}] and [{ends floor}]."),
 		},
 		Steps: []say.Clause{
@@ -38,6 +39,7 @@ var noted = Construction{
 			say.Always("Turn a quarter and score at {ends near} and {ends far}."),
 			say.Always("Score the tabs at {left tab} and {right tab} from the sides."),
 			say.Always("Score {flap} from the flap's end and {back} from the other."),
+			say.Always("Score {flap} and {same end} from the flap's end."),
 			say.When("depth", "Score each again {depth} further in."),
 			say.Always("From every corner of the sides score at {sides wall} and {sides floor}."),
 			say.Always("From top and bottom score at {ends wall} and {ends floor}."),
@@ -56,6 +58,9 @@ const AsNoted WayID = "noted"
 
 // The scores of a square, each from its own corner.
 const leftCorner, rightCorner, topCorner, bottomCorner Role = "left corner", "right corner", "top corner", "bottom corner"
+
+// endScore is the score of a pocket's back, measured from the flap's end.
+const endScore Role = "same end"
 
 // Noted is the envelope of a note: one of the three, what its own board reads at the sheet's
 // corner taken off its scores. They are told as the maker's board reads them.
@@ -134,8 +139,14 @@ func (n Noted) pocket(s Spec) Made {
 	m.EaseWidth, m.EaseHeight = res.Width-2*s.Caliper-s.Width-thick, res.Height-2*s.Caliper-s.Height-thick
 	scores := []Setting{edgeScore(LeftTab, FromLeft, r.Left), edgeScore(RightTab, FromRight, r.Right), edgeScore(FlapScore, FromTop, r.Flap), edgeScore(BackScore, FromBottom, r.Bottom)}
 	m.Folds = len(m.Net.Creases)
-	m.choose(s, m.edgeWays(s, scores)[0])
-	m.Ways[0].ID = AsNoted
+	next := m.edgeWays(s, scores)[0]
+	if r.OneEnd { // the height is what lies between two scores of one edge
+		t := s.Style.Tick / 2
+		next.Scores[3] = edgeScore(endScore, FromTop, r.Length-r.Bottom)
+		next.HeightLoss = Loss{2 * t, root(2, t)}
+	}
+	next.ID = AsNoted
+	m.choose(s, next)
 	m.pocketFaults(s, pocketSizes{width: res.Width, front: res.Height, back: r.Bottom, tab: res.Tab, flap: r.Flap, wall: r.Wall})
 	if r.Bottom > res.Height && !m.faulty(FlapTooLong) {
 		m.fault(FlapTooLong, r.Bottom, res.Height)

@@ -9,6 +9,8 @@ type PocketRecipe struct {
 	Left, Right, Flap, Bottom measure.Length
 	// Wall is the depth of walls, scored so much further in; zero for none.
 	Wall measure.Length
+	// OneEnd is set where the note gives both scores of the length from the flap's end.
+	OneEnd bool
 }
 
 // PocketResult is the envelope that it makes.

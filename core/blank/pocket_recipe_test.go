@@ -6,7 +6,7 @@ import "testing"
 func TestPocketRecipe(t *testing.T) {
 	s := Spec{Width: 6*in + in/4, Height: 4*in + in/2, Style: sixteenth, Pocket: ThumbGapPocket, Adhesive: in / 2}
 	m := NewPocket(s)
-	r := PocketRecipe{m.SheetWidth, m.SheetHeight, m.Way().Scores[0].At, m.Way().Scores[1].At, m.Way().Scores[2].At, m.Way().Scores[3].At, 0}
+	r := PocketRecipe{m.SheetWidth, m.SheetHeight, m.Way().Scores[0].At, m.Way().Scores[1].At, m.Way().Scores[2].At, m.Way().Scores[3].At, 0, false}
 	if f := r.Fault(); f != "" {
 		t.Fatal(f)
 	}

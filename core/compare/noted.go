@@ -36,7 +36,7 @@ func NotedFor(p piece.Piece, n job.Recipe, corner measure.Length) blank.Noted {
 	case job.PocketRecipe, job.WallsRecipe, job.EndRecipe:
 		made.Pocket = &blank.PocketRecipe{Width: n.Side1, Length: n.Side2, Left: n.Left, Right: n.Right, Flap: n.Top, Bottom: n.Bottom}
 		if n.Form == job.EndRecipe {
-			made.Pocket.Bottom = n.Side2 - n.Bottom
+			made.Pocket.Bottom, made.Pocket.OneEnd = n.Side2-n.Bottom, true
 		}
 		if n.Form == job.WallsRecipe {
 			made.Pocket.Wall = n.Wall

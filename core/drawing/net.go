@@ -74,7 +74,7 @@ func (d *Drawing) nameFlaps(n blank.Net) {
 	slices.Sort(orders)
 	for _, c := range n.Creases {
 		at := slices.IndexFunc(n.Panels, func(p blank.Panel) bool { return p.ID == c.Panel })
-		if at < 0 {
+		if at < 0 || n.Panels[at].Outline.Area() == 0 {
 			continue
 		}
 		far, _, _ := middle(n.Panels[at].Outline)

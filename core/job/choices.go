@@ -17,8 +17,8 @@ import (
 
 func measureName(m mail.Measure) string { return m.Words().Name }
 
-// usualClosure is what closes an envelope when nobody says.
-const usualClosure = "gum"
+// UsualClosure is what closes an envelope where nothing is chosen.
+const UsualClosure = "gum"
 
 // What the lists of a shop know.
 
@@ -171,7 +171,7 @@ func ChoicesIn(shop Shop) Choices {
 		c["things"] = append(c["things"], field.Choice{ID: t.ID, Name: t.Name})
 	}
 	for _, k := range paper.Closures() {
-		c["closures"] = append(c["closures"], field.Choice{ID: cmp.Or(k.ID, usualClosure), Name: k.Name})
+		c["closures"] = append(c["closures"], field.Choice{ID: cmp.Or(k.ID, UsualClosure), Name: k.Name})
 	}
 	for _, k := range itemKinds {
 		c["items"] = append(c["items"], field.Choice{ID: k.id, Name: k.name})

@@ -221,7 +221,7 @@ func (j *Job) mailFields(shop Shop) []field.Field {
 		{Path: "mail.destination", Label: "Destination", Value: &field.One[string]{At: &p.Destination, List: destinationList(shop), Gone: true}, Then: func() { p.Class = "" }},
 		{Path: "mail.class", Label: "At least as", Value: &field.One[string]{At: &p.Class, List: leastList(shop, p.Destination), None: true, Gone: true}},
 		{Path: "mail.addressShort", Label: "Address runs", Value: &field.Flag{At: &p.AddressShort, List: "addressSides"}},
-		{Path: "mail.closure", Label: "Closure", Value: &field.One[string]{At: &p.Closure, List: closureList(), Or: usualClosure, Told: "There is no closure “%s”: choose one of the list."}},
+		{Path: "mail.closure", Label: "Closure", Value: &field.One[string]{At: &p.Closure, List: closureList(), Or: UsualClosure, Told: "There is no closure “%s”: choose one of the list."}},
 		{Path: "mail.bare", Label: "Without envelope", Value: &field.Flag{At: &p.Bare}},
 		{Path: "mail.radius", Label: "Round corners", Note: "radius", Name: "radius of the corners", Value: &field.Length{At: &p.Radius, Most: 3 * measure.Inch}},
 		{Path: "mail.handCancel", Label: "Cancel by hand", Value: &field.Flag{At: &p.HandCancel}},

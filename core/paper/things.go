@@ -52,6 +52,11 @@ type Closure struct {
 	Clasp, Lump bool
 	// Bare is set where there is no envelope to close: a card that is given by hand as it is.
 	Bare bool
+	// Flap is set where the flap itself is stuck down, Alone where what closes it holds all its edges,
+	// so that it needs no more for the post.
+	Flap, Alone bool
+	// Close says what is done, after the flap is folded down; empty where sticking it down is all.
+	Close string
 }
 
 //go:embed things.json
@@ -138,13 +143,15 @@ func readClosures(file []byte) ([]Closure, error) {
 		Caliper           measure.Written
 		Grams             float64
 		Clasp, Lump, Bare bool
+		Flap, Alone       bool
+		Close             string
 	}
 	if err := json.Unmarshal(file, &rows); err != nil {
 		return nil, fmt.Errorf("closures.json: %w", err)
 	}
 	list := make([]Closure, len(rows))
 	for i, r := range rows {
-		list[i] = Closure{r.ID, r.Name, measure.Length(r.Caliper), r.Grams, r.Clasp, r.Lump, r.Bare}
+		list[i] = Closure{r.ID, r.Name, measure.Length(r.Caliper), r.Grams, r.Clasp, r.Lump, r.Bare, r.Flap, r.Alone, r.Close}
 	}
 	return list, nil
 }

@@ -23,9 +23,12 @@ func TestAnythingHasAPlan(t *testing.T) {
 	t.Parallel()
 	r := rand.New(rand.NewPCG(51, 52))
 	made := 0
-	for range 70 {
+	for i := range 100 {
 		shop := anyjob.Shop(r)
 		j := anyjob.Job(r, shop)
+		if i >= 70 {
+			anyjob.Narrow(r, &j)
+		}
 		if len(shop.Check()) > 0 {
 			t.Fatalf("the shop does not pass: %v", shop.Check())
 		}

@@ -51,7 +51,7 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all func() []compare.Ca
 	if flap := made.Flap; 0 < made.Shortest && made.Shortest < flap && flap < made.Shortest+a.Width {
 		add(say.Care, "The closing flap of %s covers, but leaves less than %s for the adhesive.", show(flap), show(a.Width))
 	}
-	if made.Depth == 0 && m.Thick().Used > measure.Inch/8 && !c.Has(blank.SingleCrease) {
+	if made.Depth == 0 && m.Thick().Used > measure.Inch/8 && !c.Has(blank.SingleCrease) && !c.Kind.Bought { // what is sold is scored by nobody
 		add(say.Care, "At %s thick, score every crease twice, that far apart, %s.", show(m.Thick().Used), c.Kind.Words.Thick)
 	}
 	if stock, _ := m.Shop().Stock(m.Job().Envelope.Stock); !c.Kind.Bought {

@@ -49,7 +49,7 @@ func (m envelopeStation) foldSteps(c compare.Candidate) []FoldStep {
 			}
 		}
 	}
-	before := max(0, len(steps)-2) // the closing flap
+	before := lastOpen(c.Made.Seen()) // the card is in before what closes is folded
 	advise(before, words.Peeking)
 	advise(before, stripAdvice(c))
 	advise(before, fillAdvice(c, raised))
@@ -131,14 +131,43 @@ func stepsOf(n blank.Net) []FoldStep {
 	steps := []FoldStep{}
 	for i, o := range numbers {
 		s := FoldStep{Order: i + 1, Text: "Fold " + counted(byOrder[o]) + "."}
-		s.Glue = gluing(n, name, func(g blank.Glue) bool { return max(order[g.Panel], order[g.Onto]) == o }) // what is folded later closes the seam
+		s.Glue = gluing(n, func(g blank.Glue) bool { return max(order[g.Panel], order[g.Onto]) == o }) // what is folded later closes the seam
 		steps = append(steps, s)
 	}
 	return steps
 }
 
+// lastOpen is the place of the last step of folding a net that closes nothing.
+func lastOpen(n blank.Net) int {
+	closing, orders := n.Closing(), map[int]bool{}
+	for _, c := range n.Creases {
+		if !slices.Contains(closing, c.Panel) {
+			orders[c.Order] = true
+		}
+	}
+	return max(0, len(orders)-1)
+}
+
+// Panels names some panels of an envelope, those of one name together.
+func Panels(m blank.Made, ids []string) string {
+	var names []string
+	for _, p := range m.Seen().Panels {
+		if slices.Contains(ids, p.ID) {
+			names = append(names, p.Name)
+		}
+	}
+	return counted(names)
+}
+
+// Gluing says what is glued onto what of an envelope, of those zones that are asked for.
+func Gluing(m blank.Made, which func(blank.Glue) bool) string { return gluing(m.Seen(), which) }
+
 // gluing says what is glued onto what of some glue: panels of one name together.
-func gluing(n blank.Net, name map[string]string, which func(blank.Glue) bool) string {
+func gluing(n blank.Net, which func(blank.Glue) bool) string {
+	name := map[string]string{}
+	for _, p := range n.Panels {
+		name[p.ID] = p.Name
+	}
 	var order []string // names of panels, as they come
 	from, onto := map[string][]string{}, map[string][]string{}
 	add := func(to map[string][]string, what, id string) {

@@ -150,7 +150,9 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all func() []co
 	if !m.open.shows("mail/checks") {
 		p.Classes = []ClassPlan{}
 	}
-	p.Gauge = m.gaugePlan(book, e)
+	if p.Gauge = m.gaugePlan(book, e); p.Gauge != nil {
+		p.Gauge.Decides = v.Class == book.Enveloped().ID
+	}
 	return p
 }
 

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/compare"
 	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
@@ -283,22 +284,18 @@ func (w recipeWords) quoted() []say.Note {
 	return notes
 }
 
-// rescaled says the envelope that follows the recipe, made for the job's card.
+// rescaled says the envelope that follows the recipe, made for the job's card, in the words of the way
+// in which its scores are set.
 func (w recipeWords) rescaled() string {
 	made, show := w.of.Rescaled(), w.Style().Show
-	switch way := made.Way(); {
-	case w.of.Form().Pocket:
-		at := w.sizes(way.Readings(blank.LeftTab, blank.FlapScore, blank.BackScore))
-		again := ""
-		if made.Depth > 0 {
-			again = fmt.Sprintf(". Score each again %s further in", show(made.Depth))
-		}
-		return fmt.Sprintf("For your card with tabs of %s, cut %s. Score %s from both sides, %s from the flap's end and %s from the bottom%s.", at[0], w.by(made.SheetWidth, made.SheetHeight), at[0], at[1], at[2], again)
-	case w.of.Form().ID == job.BoxRecipe:
-		at := w.sizes(way.Readings(blank.SidesWall, blank.SidesFloor, blank.EndsWall, blank.EndsFloor))
-		return fmt.Sprintf("For your card with a seam of %s, cut %s square. Score the sides at %s and %s, top and bottom at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at[0], at[1], at[2], at[3])
-	default:
-		at := w.sizes(way.Readings(blank.SidesNear, blank.SidesFar, blank.EndsNear, blank.EndsFar))
-		return fmt.Sprintf("For your card with a seam of %s, cut %s square. From one corner score at %s and %s. Turn a quarter and score at %s and %s.", show(w.of.Wish().Seam), show(made.SheetWidth), at[0], at[1], at[2], at[3])
+	c := compare.Candidate{Made: made, Kind: blank.ByID(w.of.Wish().Construction)}
+	way, slots := made.Way(), say.Slots{}
+	if made.Depth > 0 {
+		slots["depth"] = show(made.Depth)
 	}
+	scores := envelopeStation{w.maker}.waySlots(c, way, slots).Text(c.Kind.Way(way.ID).Sentence...)
+	if w.of.Form().Pocket {
+		return fmt.Sprintf("For your card with tabs of %s, cut %s.%s", show(way.Readings(blank.LeftTab)[0]), w.by(made.SheetWidth, made.SheetHeight), scores)
+	}
+	return fmt.Sprintf("For your card with a seam of %s, cut %s square.%s", show(w.of.Wish().Seam), show(made.SheetWidth), scores)
 }

@@ -253,6 +253,8 @@ type GaugePlan struct {
 	// Text says how to cut it, or what is wrong with the piece of card.
 	Text string `json:"text"`
 	OK   bool   `json:"ok"`
+	// Decides is set where the class that the piece goes by has this limit.
+	Decides bool `json:"-"`
 	// Flat is the piece of card with its slot.
 	Flat drawing.Drawing `json:"flat"`
 }

@@ -32,7 +32,7 @@ var arrows = map[string]string{
 	"core/plan":            "core/blank core/card core/compare core/cutting core/drawing core/envelope core/field core/job core/line core/mail core/mat core/measure core/offer core/paper core/piece core/recipe core/say",
 	"core/worksheet":       "core/blank core/card core/cutting core/drawing core/job core/measure core/paper core/piece core/plan",
 	"core/worksheet/bench": "core/blank core/drawing core/mat core/measure core/worksheet",
-	"core/worksheet/page":  "core/blank core/drawing core/field core/job core/measure core/plan core/say core/worksheet core/worksheet/bench",
+	"core/worksheet/page":  "core/blank core/drawing core/field core/job core/measure core/paper core/plan core/say core/worksheet core/worksheet/bench",
 	"format":               "core/blank core/drawing core/measure",
 	"device":               "",
 	"demo":                 "core/blank core/card core/job core/measure core/paper",

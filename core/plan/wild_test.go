@@ -6,9 +6,13 @@ import (
 	"math/rand/v2"
 	"slices"
 	"strings"
+	"testing"
 
+	"yellowparcel/core/blank"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
 	"yellowparcel/internal/anyjob"
 )
 
@@ -22,6 +26,9 @@ var extremes = []float64{
 // be typed, or past them. It need not pass Check.
 func wildJob(r *rand.Rand, shop job.Shop) job.Job {
 	j := anyjob.Job(r, shop)
+	if r.IntN(4) == 0 {
+		anyjob.Narrow(r, &j)
+	}
 	raw, err := json.Marshal(j)
 	if err != nil {
 		return j
@@ -105,4 +112,16 @@ func wildShop(r *rand.Rand) job.Shop {
 		return anyjob.Shop(r)
 	}
 	return s
+}
+
+// A card as narrow as a ribbon, with a finger gap that is larger than it, has a plan, which says what is wrong.
+func TestGapLargerThanTheCard(t *testing.T) {
+	j := anyjob.Star(measure.Inch, 18*measure.Inch, blank.DiamondID)
+	j.Envelope.ThumbGap = 2 * measure.Inch
+	if list := plan.Check(j, demo.Shop()); len(list) > 0 {
+		t.Fatal(list)
+	}
+	if text := notes(plan.Make(j, demo.Shop()).Envelope.Blank.Notes); !strings.Contains(text, "The back stays open at the bottom") {
+		t.Error(text)
+	}
 }

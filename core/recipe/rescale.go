@@ -18,8 +18,13 @@ func (r Recipe) Wish() job.EnvelopeWish {
 	e.Double, e.Flap = false, 0
 	if r.Form().Pocket {
 		e.Construction, e.Pocket = blank.PocketID, blank.ExactPocket
-		if r.note.Form == job.WallsRecipe {
+		switch r.note.Form {
+		case job.WallsRecipe:
 			e.Construction = blank.GussetID
+		case job.EndRecipe:
+			e.Way = blank.OneEdge
+		case job.PocketRecipe:
+			e.Way = blank.NextEdge
 		}
 		if p := r.pocket(); p.Fault() == blank.MakesOne {
 			made := p.Make()
@@ -32,6 +37,9 @@ func (r Recipe) Wish() job.EnvelopeWish {
 		return e
 	}
 	e.Construction, e.School, e.Way, e.FlapShape = blank.DiamondID, blank.ExactSeam, blank.PairWay, ""
+	if r.note.Form == job.CornersRecipe {
+		e.Way = blank.CornerWay
+	}
 	return e
 }
 

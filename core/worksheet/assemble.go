@@ -1,12 +1,14 @@
 package worksheet
 
 import (
+	"cmp"
 	"slices"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
 	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
+	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
 )
 
@@ -33,7 +35,8 @@ func (w *writer) cutDown() {
 	}
 }
 
-// assemble folds and glues what was cut, and closes it.
+// assemble puts the card together, then folds its envelope, tries the finished card in it, makes it
+// up, fills and closes it.
 func (w *writer) assemble() {
 	count := w.Job.Count
 	base := w.Job.Parts[0]
@@ -42,15 +45,9 @@ func (w *writer) assemble() {
 			w.put(Step{Act: Take, Piece: p.ID, Count: min(p.Ready, count), Size: size, Template: p.ID})
 		}
 	}
-	if w.missing(base.ID) {
-		return // without it nothing is put together
-	}
 	w.emboss()
 	if folds := w.foldsOf(base.ID); len(folds) > 0 && !w.halves(base.ID) {
-		w.put(Step{Act: Fold, Tool: w.folding(), Piece: base.ID, Count: count, Folds: folds, Angle: 180, Up: Shown})
-	}
-	if w.Enveloped && !w.missing(plan.BlankPiece) {
-		w.put(Step{Act: Try, Piece: base.ID, Onto: plan.BlankPiece, Count: count})
+		w.put(Step{Act: Fold, Tool: w.folding(), Piece: base.ID, Count: count, Folds: folds, Up: Shown})
 	}
 	w.layers(base.ID)
 	if w.Enveloped {
@@ -60,8 +57,6 @@ func (w *writer) assemble() {
 	w.corners(base.ID)
 	w.put(Step{Act: Address, Piece: base.ID, Count: count})
 }
-
-func (w *writer) missing(id string) bool { return slices.Contains(w.out.Missing, id) }
 
 // nowhere reports whether a part is a liner of a card that does not open.
 func (w *writer) nowhere(p job.Part) bool {
@@ -112,10 +107,10 @@ func (w *writer) minutes() int {
 // layers glues the papers of the front on each other, liners inside, then the things.
 func (w *writer) layers(base string) {
 	count, below, glued := w.Job.Count, base, false
-	glue := func(piece, onto string, up Side) {
-		if w.there(piece) && !w.missing(piece) && !w.missing(onto) {
-			w.put(Step{Act: Glue, Piece: piece, Onto: onto, Count: count, Up: up})
-			glued = true
+	glue := func(p job.Part, onto string, up Side) {
+		if w.there(p.ID) {
+			w.put(Step{Act: Glue, Piece: p.ID, Onto: onto, Count: count, Up: up, Foam: p.Foam, With: w.Job.Envelope.Adhesive})
+			glued = glued || p.Foam == 0
 		}
 	}
 	stacked := len(w.Job.Stacked()) - 1
@@ -123,16 +118,14 @@ func (w *writer) layers(base string) {
 		if i >= stacked {
 			break
 		}
-		glue(w.Job.Parts[at].ID, below, Shown)
-		if !w.missing(w.Job.Parts[at].ID) {
-			below = w.Job.Parts[at].ID
-		}
+		glue(w.Job.Parts[at], below, Shown)
+		below = w.Job.Parts[at].ID
 	}
 	for _, at := range w.Job.PartsOf(job.LinerPart) {
 		if w.nowhere(w.Job.Parts[at]) {
 			break
 		}
-		glue(w.Job.Parts[at].ID, base, Under)
+		glue(w.Job.Parts[at], base, Under)
 	}
 	if glued && w.minutes() > 0 {
 		w.put(Step{Act: Dry, Piece: base, Count: count, Minutes: w.minutes(), Tool: w.holding()})
@@ -150,29 +143,57 @@ func (w *writer) holding() blank.ToolID {
 	return blank.NoTool
 }
 
-// envelope folds and glues the envelope, puts the card in and closes it.
+// envelope folds the envelope, tries the finished card in it before anything is glued, makes up all
+// seams but those that close it, puts the card in and closes it.
 func (w *writer) envelope() {
-	count, id := w.Job.Count, plan.BlankPiece
-	if w.missing(id) {
-		return
-	}
-	if _, lined := w.Piece(plan.LinerPiece); lined && !w.missing(plan.LinerPiece) {
-		w.put(Step{Act: Glue, Piece: plan.LinerPiece, Onto: id, Count: count, Up: Shown})
+	count, id, card := w.Job.Count, plan.BlankPiece, w.Job.Parts[0].ID
+	if x, lined := w.Piece(plan.LinerPiece); lined && x.Count > 0 {
+		w.put(Step{Act: Glue, Piece: plan.LinerPiece, Onto: id, Count: count, Up: Shown, With: w.Job.Envelope.Adhesive})
+		if w.minutes() > 0 {
+			w.put(Step{Act: Dry, Piece: id, Count: count, Minutes: w.minutes(), Tool: w.holding()})
+		}
 	}
 	if !w.Kind.Bought {
-		w.put(Step{Act: Fold, Tool: w.folding(), Piece: id, Count: count, Folds: w.foldsOf(id), Angle: 180, Up: Shown})
+		w.put(Step{Act: Fold, Tool: w.folding(), Piece: id, Count: count, Folds: w.foldsOf(id), Up: Shown})
 	}
-	if !w.Kind.Whole {
-		w.put(Step{Act: Glue, Piece: id, Onto: id, Count: count})
+	w.put(Step{Act: Try, Piece: card, Onto: id, Count: 1})
+	open, closing := w.seams()
+	if len(open) > 0 {
+		w.put(Step{Act: Glue, Piece: id, Onto: id, Count: count, Seams: open, With: w.Job.Envelope.Adhesive})
 		if w.minutes() > 0 {
 			w.put(Step{Act: Dry, Piece: id, Count: count, Minutes: w.minutes(), Tool: w.holding()})
 		}
 		w.put(Step{Act: Clean, Piece: id, Count: count})
 	}
 	w.put(Step{Act: Address, Piece: id, Count: count})
-	w.put(Step{Act: Fill, Piece: w.Job.Parts[0].ID, Onto: id, Count: count})
-	w.put(Step{Act: Seal, Piece: id, Count: count})
+	w.put(Step{Act: Fill, Piece: card, Onto: id, Count: count})
+	w.put(w.seal(closing))
 	if w.there(plan.GaugePiece) {
 		w.put(Step{Act: Try, Piece: id, Onto: plan.GaugePiece, Count: count})
 	}
+}
+
+// seams are those that are made up before the card is in, and those that close the envelope then.
+func (w *writer) seams() (open, closing []Seam) {
+	net := w.Made.Seen()
+	for _, g := range net.Glue {
+		s := Seam{g.Panel, g.Onto}
+		switch {
+		case net.Closes(g):
+			closing = append(closing, s)
+		case !slices.Contains(open, s):
+			open = append(open, s)
+		}
+	}
+	return open, closing
+}
+
+// seal closes the envelope with the job's closure: what is mailed is stuck down all along its edges,
+// unless a strip of tape holds them; by hand the closure alone will do.
+func (w *writer) seal(closing []Seam) Step {
+	s := Step{Act: Seal, Piece: plan.BlankPiece, Count: w.Job.Count, Flaps: w.Made.Seen().Closing(), With: cmp.Or(w.Job.Mail.Closure, job.UsualClosure)}
+	if c, _ := paper.ClosureByID(s.With); !c.Alone && (c.Flap || w.Job.Mail.Destination != job.ByHand) {
+		s.Stuck, s.Seams = true, closing
+	}
+	return s
 }

@@ -20,8 +20,9 @@ func (w *writer) cutStock(s plan.StockPlan) {
 	}
 	if len(s.Choices) == 0 {
 		for _, p := range s.Pieces {
-			w.out.Missing = append(w.out.Missing, p.ID)
+			w.bring(p.ID)
 		}
+		w.windows(s)
 		return
 	}
 	c := cutter{w: w, stock: s, names: map[string]string{}, strips: map[string]int{}}
@@ -120,12 +121,31 @@ func (w *writer) byHand(s plan.StockPlan, at int) {
 		width, height, turned = height, width, true
 	}
 	if stock, known := w.Shop.Stock(s.ID); !ok || !fits() || turned && known && stock.Pattern != "" {
-		w.out.Missing = append(w.out.Missing, s.Pieces[at].ID)
+		w.bring(s.Pieces[at].ID)
 		return
 	}
 	name := "sheet of " + s.ID + " for " + p.ID
 	w.put(Step{Act: Take, Piece: name, Count: s.Pieces[at].Count, Size: card.Size{Width: s.Width, Height: s.Height}})
 	w.rectangle(name, p.ID, s.Pieces[at].Count, card.Size{Width: s.Width, Height: s.Height}, card.Size{Width: width, Height: height}, turned)
+}
+
+// bring takes a piece that no sheet on the shelf gives: cut to size already, from paper that the
+// maker gets. What is done with it then is as with any other.
+func (w *writer) bring(id string) {
+	w.out.Missing = append(w.out.Missing, id)
+	if x, ok := w.Piece(id); ok && x.Count > 0 {
+		w.put(Step{Act: Take, Piece: id, Count: w.fromSheets(id), Size: card.Size{Width: x.Width, Height: x.Height}, Why: NoSheet})
+	}
+}
+
+// fromSheets is how many of a piece are cut from sheets: all but those that are cut already.
+func (w *writer) fromSheets(id string) int {
+	for _, s := range w.Plan.Paper.Stocks {
+		if n := countOf(s, id); n > 0 {
+			return n
+		}
+	}
+	return w.Job.Count
 }
 
 // rectangle cuts a piece out of the top left corner of a rectangle.
@@ -180,12 +200,6 @@ func (w *writer) windows(s plan.StockPlan) {
 	for _, saved := range s.Saved {
 		x, ok := w.Piece(saved.FromID)
 		if !ok {
-			continue
-		}
-		if w.missing(x.ID) { // and with it what was to come out of it
-			if saved.Of != nil {
-				w.out.Missing = append(w.out.Missing, idOf(saved.Of))
-			}
 			continue
 		}
 		middle := "the middle of " + saved.FromID

@@ -6,7 +6,6 @@ import (
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
-	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/paper"
@@ -48,7 +47,7 @@ func (w *writer) halves(id string) bool {
 func (w *writer) emboss() {
 	sizes := w.Job.PartSizes()
 	for i, p := range w.Job.Parts {
-		if !p.Embossed || p.Thing != nil || !w.there(p.ID) || w.missing(p.ID) || w.nowhere(p) {
+		if !p.Embossed || p.Thing != nil || !w.there(p.ID) || w.nowhere(p) {
 			continue
 		}
 		narrow := min(sizes[i].Width, sizes[i].Height)
@@ -85,19 +84,12 @@ func (w *writer) corners(base string) {
 // thickEnough is from what share of the gauge's slot on a closed piece is held against it.
 const thickEnough = 0.5
 
-// gauge cuts the thickness gauge, where the card is thick enough that it is needed.
+// gauge cuts the thickness gauge, where the class that the piece goes by has such a limit and the
+// card is thick enough that it is needed.
 func (w *writer) gauge() {
 	x, ok := w.Piece(plan.GaugePiece)
 	g := w.Plan.Mail.Gauge
-	if !ok || g == nil || !g.OK || !w.Enveloped || w.missing(w.Job.Parts[0].ID) || w.missing(plan.BlankPiece) {
-		return
-	}
-	slots := x.Flat.Of(drawing.Cut)
-	if len(slots) != 2 {
-		return
-	}
-	x0, y0, x1, y1 := slots[1].Corners.Box()
-	if w.Thick.Millimetres() < thickEnough*(y1-y0) {
+	if !ok || g == nil || !g.OK || !g.Decides || !w.Enveloped || float64(w.Thick) < thickEnough*float64(g.Bottom.Nm-g.Top.Nm) {
 		return
 	}
 	w.put(Step{Act: Take, Piece: x.ID, Count: 1, Size: card.Size{Width: g.Width.Nm, Height: g.Height.Nm}})
@@ -105,7 +97,8 @@ func (w *writer) gauge() {
 	if w.tools.Plunge() && w.tools.Has(job.TrimmerTool) {
 		step.Tool, step.Why = job.TrimmerTool, Usual
 	}
-	in := func(x, y float64) Mark { return Mark{In: &[2]measure.Length{nm(x), nm(y)}} }
-	step.Lines = [][]Mark{{in(x0, y0), in(x1, y0), in(x1, y1), in(x0, y1)}}
+	in := func(x, y measure.Length) Mark { return Mark{In: &[2]measure.Length{x, y}} }
+	left, top, right, bottom := g.Left.Nm, g.Top.Nm, g.Right.Nm, g.Bottom.Nm
+	step.Lines = [][]Mark{{in(left, top), in(right, top), in(right, bottom), in(left, bottom)}}
 	w.put(step)
 }

@@ -7,6 +7,7 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
 )
 
 // plan works the steps of a piece out; it is odd where one of them cannot be set.
@@ -107,7 +108,7 @@ func (s *shaping) fromEdges(step *Step, at, length, long float64, low, high Edge
 		at   float64
 	}
 	list := []from{{low, at}, {high, length - at}}
-	if length-at < at-hair {
+	if s.told(list[1].edge, list[1].at) || length-at < at-hair && !s.told(list[0].edge, list[0].at) {
 		slices.Reverse(list)
 	}
 	why := NoTool
@@ -135,6 +136,17 @@ func (s *shaping) fromEdges(step *Step, at, length, long float64, low, high Edge
 		}
 	}
 	return false
+}
+
+// told reports whether the way of scoring an envelope measures a score from this edge.
+func (s *shaping) told(edge Edge, at float64) bool {
+	from := map[Edge]blank.From{Left: blank.FromLeft, Right: blank.FromRight, Top: blank.FromTop, Bottom: blank.FromBottom}[edge]
+	way := s.w.Made.Way()
+	return s.x.ID == plan.BlankPiece && slices.ContainsFunc(way.Scores, func(q blank.Setting) bool {
+		return q.From == from && slices.ContainsFunc([]measure.Length{q.At, q.At - q.Beside, q.At + q.Beside, q.At + way.Depth}, func(l measure.Length) bool {
+			return math.Abs(l.Millimetres()-at) < hair
+		})
+	})
 }
 
 // boardSets reports whether the score board scores at a reading, and why it does not.

@@ -135,16 +135,27 @@ type Step struct {
 	Out []Out
 	// Size is that of a sheet that is taken, or of the scrap that is folded round.
 	Size card.Size
-	// Folds are the numbers of the scores that are folded, Angle how far, in degrees; Over is set
-	// where the side that is up comes to lie inside.
+	// Folds are the numbers of the scores that are folded; nought stands for all that a template or a
+	// cutter made.
 	Folds []int
-	Angle float64
 	Onto  string
+	// Foam is how thick the foam is that it stands on.
+	Foam measure.Length
+	// Seams are what is stuck together of an envelope, Flaps the flaps that close it then.
+	Seams []Seam
+	Flaps []string
+	// Stuck is set where those flaps themselves are stuck down.
+	Stuck bool
+	// With is what it is stuck or closed with: the ID of an adhesive, or of a closure.
+	With string
 	// Minutes are how long it is held.
 	Minutes int
 	// Why is why the usual way does not serve.
 	Why Why
 }
+
+// Seam is what is stuck onto what of an envelope, by the IDs of its panels.
+type Seam struct{ Panel, Onto string }
 
 // Why is why a step is not done the usual way.
 type Why string
@@ -161,16 +172,17 @@ const (
 	InsideSheet Why = "inside" // the blade cannot begin inside
 	TooWide     Why = "wide"   // it does not go through the machine
 	OtherRadius Why = "radius" // the rounder makes another one
+	NoSheet     Why = "sheet"  // no sheet on the shelf gives it
 )
 
 // Whys lists them.
 func Whys() []Why {
-	return []Why{LongCut, BeyondRuler, BeyondReach, NoGroove, NoTool, NoTick, InsideSheet, TooWide, OtherRadius}
+	return []Why{LongCut, BeyondRuler, BeyondReach, NoGroove, NoTool, NoTick, InsideSheet, TooWide, OtherRadius, NoSheet}
 }
 
 // Worksheet is everything that is done, in order.
 type Worksheet struct {
 	Steps []Step
-	// Missing are pieces that no sheet on the shelf gives.
+	// Missing are pieces that no sheet on the shelf gives: they are brought, cut to size.
 	Missing []string
 }

@@ -1,8 +1,6 @@
 package worksheet
 
 import (
-	"slices"
-
 	"yellowparcel/core/blank"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
@@ -30,7 +28,7 @@ func Write(t plan.Table) Worksheet {
 		}
 	}
 	for _, x := range t.Pieces {
-		if x.Count > 0 && !w.machined[x.ID] && !slices.Contains(w.out.Missing, x.ID) {
+		if x.Count > 0 && !w.machined[x.ID] {
 			w.shape(x)
 		}
 	}

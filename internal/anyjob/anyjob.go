@@ -102,6 +102,20 @@ func Job(r *rand.Rand, shop job.Shop) job.Job {
 	return j
 }
 
+// Narrow makes a job's card a strip or a stamp, from half an inch to 25, with a finger gap that may be
+// larger than it.
+func Narrow(r *rand.Rand, j *job.Job) {
+	c := &j.Card
+	c.Width, c.Height = measure.Length(8+r.IntN(40))*in/16, measure.Length(100+r.IntN(300))*in/16
+	switch r.IntN(5) {
+	case 0:
+		c.Height = c.Width
+	case 1, 2:
+		c.Width, c.Height = c.Height, c.Width
+	}
+	j.Envelope.ThumbGap = measure.Length(r.IntN(48)) * in / 16
+}
+
 // Star is a plain job of three star charts, with a card and a construction of one's own.
 func Star(w, h measure.Length, id blank.ID) job.Job {
 	return job.Job{

@@ -13,6 +13,7 @@ package bench
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/drawing"
@@ -34,8 +35,34 @@ type Piece struct {
 	Embossed       bool
 	// Round is the radius of its corners.
 	Round measure.Length
-	// On is what it is glued on.
-	On string
+	// On is what it is glued on, Side which side of that, Foam how thick what lies between.
+	On   string
+	Side worksheet.Side
+	Foam measure.Length
+	// Holds are what is glued on it, Things what was put on it, in their order.
+	Holds, Things []string
+	// Wet is how long what is glued on it, or of it, has still to be held.
+	Wet int
+}
+
+// pieces are what lies on the bench, by what it is called.
+type pieces map[string]*Piece
+
+// wet reports whether something of a card is to be held still: the piece or what is glued on it.
+func (l pieces) wet(id string) bool {
+	p := l[id]
+	return p != nil && (p.Wet > 0 || slices.ContainsFunc(p.Holds, l.wet))
+}
+
+// root is what lies under everything of a stack.
+func (l pieces) root(id string) *Piece {
+	p := l[id]
+	for range l {
+		if next := l[p.On]; next != nil {
+			p = next
+		}
+	}
+	return p
 }
 
 // Crease is a fold line, and the side that was up when it was pressed in.
@@ -56,24 +83,27 @@ type Tools struct {
 	// Mat is the cutter's, with the margin that it leaves; Perforates is set where it goes through.
 	Mat        mat.Mat
 	Perforates bool
+	// Minutes are how long adhesives have to be held, by their IDs.
+	Minutes map[string]int
 }
 
 // Bench is what lies on the table.
 type Bench struct {
-	Pieces    map[string]*Piece
+	Pieces    pieces
 	templates map[string]drawing.Drawing
 	settings  map[setting]float64
 	tools     Tools
 	// Wrong is how far a setting comes out off, in millimetres; nil for a perfect hand. It is asked
 	// for each cut, and once for all scores of one setting, whose error repeats.
-	Wrong                                    func() float64
-	looked, tried, addressed, filled, sealed bool
-	glued, dry                               bool
+	Wrong    func() float64
+	envelope envelope
+	looked   bool
 }
 
-// New is an empty bench with what was printed at true size.
-func New(templates map[string]drawing.Drawing, tools Tools) *Bench {
-	return &Bench{Pieces: map[string]*Piece{}, settings: map[setting]float64{}, templates: templates, tools: tools}
+// New is an empty bench with what was printed at true size, and the envelope as its panels hang on
+// each other.
+func New(templates map[string]drawing.Drawing, net blank.Net, tools Tools) *Bench {
+	return &Bench{Pieces: pieces{}, settings: map[setting]float64{}, templates: templates, envelope: envelope{net: net, stuck: map[worksheet.Seam]bool{}}, tools: tools}
 }
 
 // Follow does one step, or says why a hand cannot.
@@ -100,11 +130,12 @@ var acts = map[worksheet.Act]func(*Bench, worksheet.Step) error{
 	worksheet.Take: (*Bench).take, worksheet.Cut: (*Bench).cut, worksheet.CutOut: (*Bench).cutOut, worksheet.Score: (*Bench).score,
 	worksheet.Punch: (*Bench).punch, worksheet.Round: (*Bench).round,
 	worksheet.Slit: (*Bench).slit, worksheet.Snip: (*Bench).snip, worksheet.Trace: (*Bench).trace, worksheet.Machine: (*Bench).machine, worksheet.Halve: (*Bench).halve, worksheet.Emboss: (*Bench).emboss, worksheet.Corners: (*Bench).corners, worksheet.Fold: (*Bench).fold,
-	worksheet.Try: (*Bench).try, worksheet.Glue: (*Bench).glue, worksheet.Dry: (*Bench).dryUp, worksheet.Clean: (*Bench).there,
+	worksheet.Try: (*Bench).try, worksheet.Glue: (*Bench).glue, worksheet.Dry: (*Bench).dryUp, worksheet.Clean: (*Bench).clean,
 	worksheet.Decorate: (*Bench).decorate, worksheet.Address: (*Bench).address, worksheet.Fill: (*Bench).fill, worksheet.Seal: (*Bench).seal,
 }
 
-// piece finds what a step is done to, as many as it says.
+// piece finds what a step is done to: all that there are of it, since what is left out would come out
+// otherwise.
 func (b *Bench) piece(s worksheet.Step) (*Piece, error) {
 	p, ok := b.Pieces[s.Piece]
 	switch {
@@ -112,15 +143,24 @@ func (b *Bench) piece(s worksheet.Step) (*Piece, error) {
 		return nil, fmt.Errorf("nothing says what to %s", s.Act)
 	case !ok || p.Count == 0:
 		return nil, fmt.Errorf("there is no %q to %s", s.Piece, s.Act)
-	case p.Count < s.Count:
+	case p.Count < s.Count, p.Count > s.Count && s.Act != worksheet.Cut: // what is over may stay uncut
 		return nil, fmt.Errorf("%d of %q are to %s, and there are %d", s.Count, s.Piece, s.Act, p.Count)
 	}
 	return p, nil
 }
 
-func (b *Bench) there(s worksheet.Step) error {
-	_, err := b.piece(s)
-	return err
+// flat finds what a step shapes: a piece that lies flat by itself, with nothing on it.
+func (b *Bench) flat(s worksheet.Step) (*Piece, error) {
+	p, err := b.piece(s)
+	switch {
+	case err != nil:
+		return nil, err
+	case p.Folded:
+		return nil, fmt.Errorf("%q is folded, and is to %s", s.Piece, s.Act)
+	case p.On != "" || len(p.Holds) > 0 || len(p.Things) > 0:
+		return nil, fmt.Errorf("%q is glued, and is to %s", s.Piece, s.Act)
+	}
+	return p, nil
 }
 
 // same is how far two pieces that are called the same may differ, in millimetres.
@@ -202,7 +242,7 @@ func (b *Bench) settable(l measure.Length) error {
 
 // cut divides a piece along a line that lies so far from the edge against the fence.
 func (b *Bench) cut(s worksheet.Step) error {
-	p, err := b.piece(s)
+	p, err := b.flat(s)
 	if err != nil {
 		return err
 	}

@@ -26,7 +26,7 @@ func (b *Bench) notch(p *Piece, line blank.Polygon) error {
 
 // halve lays an edge on the one across and presses: the ridge comes in the middle, on the side that is down.
 func (b *Bench) halve(s worksheet.Step) error {
-	p, err := b.piece(s)
+	p, err := b.flat(s)
 	if err != nil {
 		return err
 	}

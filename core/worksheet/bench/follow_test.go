@@ -2,14 +2,12 @@ package bench_test
 
 import (
 	"fmt"
-	"math"
 	"math/rand/v2"
 	"os"
 	"strconv"
 	"testing"
 
 	"yellowparcel/core/blank"
-	"yellowparcel/core/drawing"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/mat"
@@ -27,10 +25,14 @@ func benchOf(t plan.Table) *bench.Bench {
 	tools := t.Shop.Tools
 	on, _ := job.MatFor(t.Shop, t.Job)
 	b := bench.Tools{NotchAt: tools.PunchAt.Near(t.Shop.Style().Tick), Punches: tools.Punches(), Round: tools.RoundRadius, Throat: tools.Throat, Mat: on, Perforates: tools.Cutter.Perforates(), Ruler: tools.Ruler, Reach: tools.Reach, Groove: tools.Groove, CornerAt: tools.CornerAt, Notch: tools.NotchDepth, Tick: t.Shop.Style().Tick, Plunges: tools.Plunge()}
+	b.Minutes = map[string]int{}
+	for _, a := range t.Shop.Adhesives {
+		b.Minutes[a.ID] = a.Minutes
+	}
 	if tools.Has(job.TrimmerTool) {
 		b.Cut = tools.TrimmerLength
 	}
-	return bench.New(t.Prints(), b)
+	return bench.New(t.Prints(), t.Made.Seen(), b)
 }
 
 // anyTools are tools that somebody may have.
@@ -104,40 +106,43 @@ func owned(tools job.Tools, s worksheet.Step) bool {
 func prove(t *testing.T, table plan.Table) (w worksheet.Worksheet) {
 	t.Helper()
 	w = worksheet.Write(table)
+	_, wrong := followed(table, w)
+	for _, text := range wrong {
+		t.Errorf("%s (%s): %s", table.Job.Name, table.Kind.ID, text)
+	}
+	return w
+}
+
+// followed is the bench on which a worksheet was followed, and what is wrong with it.
+func followed(table plan.Table, w worksheet.Worksheet) (*bench.Bench, complaints) {
+	t := &complaints{}
 	b := benchOf(table)
 	for i, s := range w.Steps {
 		if err := b.Follow(s); err != nil {
-			t.Errorf("%s (%s): step %d, %s: %v\n%+v", table.Job.Name, table.Kind.ID, i+1, s.Act, err, s)
-			return w
+			t.Errorf("step %d, %s: %v\n%+v", i+1, s.Act, err, s)
+			return b, *t
 		}
 		if !owned(table.Shop.Tools, s) {
-			t.Errorf("%s: step %d goes by a %s that nobody has", table.Job.Name, i+1, s.Tool)
+			t.Errorf("step %d goes by a %s that nobody has", i+1, s.Tool)
 		}
-	}
-	missing := map[string]bool{}
-	for _, id := range w.Missing {
-		missing[id] = true
 	}
 	for _, x := range table.Pieces {
-		if x.Count == 0 || missing[x.ID] {
+		p := b.Pieces[x.ID]
+		if x.Count == 0 {
 			continue
 		}
-		p := b.Pieces[x.ID]
 		if p == nil || p.Count != x.Count {
-			t.Errorf("%s: %s: %d are there of %d", table.Job.Name, x.ID, count(p), x.Count)
+			t.Errorf("%s: %d are there of %d", x.ID, count(p), x.Count)
 			continue
 		}
 		if x.ID == plan.BlankPiece && table.Kind.Bought {
 			narrower(t, table, p)
 			continue
 		}
-		hold(t, table.Job.Name+", "+x.ID, x.Flat, p)
+		hold(t, x.ID, x.Flat, p)
 	}
-	finished(t, table, b, missing)
-	if whole := len(w.Missing) == 0; table.Enveloped && whole && !b.Done() || !b.Addressed() && whole {
-		t.Errorf("%s: it is not closed and addressed at the end", table.Job.Name)
-	}
-	return w
+	finished(t, table, b)
+	return b, *t
 }
 
 func count(p *bench.Piece) int {
@@ -145,151 +150,6 @@ func count(p *bench.Piece) int {
 		return 0
 	}
 	return p.Count
-}
-
-// narrower holds a bought envelope against what it was to be cut down to.
-func narrower(t *testing.T, table plan.Table, p *bench.Piece) {
-	t.Helper()
-	if math.Abs(p.Width-table.Made.Width.Millimetres()) > 0.02 || math.Abs(p.Height-table.Made.From.Height.Millimetres()) > 0.02 {
-		t.Errorf("%s: the envelope is %.2f × %.2f, want %.2f × %.2f", table.Job.Name, p.Width, p.Height, table.Made.Width.Millimetres(), table.Made.From.Height.Millimetres())
-	}
-}
-
-// hold compares a piece with its drawing: size, every crease on its side, what was cut off and out.
-func hold(t *testing.T, name string, d drawing.Drawing, p *bench.Piece) {
-	t.Helper()
-	if math.Abs(p.Width-d.Width) > 0.02 || math.Abs(p.Height-d.Height) > 0.02 {
-		t.Errorf("%s is %.3f × %.3f, want %.3f × %.3f", name, p.Width, p.Height, d.Width, d.Height)
-	}
-	sum := 0.0
-	if out := d.Of(drawing.Cut)[0].Corners.Area(); len(p.Away) > 0 || out < d.Width*d.Height-1 {
-		kept := p.Width * p.Height
-		for _, a := range p.Away {
-			kept -= a.Area()
-		}
-		if math.Abs(kept-out) > 0.02*(p.Width+p.Height)*2 {
-			t.Errorf("%s: %.1f mm² stay, want %.1f", name, kept, out)
-		}
-	}
-	for _, a := range p.Away {
-		sum += a.Area()
-	}
-	want := 0.0
-	for _, a := range d.Of(drawing.Away) {
-		want += a.Corners.Area()
-	}
-	if math.Abs(sum-want) > 0.02*(p.Width+p.Height)*2 {
-		t.Errorf("%s: %.2f mm² fall off, want %.2f", name, sum, want)
-	}
-	// Every crease of the drawing is scored, on the side that it asks for.
-	for _, s := range d.Of(drawing.Score) {
-		up := worksheet.Shown
-		if s.Inside {
-			up = worksheet.Under
-		}
-		for _, q := range []blank.Point{s.Corners[0], s.Corners[1], {X: (s.Corners[0].X + s.Corners[1].X) / 2, Y: (s.Corners[0].Y + s.Corners[1].Y) / 2}} {
-			if !scored(p, q, up) {
-				t.Errorf("%s: nothing is scored at %.2f, %.2f, %s up", name, q.X, q.Y, up)
-				return
-			}
-		}
-	}
-	// And nothing else of what stays is.
-	for n, list := range p.Creases {
-		for _, c := range list {
-			for i := range 41 {
-				f := (float64(i) + 0.5) / 41
-				q := blank.Point{X: c.From.X + f*(c.To.X-c.From.X), Y: c.From.Y + f*(c.To.Y-c.From.Y)}
-				if !on(d, q) && !falls(d, q) {
-					t.Errorf("%s: score %d runs over %.2f, %.2f, where nothing is folded", name, n, q.X, q.Y)
-					return
-				}
-			}
-		}
-	}
-	openings, slits := 0, 0
-	for i, c := range d.Of(drawing.Cut) {
-		switch {
-		case i == 0:
-		case c.Closed:
-			openings++
-			if found := 0; true {
-				for _, o := range p.Openings {
-					if math.Abs(o.Area()-c.Corners.Area()) < 0.02*(p.Width+p.Height) {
-						found++
-					}
-				}
-				if found != 1 {
-					t.Errorf("%s: the opening is cut %d times", name, found)
-				}
-			}
-		default:
-			slits++
-			if !slit(p, c.Corners) {
-				t.Errorf("%s: the slit at %v is not there", name, c.Corners)
-			}
-		}
-	}
-	if openings != len(p.Openings) || slits != len(p.Slits) {
-		t.Errorf("%s: %d openings and %d slits, want %d and %d", name, len(p.Openings), len(p.Slits), openings, slits)
-	}
-}
-
-func apart(q, a, b blank.Point) float64 {
-	long := math.Hypot(b.X-a.X, b.Y-a.Y)
-	if long == 0 {
-		return math.Hypot(q.X-a.X, q.Y-a.Y)
-	}
-	f := math.Max(0, math.Min(1, ((q.X-a.X)*(b.X-a.X)+(q.Y-a.Y)*(b.Y-a.Y))/long/long))
-	return math.Hypot(a.X+f*(b.X-a.X)-q.X, a.Y+f*(b.Y-a.Y)-q.Y)
-}
-
-func scored(p *bench.Piece, q blank.Point, up worksheet.Side) bool {
-	for _, list := range p.Creases {
-		for _, c := range list {
-			if c.Up == up && apart(q, c.From, c.To) < 0.02 {
-				return true
-			}
-		}
-	}
-	return false
-}
-
-func on(d drawing.Drawing, q blank.Point) bool {
-	for _, s := range d.Of(drawing.Score) {
-		if apart(q, s.Corners[0], s.Corners[1]) < 0.05 {
-			return true
-		}
-	}
-	return false
-}
-
-func falls(d drawing.Drawing, q blank.Point) bool {
-	for _, s := range d.Of(drawing.Away) {
-		inside := false
-		for i, a := range s.Corners {
-			b := s.Corners[(i+1)%len(s.Corners)]
-			if apart(q, a, b) < 0.05 {
-				return true
-			}
-			if (a.Y > q.Y) != (b.Y > q.Y) && q.X < a.X+(b.X-a.X)*(q.Y-a.Y)/(b.Y-a.Y) {
-				inside = !inside
-			}
-		}
-		if inside {
-			return true
-		}
-	}
-	return false
-}
-
-func slit(p *bench.Piece, line blank.Polygon) bool {
-	for _, s := range p.Slits {
-		if math.Hypot(s[0].X-line[0].X, s[0].Y-line[0].Y) < 0.02 && math.Hypot(s[1].X-line[1].X, s[1].Y-line[1].Y) < 0.02 {
-			return true
-		}
-	}
-	return false
 }
 
 func TestSampleWorksheets(t *testing.T) {
@@ -351,8 +211,11 @@ func TestAnyWorksheet(t *testing.T) {
 		shop := anyjob.Shop(r)
 		anyTools(r, &shop)
 		j := anyjob.Job(r, shop)
-		if i%4 > 0 {
+		switch {
+		case i%4 > 0:
 			ordinary(r, &j, &shop)
+		case i%8 > 0:
+			anyjob.Narrow(r, &j)
 		}
 		if len(plan.Check(j, shop)) > 0 {
 			continue

@@ -11,7 +11,7 @@ import (
 // machine lays a sheet on the mat and has the cutter make what its drawing shows: each piece comes off
 // scored from the side that is up, and cut all round.
 func (b *Bench) machine(s worksheet.Step) error {
-	p, err := b.piece(s)
+	p, err := b.flat(s)
 	if err != nil {
 		return err
 	}

@@ -100,7 +100,7 @@ func (b *Bench) outline(p *Piece, marks []worksheet.Mark) (list blank.Polygon, e
 }
 
 func (b *Bench) slit(s worksheet.Step) error {
-	p, err := b.piece(s)
+	p, err := b.flat(s)
 	if err != nil {
 		return err
 	}
@@ -115,7 +115,7 @@ func (b *Bench) slit(s worksheet.Step) error {
 }
 
 func (b *Bench) snip(s worksheet.Step) error {
-	p, err := b.piece(s)
+	p, err := b.flat(s)
 	if err != nil {
 		return err
 	}
@@ -190,7 +190,7 @@ func fallsOff(p *Piece, line blank.Polygon) (blank.Polygon, error) {
 }
 
 func (b *Bench) cutOut(s worksheet.Step) error {
-	p, err := b.piece(s)
+	p, err := b.flat(s)
 	if err != nil {
 		return err
 	}
@@ -207,7 +207,7 @@ func (b *Bench) cutOut(s worksheet.Step) error {
 
 // trace lays a print on a piece, edges together, and scores and cuts what it shows.
 func (b *Bench) trace(s worksheet.Step) error {
-	p, err := b.piece(s)
+	p, err := b.flat(s)
 	if err != nil {
 		return err
 	}

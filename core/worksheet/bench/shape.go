@@ -11,7 +11,7 @@ import (
 // score presses one line in: parallel to the edge at the fence, or square to the diagonal of the
 // corner in the plate, or through two marks beside a corner.
 func (b *Bench) score(s worksheet.Step) error {
-	p, err := b.piece(s)
+	p, err := b.flat(s)
 	if err != nil {
 		return err
 	}
@@ -78,7 +78,7 @@ func (b *Bench) between(p *Piece, s worksheet.Step, c Crease) (Crease, error) {
 // punch notches the edge that is up, so far from its left end, and scores from the notch to the
 // edge at its left.
 func (b *Bench) punch(s worksheet.Step) error {
-	p, err := b.piece(s)
+	p, err := b.flat(s)
 	if err != nil {
 		return err
 	}
@@ -116,7 +116,7 @@ var cornerLeftOf = map[worksheet.Edge]worksheet.Corner{
 
 // round folds a sheet over scrap that lies in its middle, square to its points.
 func (b *Bench) round(s worksheet.Step) error {
-	p, err := b.piece(s)
+	p, err := b.flat(s)
 	if err != nil {
 		return err
 	}

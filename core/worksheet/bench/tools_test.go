@@ -1,32 +1,87 @@
 package bench_test
 
 import (
+	"cmp"
+	"math"
+	"slices"
 	"testing"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
 	"yellowparcel/core/worksheet"
 	"yellowparcel/core/worksheet/bench"
 	"yellowparcel/demo"
 )
 
-// finished holds what is pressed in, made round, and slid through a gauge against the job.
-func finished(t *testing.T, table plan.Table, b *bench.Bench, missing map[string]bool) {
-	t.Helper()
-	if missing[table.Job.Parts[0].ID] {
-		return
-	}
-	for _, part := range table.Job.Parts {
-		p := b.Pieces[part.ID]
-		if p != nil && p.Count > 0 && !missing[part.ID] && p.Embossed != part.Embossed && part.Thing == nil && (part.Kind != job.LinerPart || !table.Job.Card.Fold.Kind().Unfolded) {
-			t.Errorf("%s: %s is embossed: %v", table.Job.Name, part.Name, p.Embossed)
+// finished holds what was put together against the job: what lies on what, on which side, on what
+// foam, pressed in and made round; and the envelope, closed with what the job says.
+func finished(t *complaints, table plan.Table, b *bench.Bench) {
+	j := table.Job
+	base := j.Parts[0].ID
+	below := base
+	var things []string
+	stacked := len(j.Stacked()) - 1
+	for i, at := range j.LayerParts() {
+		if part := j.Parts[at]; i < stacked {
+			if p := b.Pieces[part.ID]; p == nil || p.On != below || p.Side != worksheet.Shown || p.Foam != part.Foam {
+				t.Errorf("%s is not on %s, outside up, on foam of %v: %+v", part.Name, below, part.Foam, p)
+			}
+			below = part.ID
 		}
 	}
-	if p := b.Pieces[table.Job.Parts[0].ID]; !table.Enveloped && p != nil && p.Round != table.Job.Mail.Radius {
-		t.Errorf("%s: its corners are of %v, want %v", table.Job.Name, p.Round, table.Job.Mail.Radius)
+	sizes := j.PartSizes()
+	for i, part := range j.Parts {
+		p := b.Pieces[part.ID]
+		unused := part.Kind == job.LinerPart && j.Card.Fold.Kind().Unfolded
+		switch {
+		case part.Thing != nil:
+			things = append(things, part.ID)
+		case unused || p == nil:
+		case p.Embossed != part.Embossed:
+			t.Errorf("%s is embossed: %v", part.Name, p.Embossed)
+		case part.Kind != job.BasePart && (math.Abs(p.Width-sizes[i].Width.Millimetres()) > 0.02 || math.Abs(p.Height-sizes[i].Height.Millimetres()) > 0.02):
+			t.Errorf("%s is %.2f × %.2f, want %v", part.Name, p.Width, p.Height, sizes[i])
+		case part.Kind == job.LinerPart && (p.On != base || p.Side != worksheet.Under):
+			t.Errorf("%s is on %s, its %s up", part.Name, p.On, p.Side)
+		}
+	}
+	p := b.Pieces[base]
+	switch {
+	case p == nil:
+		t.Errorf("there is no card")
+		return
+	case !slices.Equal(p.Things, things):
+		t.Errorf("%v are on it, in the order of %v", p.Things, things)
+	case len(p.Creases) > 0 && !p.Folded:
+		t.Errorf("it is not folded")
+	case !b.Closed().Addressed:
+		t.Errorf("it is not addressed")
+	case p.Wet > 0:
+		t.Errorf("it is not dry")
+	}
+	if !table.Enveloped {
+		if p.Round != j.Mail.Radius {
+			t.Errorf("its corners are of %v, want %v", p.Round, j.Mail.Radius)
+		}
+		return
+	}
+	if liner := b.Pieces[plan.LinerPiece]; liner != nil && liner.Count > 0 && liner.On != plan.BlankPiece {
+		t.Errorf("the liner is on %q", liner.On)
+	}
+	if p.On != plan.BlankPiece || !b.Closed().Done {
+		t.Errorf("it is not closed at the end")
+	}
+	by, _ := paper.ClosureByID(j.Mail.Closure)
+	posted := j.Mail.Destination != job.ByHand
+	if c := b.Closed(); c.With != cmp.Or(j.Mail.Closure, "gum") || c.Stuck != (by.ID != "tape" && (posted || by.ID == "gum")) {
+		t.Errorf("closed with %q, stuck down: %v", c.With, c.Stuck)
+	}
+	if g := b.Pieces[plan.GaugePiece]; g != nil && !b.Closed().Slid {
+		t.Errorf("a gauge was cut for nothing")
 	}
 }
 

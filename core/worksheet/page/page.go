@@ -14,6 +14,7 @@ import (
 	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
 	"yellowparcel/core/say"
 	"yellowparcel/core/worksheet"
@@ -59,6 +60,8 @@ type teller struct {
 	bench *bench.Bench
 	names map[string]string
 	guide measure.Length // where the trimmer's guide stands
+	// papers is how many papers are cut from sheets: sheets of one alone need no more than a letter.
+	papers int
 }
 
 // Of writes the worksheet of a job and tells it.
@@ -74,6 +77,11 @@ func Of(t plan.Table) Worksheet {
 	if line := t.Plan.Ticket[3]; t.Kind.Bought && line.ID == "sheet" {
 		p.names[plan.BlankPiece] = line.Value
 	}
+	for _, stock := range t.Plan.Paper.Stocks {
+		if stock.Sheets > 0 {
+			p.papers++
+		}
+	}
 	sheet := Worksheet{Steps: []BenchStep{}, Missing: []string{}}
 	for _, id := range w.Missing {
 		sheet.Missing = append(sheet.Missing, p.name(id))
@@ -85,37 +93,28 @@ func Of(t plan.Table) Worksheet {
 	return sheet
 }
 
-// benchOf is a bench with what is printed and what the tools are.
-func benchOf(t plan.Table) *bench.Bench {
-	tools := t.Shop.Tools
-	on, _ := job.MatFor(t.Shop, t.Job)
-	return bench.New(t.Prints(), bench.Tools{
-		NotchAt: tools.PunchAt.Near(t.Shop.Style().Tick), Punches: tools.Punches(), Round: tools.RoundRadius, Throat: tools.Throat,
-		Mat: on, Perforates: tools.Cutter.Perforates(),
-		Cut: tools.TrimmerLength, Ruler: tools.Ruler, Reach: tools.Reach, Groove: tools.Groove, CornerAt: tools.CornerAt, Notch: tools.NotchDepth,
-		Tick: t.Shop.Style().Tick, Plunges: tools.Plunge(),
-	})
-}
-
 // name is what something on the bench is called.
 func (p teller) name(id string) string {
 	if n, ok := p.names[id]; ok {
 		return "“" + n + "”"
 	}
 	for _, s := range p.Plan.Paper.Stocks {
-		id = strings.Replace(id, " of "+s.ID, " of "+s.Name, 1)
+		if at := strings.Index(id, " of "+s.ID); at >= 0 { // its paper comes last
+			id = id[:at] + id[at+len(" of "+s.ID):] + " of " + s.Name
+			break
+		}
 	}
 	for piece, n := range p.names {
-		if strings.HasSuffix(id, " of "+piece) || strings.HasSuffix(id, " for "+piece) || strings.Contains(id, " of "+piece+",") {
+		if strings.HasSuffix(id, " of "+piece) || strings.Contains(id, " for "+piece) || strings.Contains(id, " of "+piece+",") {
 			id = strings.Replace(id, piece, "“"+n+"”", 1)
 		}
 	}
 	return id
 }
 
-// short is what a sheet or a strip is called while its paper is on the table.
+// short is what a sheet or a strip is called: without its paper, where all is cut from one.
 func (p teller) short(id string) string {
-	if _, ok := p.names[id]; ok {
+	if _, ok := p.names[id]; ok || p.papers > 1 {
 		return p.name(id)
 	}
 	for _, s := range p.Plan.Paper.Stocks {
@@ -186,21 +185,33 @@ func (p *teller) step(s worksheet.Step) BenchStep {
 	return t
 }
 
-// folding is the order in which an envelope is folded, and where it is glued.
+// folding is the order in which an envelope is folded, and what of it is glued in a step.
 func (p teller) folding(s worksheet.Step) (list []string) {
-	if s.Piece != plan.BlankPiece || s.Act != worksheet.Fold && s.Act != worksheet.Glue {
-		return nil
+	if s.Act == worksheet.Fold && s.Piece == plan.BlankPiece {
+		for _, f := range p.Plan.Envelope.Blank.Folds {
+			list = append(list, f.Text)
+		}
 	}
-	for _, f := range p.Plan.Envelope.Blank.Folds {
-		text := f.Text
-		if s.Act == worksheet.Glue {
-			text = f.Glue
-		}
-		if text != "" && !slices.Contains(list, text) {
-			list = append(list, text)
-		}
+	if slices.ContainsFunc(s.Seams, func(q worksheet.Seam) bool { return q.Panel == holdingStrip }) {
+		list = append(list, "Glue the two holding strips, and press front and back together on them.")
+	}
+	if text := plan.Gluing(p.Made, func(g blank.Glue) bool { return slices.Contains(s.Seams, worksheet.Seam{Panel: g.Panel, Onto: g.Onto}) }); text != "" && len(s.Seams) > 0 {
+		list = append(list, text)
+	}
+	if s.Act == worksheet.Glue && len(s.Seams) > 0 {
+		list = append(list, say.Capital(plan.Panels(p.Made, p.Made.Seen().Closing()))+" "+isOrAre(len(p.Made.Seen().Closing()))+" left open until the card is in.")
 	}
 	return list
+}
+
+// holdingStrip is the panel of a seam that keeps a card in its place.
+const holdingStrip = "strip"
+
+func isOrAre(n int) string {
+	if n == 1 {
+		return "is"
+	}
+	return "are"
 }
 
 // number is what of a step is read from a metre off.
@@ -305,6 +316,12 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 	if a, ok := p.Shop.Adhesive(p.Job.Envelope.Adhesive); ok {
 		out["adhesive"] = say.Lower(a.Name)
 	}
+	set("flaps", plan.Panels(p.Made, s.Flaps), len(s.Flaps) > 0)
+	set("that", map[bool]string{true: "it", false: "them"}[len(s.Flaps) == 1], len(s.Flaps) > 0)
+	set("foam", p.style.Finest().ShowUnit(s.Foam), s.Foam > 0)
+	if c, ok := paper.ClosureByID(s.With); ok && s.Act == worksheet.Seal {
+		set("close", c.Close, c.Close != "")
+	}
 	out.Flag("many", s.Count > 1)
 	out.Flag("trimmer cut", s.Tool == job.TrimmerTool)
 	out.Flag("by hand", s.Tool == job.KnifeTool || s.Tool == job.ScissorsTool)
@@ -329,6 +346,12 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 	out.Flag("one fold", len(s.Folds) == 1 && s.Folds[0] > 0)
 	out.Flag("bought", p.Kind.Bought)
 	out.Flag("by scores", s.Between != [2]int{})
+	out.Flag("no sheet", s.Why == worksheet.NoSheet)
+	out.Flag("inside", s.Act == worksheet.Glue && (s.Up == worksheet.Under || s.Piece == plan.LinerPiece))
+	out.Flag("envelope", s.Onto == plan.BlankPiece)
+	out.Flag("box", s.Piece == plan.LinerPiece && p.Kind.Box)
+	out.Flag("stuck", s.Stuck)
+	out.Flag("posted", p.Job.Mail.Destination != job.ByHand)
 	return out
 }
 

@@ -155,7 +155,7 @@ func TestWorksheetOfTheSampleJob(t *testing.T) {
 		}
 	}
 	// Worked out by pencil: bases of 10 3/4 × 5 3/8, two a sheet of 12 × 12, scored at 5 3/8.
-	if cuts[0] != "Set the guide to 10 3⁄4. Cut all 6 of sheet A." || cuts[1] != "Set the guide to 5 3⁄8. Cut all 6 of sheet A, strip 1." || cuts[2] != "Leave the guide at 5 3⁄8. Cut all 6 of sheet A, strip 2." {
+	if cuts[0] != "Set the guide to 10 3⁄4. Cut all 6 of sheet A of Cover 100 lb, 270 gsm." || cuts[1] != "Set the guide to 5 3⁄8. Cut all 6 of sheet A, strip 1 of Cover 100 lb, 270 gsm." || !strings.HasPrefix(cuts[2], "Leave the guide at 5 3⁄8. Cut all 6 of sheet A, strip 2") {
 		t.Errorf("first %q, then %q", cuts[0], cuts[1])
 	}
 	shop.Tools.Owned.Trimmer, shop.Tools.Reach = field.No, 4*measure.Inch

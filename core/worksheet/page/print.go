@@ -23,7 +23,7 @@ func (w Worksheet) Print(title string) drawing.Print {
 		p.Blocks = append(p.Blocks, b)
 	}
 	for _, m := range w.Missing {
-		p.Blocks = append(p.Blocks, drawing.Block{Text: "No sheet on your shelf gives " + m + ": it is left out."})
+		p.Blocks = append(p.Blocks, drawing.Block{Text: "No sheet on your shelf gives " + m + ": get paper for it, cut to size."})
 	}
 	return p
 }

@@ -32,7 +32,8 @@ var told = map[worksheet.Act]words{
 		name: "Take",
 		says: []say.Clause{
 			{Text: "Take {count} of {paper}, [{size}] {unit}. This is {short}.", Unless: "ready"},
-			{Text: "Take {count} of {piece}, [{size}] {unit}.", Unless: "ready,paper,gauge"},
+			{Text: "Take {count} of {piece}, [{size}] {unit}.", Unless: "ready,paper,gauge,no sheet"},
+			say.When("no sheet", "Get {count} of {piece}, cut to [{size}] {unit}."),
 			say.When("gauge", "Take stiff card of [{size}] {unit} for the gauge."),
 			say.When("ready", "Take the {count} of {piece} that are cut already, [{size}] {unit}."),
 		},
@@ -163,10 +164,10 @@ var told = map[worksheet.Act]words{
 	},
 	worksheet.Try: {
 		name: "Try", says: []say.Clause{
-			say.Unless("bought,onto gauge", "Fold one of {onto} without glue, and try {piece} in it."),
-			{Text: "Try {piece} in one of {onto}.", If: "bought", Unless: "onto gauge"},
+			say.Unless("onto gauge", "Try one finished card in one of {onto}."),
 			say.When("onto gauge", "Slide {all pieces} through the gauge."),
 		},
+		how: []say.Clause{{Text: "Nothing of it is glued yet: hold the flaps with your fingers.", Unless: "onto gauge,bought"}},
 		check: []say.Clause{
 			say.Unless("onto gauge", "It slides in and out without force."),
 			say.When("onto gauge", "It slides through without being pushed. What sticks may cost more."),
@@ -175,14 +176,22 @@ var told = map[worksheet.Act]words{
 	worksheet.Glue: {
 		name: "Glue",
 		says: []say.Clause{
-			{Text: "Glue {all pieces} on {onto}.", Unless: "own"}, say.When("own", "Glue the seams of {all} with {adhesive}."),
+			{Text: "Glue {all pieces} on {onto}.", Unless: "own,foam,inside"},
+			say.When("foam", "Put foam of [{foam}] under {all pieces}, and press on {onto}."),
+			{Text: "Glue {all pieces} inside {onto}.", If: "inside", Unless: "foam"},
+			say.When("own", "Glue the seams of {all} with {adhesive}."),
 		},
 		how: []say.Clause{
-			{Text: "The {up} side. Lay it into one corner, slide it to its place, then press.", Unless: "own"},
+			{Text: "The {up} is up. Lay it into one corner, slide it to its place, then press.", Unless: "own,inside"},
+			say.When("foam", "Foam goes along all four edges and across the middle, a little in, so that none shows."),
+			{Text: "Open the card: it goes on the page to write on.", If: "inside", Unless: "envelope"},
+			{Text: "It lies over the front and the closing flap, a little inside every edge.", If: "inside,envelope", Unless: "box,bought"},
+			say.When("box", "It lies on the floor, between the scores."),
+			{Text: "Slide it in through the throat, and glue it to the flap alone.", If: "inside,envelope,bought"},
 			say.When("own", "Glue thinly, and away from the inner edge."),
 		},
 		check: []say.Clause{
-			{Text: "Slide it into the corner below: both its borders together show on the other two edges.", Unless: "own"},
+			{Text: "Slide it into the corner below: both its borders together show on the other two edges.", Unless: "own,inside"},
 			say.When("own", "Nothing sticks inside: slide a strip of paper in."),
 		},
 		caution: []say.Clause{say.Always("Hot glue burns and solvents smoke: open a window, and keep children off.")},
@@ -200,9 +209,17 @@ var told = map[worksheet.Act]words{
 		how: []say.Clause{say.Always("On dark or patterned paper put a plain label.")}, check: []say.Clause{say.Always("Let the ink dry.")},
 	},
 	worksheet.Fill: {
-		name: "Fill", says: []say.Clause{say.Always("Put the card into {all onto}.")}, check: []say.Clause{say.Always("The flap closes by itself.")},
+		name: "Fill", says: []say.Clause{say.Always("Put the card into {all onto}.")}, check: []say.Clause{say.Always("The flap comes down without force.")},
 	},
-	worksheet.Seal: {name: "Seal", says: []say.Clause{say.Always("Close {all}.")}},
+	worksheet.Seal: {
+		name: "Close",
+		says: []say.Clause{
+			{Text: "Close {all}: fold {flaps} down and stick {that} with {adhesive}.", If: "stuck", Unless: "bought"},
+			{Text: "Close {all}: stick {flaps} down.", If: "stuck,bought"},
+			{Text: "Close {all}: fold {flaps} down.", Unless: "stuck"},
+		},
+		how: []say.Clause{say.Always("{close}"), say.When("stuck,posted", "For the mail both edges have to be stuck, right to their ends.")},
+	},
 }
 
 // whyWords say why a step is not done the usual way.
@@ -215,6 +232,7 @@ var whyWords = map[worksheet.Why][]say.Clause{
 	worksheet.NoTick:      {say.Always("Not every line of it can be set on a ruler, so it goes by a print.")},
 	worksheet.TooWide:     {say.Always("It does not go flat through your machine, which takes {throat}.")},
 	worksheet.OtherRadius: {say.Always("Your rounder makes a radius of {radius}.")},
+	worksheet.NoSheet:     {say.Always("No sheet on your shelf gives it.")},
 	worksheet.InsideSheet: {say.Always("Your trimmer cannot begin inside a sheet.")},
 }
 

@@ -26,7 +26,7 @@ watch(
   <p v-else-if="!sheet" class="soft" aria-busy="true">Writing the worksheet…</p>
   <template v-else>
     <p v-if="sheet.missing.length" class="tone-care" data-test="missing-pieces">
-      No sheet on your shelf gives {{ sheet.missing.join(', ') }}: these steps leave it out.
+      No sheet on your shelf gives {{ sheet.missing.join(', ') }}: get paper for it, cut to size.
     </p>
     <div class="acts">
       <v-btn variant="outlined" size="small" :to="`/jobs/${job}/table`" data-test="to-table"
