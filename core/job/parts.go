@@ -113,7 +113,7 @@ func (j Job) Clone() Job {
 		}
 	}
 	j.Items = slices.Clone(j.Items)
-	j.Card.Own, j.Mail.Contents = slices.Clone(j.Card.Own), slices.Clone(j.Mail.Contents)
+	j.Card.Own, j.Card.Outline, j.Mail.Contents = slices.Clone(j.Card.Own), slices.Clone(j.Card.Outline), slices.Clone(j.Mail.Contents)
 	j.Paper.Sheets, j.Envelope.Asked, j.Card.Asked = maps.Clone(j.Paper.Sheets), maps.Clone(j.Envelope.Asked), maps.Clone(j.Card.Asked)
 	if j.Card.Thickness != nil {
 		t := *j.Card.Thickness

@@ -1,8 +1,6 @@
 package job
 
 import (
-	"slices"
-
 	"yellowparcel/core/card"
 )
 
@@ -21,7 +19,6 @@ func TurnCard(j Job) Job {
 	if fold, ok := quarter[c.Fold]; ok {
 		c.Fold = fold
 	}
-	c.Outline = slices.Clone(c.Outline)
 	for i := range c.Outline {
 		c.Outline[i].X, c.Outline[i].Y = c.Outline[i].Y, width.Millimetres()-c.Outline[i].X
 	}

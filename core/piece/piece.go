@@ -11,6 +11,7 @@
 package piece
 
 import (
+	"maps"
 	"slices"
 
 	"yellowparcel/core/card"
@@ -93,7 +94,7 @@ func laidAlike(a, b job.Job) bool {
 	}
 	c, d := a.Card, b.Card
 	return c.Width == d.Width && c.Height == d.Height && c.Fold == d.Fold && c.Panels == d.Panels && c.Spine == d.Spine &&
-		slices.Equal(c.Own, d.Own) && slices.EqualFunc(a.Parts, b.Parts, same)
+		slices.Equal(c.Own, d.Own) && maps.Equal(c.Asked, d.Asked) && slices.EqualFunc(a.Parts, b.Parts, same)
 }
 
 // Job is the job that the piece is of, with stand-ins for what is missing; not to be
