@@ -25,6 +25,8 @@ type Kind struct {
 	// foam gives, and paper is damp.
 	Units     []string
 	Step, Off float64
+	// Most is the most that one measures, by unit: what is more, or under nothing, is no reading.
+	Most map[string]float64
 }
 
 // Kinds lists the devices.
@@ -41,5 +43,5 @@ func Register(k *Kind) (remove func()) {
 // Simulated is a simulated device of the kind, with the meter that reads it.
 func (k *Kind) Simulated(b Behaviour) (*Meter, *Simulated) {
 	s := &Simulated{Unit: k.Units[0], Step: k.Step, Behave: b}
-	return &Meter{Name: k.Name, Kinds: k.Units, Patience: patience, Open: s.Open}, s
+	return &Meter{Name: k.Name, Kinds: k.Units, Most: k.Most, Patience: patience, Open: s.Open}, s
 }

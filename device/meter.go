@@ -17,6 +17,8 @@ type Meter struct {
 	Name string
 	// Kinds are the units that it may answer in.
 	Kinds []string
+	// Most is the most that it measures, by unit; nothing for no bound.
+	Most map[string]float64
 	// Patience is how long it is waited for.
 	Patience time.Duration
 	// Open connects to it; it is closed after each reading.
@@ -82,6 +84,9 @@ func (m *Meter) ask(ctx context.Context, what string) (Reading, error) {
 		}
 		return Reading{}, fmt.Errorf("the %s is silent: look whether it is switched on, then try again", m.Name)
 	case a := <-heard:
+		if most, bound := m.Most[a.reading.Unit]; a.err == nil && bound && what == "read" && (a.reading.Value < 0 || a.reading.Value > most) {
+			return Reading{}, fmt.Errorf("the %s says %s, which it cannot measure: set it to zero, then try again", m.Name, a.reading.Text())
+		}
 		if a.err == nil {
 			m.last = &a.reading
 		}

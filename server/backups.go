@@ -116,8 +116,15 @@ func Came(done string, c store.Came) string {
 	if len(parts) == 0 {
 		parts = append(parts, "there was nothing new in it")
 	}
-	return done + ": " + say.And(parts) + "."
+	text := done + ": " + say.And(parts) + "."
+	if n := len(c.LeftOut); n > 0 {
+		text += fmt.Sprintf(" %s could not be opened and %s left out: %s.", say.Capital(say.Plural(n, "job")), map[bool]string{true: "was", false: "were"}[n == 1], say.And(c.LeftOut[:min(n, mostLeftOut)]))
+	}
+	return text
 }
+
+// mostLeftOut is how many jobs that were left out are named.
+const mostLeftOut = 5
 
 // backupFailed turns an error of a backup into an answer.
 func (s *Server) backupFailed(err error) error {
@@ -134,14 +141,9 @@ func (s *Server) backupFailed(err error) error {
 func (s *Server) everythingChanged(ctx context.Context) {
 	s.lister.stale()
 	if shop, err := s.shop(ctx); err == nil {
-		s.events.tellAll(Event{Kind: "shop", Version: shop.Version})
+		s.events.tell(Event{Kind: "shop", Version: shop.Version})
 	}
-	s.events.tell(listed, Event{Kind: "jobs"})
-	for _, id := range s.events.shown() {
-		if version, err := s.store.Version(ctx, id); err == nil {
-			s.events.tell(id, Event{Kind: "job", Version: version})
-		}
-	}
+	s.events.tell(Event{Kind: "everything"})
 }
 
 func (s *Server) backupRoutes() {

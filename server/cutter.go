@@ -21,6 +21,8 @@ type CutBody struct {
 	// Message says what went wrong; empty when nothing did, and then there is a Cut.
 	Message string        `json:"message"`
 	Cut     *plan.CutPlan `json:"cut,omitempty"`
+	// Going is set while it still cuts: asked again by the same act, it says what came of it.
+	Going bool `json:"going"`
 }
 
 // CutterBody is the cutter at the table.
@@ -43,10 +45,14 @@ func cutterRoutes(s *Server, at Devices) {
 		func(context.Context, *struct{}) (*struct{ Body CutterBody }, error) {
 			return &struct{ Body CutterBody }{CutterBody{real == nil}}, nil
 		})
-	huma.Register(s.api, huma.Operation{OperationID: "cutMat", Method: http.MethodPost, Path: "/api/jobs/{id}/cutter/{piece}", Summary: "Send a mat of a job to the cutter, the very SVG that is exported, and hold what comes off against the drawing"},
+	huma.Register(s.api, huma.Operation{OperationID: "cutMat", Method: http.MethodPost, Path: "/api/jobs/{id}/cutter/{piece}", MaxBodyBytes: maxBody, Summary: "Send a mat of a job to the cutter, the very SVG that is exported, and hold what comes off against the drawing"},
 		func(ctx context.Context, in *struct {
 			JobID
 			Piece string `path:"piece" maxLength:"40"`
+			Body  struct {
+				// Act is a name that no other act has: a mat is cut once by it, however often it is sent.
+				Act string `json:"act" minLength:"1" maxLength:"40"`
+			}
 		},
 		) (*struct{ Body CutBody }, error) {
 			var (
@@ -70,15 +76,18 @@ func cutterRoutes(s *Server, at Devices) {
 			if err != nil {
 				return nil, err
 			}
-			body := CutBody{}
-			done, err := cutter.Cut(ctx, bed, file.Bytes())
-			if err != nil {
-				body.Message = sentence(err)
-				return &struct{ Body CutBody }{body}, nil
+			answer, done := s.outside.do(ctx, in.Body.Act, s.answerWithin, func() any {
+				done, err := cutter.Cut(s.running, bed, file.Bytes())
+				if err != nil {
+					return CutBody{Message: sentence(err)}
+				}
+				cut := plan.CameOff(x, shop, madeOf(done), done.Travel, done.Seconds)
+				return CutBody{Cut: &cut}
+			})
+			if !done {
+				return &struct{ Body CutBody }{CutBody{Going: true}}, nil
 			}
-			cut := plan.CameOff(x, shop, madeOf(done), done.Travel, done.Seconds)
-			body.Cut = &cut
-			return &struct{ Body CutBody }{body}, nil
+			return &struct{ Body CutBody }{answer.(CutBody)}, nil
 		})
 }
 

@@ -20,6 +20,8 @@ const longSearch = 60_000_000
 // CuttingLine is one line of the answer to a long search: how far it is, or the
 // plan at last.
 type CuttingLine struct {
+	// Waits is set while another search is under way: long ones run one after the other.
+	Waits    bool              `json:"waits,omitempty"`
 	Progress *cutting.Progress `json:"progress,omitempty"`
 	Plan     *plan.StockPlan   `json:"plan,omitempty"`
 }
@@ -62,6 +64,13 @@ func (s *Server) cuttingRoutes() {
 					}
 				}()
 				out := newStream(hc, jsonLines, "", "\n")
+				if !s.searches.TryAcquire(1) {
+					_ = out.send(CuttingLine{Waits: true})
+					if s.searches.Acquire(ctx, 1) != nil {
+						return
+					}
+				}
+				defer s.searches.Release(1)
 				last := time.Time{}
 				p, _ := plan.CutStock(ctx, in.Body.Job, shop.Shop, in.Body.Stock, in.Body.Sheet, s.searchSteps, func(now cutting.Progress) {
 					if time.Since(last) >= often {

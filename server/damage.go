@@ -23,8 +23,10 @@ type DamageBody struct {
 	// Dir is the data directory; the damaged file stays in it.
 	Dir string `json:"dir"`
 	// Whole and Broken are the jobs that can be read and those that cannot.
-	Whole   int          `json:"whole"`
-	Broken  int          `json:"broken"`
+	Whole  int `json:"whole"`
+	Broken int `json:"broken"`
+	// States are the earlier states of jobs that cannot be read.
+	States  int          `json:"states"`
 	Backups []BackupBody `json:"backups"`
 }
 
@@ -99,7 +101,7 @@ func damageBody(d *store.Damage, now time.Time) DamageBody {
 	if d == nil {
 		return DamageBody{Backups: []BackupBody{}}
 	}
-	body := DamageBody{Damaged: true, What: say.Capital(d.What), Missing: d.Missing, Dir: d.Dir(), Whole: d.Whole, Broken: d.Broken, Backups: []BackupBody{}}
+	body := DamageBody{Damaged: true, What: say.Capital(d.What), Missing: d.Missing, Dir: d.Dir(), Whole: d.Whole, Broken: d.Broken, States: d.States, Backups: []BackupBody{}}
 	for _, b := range d.Backups {
 		body.Backups = append(body.Backups, backupBody(b, now))
 	}
@@ -121,12 +123,12 @@ func (s *Server) Close() error {
 	return s.store.Close()
 }
 
-// Tell says to a second program on the same data where this one is open.
-func (s *Server) Tell(url string) error {
+// Advertise says to a second program on the same data where this one is open.
+func (s *Server) Advertise(url string) error {
 	if d := s.damage.Load(); d != nil {
-		return d.Tell(url)
+		return d.Advertise(url)
 	}
-	return s.store.Tell(url)
+	return s.store.Advertise(url)
 }
 
 // TroubleBody says what is wrong with where the data lies; empty where nothing is.
@@ -141,7 +143,7 @@ func (s *Server) troubleRoutes() {
 	huma.Register(s.api, huma.Operation{OperationID: "getTrouble", Method: http.MethodGet, Path: "/api/trouble", Summary: "What is wrong with where the data lies, if anything is"},
 		func(_ context.Context, _ *struct{}) (*struct{ Body TroubleBody }, error) {
 			var body TroubleBody
-			if errors.Is(s.store.Here(), store.ErrGone) {
+			if errors.Is(s.store.CheckPresent(), store.ErrGone) {
 				body.Text = goneWords
 			}
 			return &struct{ Body TroubleBody }{body}, nil
@@ -162,11 +164,11 @@ func (s *Server) keepWatch(ctx context.Context) {
 		case <-ctx.Done():
 			return
 		}
-		if now := errors.Is(s.store.Here(), store.ErrGone); now != gone {
+		if now := errors.Is(s.store.CheckPresent(), store.ErrGone); now != gone {
 			if gone = now; gone {
 				s.log.Error(goneWords)
 			}
-			s.events.tellAll(Event{Kind: "trouble"})
+			s.events.tell(Event{Kind: "trouble"})
 		}
 	}
 }

@@ -2,10 +2,13 @@ package server
 
 import (
 	"context"
+	"fmt"
 	"net/http"
 	"slices"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
+	"golang.org/x/sync/semaphore"
 
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
@@ -23,6 +26,8 @@ type instrument struct {
 	kind  *device.Kind
 	meter *device.Meter
 	in    *device.Simulated
+	// turn lets one window at a time lay a piece in it and read it.
+	turn *semaphore.Weighted
 }
 
 // Instrument is a device that readings may be taken of.
@@ -57,7 +62,7 @@ func newBench(at Devices) (list bench) {
 		if open := at.Places[k.ID]; open != nil {
 			meter.Open, in = open, nil
 		}
-		list = append(list, instrument{Instrument{k.ID, k.Name, readings[k.Reads].field, k.Tares}, k, meter, in})
+		list = append(list, instrument{Instrument{k.ID, k.Name, readings[k.Reads].field, k.Tares}, k, meter, in, semaphore.NewWeighted(1)})
 	}
 	return list
 }
@@ -80,6 +85,38 @@ type TakenBody struct {
 	Last string `json:"last"`
 	// Message says what went wrong; empty when nothing did.
 	Message string `json:"message"`
+	// Going is set while the device still works: asked again by the same act, it says what came of it.
+	Going bool `json:"going"`
+}
+
+// mostTurn is how long a window waits while another one reads a device.
+const mostTurn = 500 * time.Millisecond
+
+// take lays a piece in a device and reads it, or sets it to zero. A window that finds another one at it
+// is told so soon: one that is silent keeps one window waiting and no more.
+func (d instrument) take(ctx context.Context, j job.Job, shop job.Shop, act string) (body TakenBody) {
+	waits, cancel := context.WithTimeout(ctx, mostTurn)
+	defer cancel()
+	if d.turn.Acquire(waits, 1) != nil {
+		body.Message = fmt.Sprintf("Another window is at the %s: try again when that is done.", d.Name)
+		return body
+	}
+	defer d.turn.Release(1)
+	d.load(j, shop, act)
+	ask := d.meter.Take
+	if act == "tare" {
+		ask = d.meter.Tare
+	}
+	r, err := ask(ctx)
+	if err != nil {
+		body.Message = sentence(err)
+	} else {
+		body.Text = r.Text()
+	}
+	if last, ok := d.meter.Last(); ok {
+		body.Last = last.Text()
+	}
+	return body
 }
 
 func (s *Server) deviceRoutes() {
@@ -98,6 +135,8 @@ func (s *Server) deviceRoutes() {
 			Act    string `path:"act" enum:"read,tare"`
 			Body   struct {
 				Job job.Job `json:"job"`
+				// Name is one that no other act has: what is sent again by it is not done twice.
+				Name string `json:"name,omitempty" maxLength:"40"`
 			}
 		},
 		) (*struct{ Body TakenBody }, error) {
@@ -112,23 +151,13 @@ func (s *Server) deviceRoutes() {
 			if problems := plan.Check(in.Body.Job, shop.Shop); len(problems) > 0 {
 				return nil, refuse("body.job", problems)
 			}
-			d := s.bench[at]
-			d.load(in.Body.Job, shop.Shop, in.Act)
-			take := d.meter.Take
-			if in.Act == "tare" {
-				take = d.meter.Tare
+			answer, done := s.outside.do(ctx, in.Body.Name, s.answerWithin, func() any {
+				return s.bench[at].take(s.running, in.Body.Job, shop.Shop, in.Act)
+			})
+			if !done {
+				return &struct{ Body TakenBody }{TakenBody{Going: true}}, nil
 			}
-			var body TakenBody
-			r, err := take(ctx)
-			if err != nil {
-				body.Message = sentence(err)
-			} else {
-				body.Text = r.Text()
-			}
-			if last, ok := d.meter.Last(); ok {
-				body.Last = last.Text()
-			}
-			return &struct{ Body TakenBody }{body}, nil
+			return &struct{ Body TakenBody }{answer.(TakenBody)}, nil
 		})
 }
 

@@ -28,7 +28,6 @@ func TestDocumentHasStreamsAndDevices(t *testing.T) {
 	}
 	for _, tt := range []struct{ path, method, content, of string }{
 		{"/api/events", "get", "text/event-stream", "schemas/Event"},
-		{"/api/jobs/{id}/events", "get", "text/event-stream", "schemas/Event"},
 		{"/api/cutting", "post", "application/x-ndjson", "schemas/CuttingLine"},
 		{"/api/devices", "get", "application/json", "schemas/Instrument"},
 		{"/api/shop", "patch", "application/json", "schemas/ShopBody"},

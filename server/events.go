@@ -13,96 +13,70 @@ import (
 // Event tells a window that something it shows has a newer version; of the bench the version is
 // the step that lies open.
 type Event struct {
-	Kind    string `json:"kind" enum:"job,shop,jobs,trouble,bench"` // jobs is the list
+	Kind string `json:"kind" enum:"job,shop,jobs,trouble,bench,everything"` // jobs is the list
+	// Job is the one that it is of; empty where it is of none.
+	Job     string `json:"job,omitempty"`
 	Version int64  `json:"version"`
 }
 
-// events hands each saved change to every window that shows the job.
+// events hands each saved change to every browser: the one stream that a browser has carries the events
+// of all its pages, since it opens no more than six connections at once.
 type events struct {
-	mu      sync.Mutex
-	windows map[string]map[chan Event]bool // by job; those without one under listed
-	done    chan struct{}
-	once    sync.Once
+	mu       sync.Mutex
+	browsers map[chan Event]bool
+	done     chan struct{}
+	once     sync.Once
 }
 
 func newEvents() *events {
-	return &events{windows: map[string]map[chan Event]bool{}, done: make(chan struct{})}
+	return &events{browsers: map[chan Event]bool{}, done: make(chan struct{})}
 }
 
 // close ends every stream, so that the program can stop.
 func (e *events) close() { e.once.Do(func() { close(e.done) }) }
 
-// waiting is how many events a slow window may be behind. Dropping more is
-// safe: an event carries only a version, and a later one says the same.
-const waiting = 8
+// waiting is how many events a slow browser may be behind. Dropping more is
+// safe: a browser that was behind is told to look at everything.
+const waiting = 64
 
-func (e *events) join(j string) (chan Event, func()) {
+func (e *events) join() (chan Event, func()) {
 	c := make(chan Event, waiting)
 	e.mu.Lock()
 	defer e.mu.Unlock()
-	if e.windows[j] == nil {
-		e.windows[j] = map[chan Event]bool{}
-	}
-	e.windows[j][c] = true
+	e.browsers[c] = true
 	return c, func() {
 		e.mu.Lock()
 		defer e.mu.Unlock()
-		delete(e.windows[j], c)
-		if len(e.windows[j]) == 0 {
-			delete(e.windows, j)
-		}
+		delete(e.browsers, c)
 	}
 }
 
-func (e *events) tell(j string, event Event) {
+func (e *events) tell(event Event) {
 	e.mu.Lock()
 	defer e.mu.Unlock()
-	for c := range e.windows[j] {
+	for c := range e.browsers {
 		offer(c, event)
 	}
 }
 
-func (e *events) tellAll(event Event) {
-	e.mu.Lock()
-	defer e.mu.Unlock()
-	for _, windows := range e.windows {
-		for c := range windows {
-			offer(c, event)
-		}
-	}
-}
-
-// shown are the jobs that a window shows.
-func (e *events) shown() (ids []string) {
-	e.mu.Lock()
-	defer e.mu.Unlock()
-	for id := range e.windows {
-		if id != listed {
-			ids = append(ids, id)
-		}
-	}
-	return ids
-}
-
+// offer gives a browser an event. One that is too far behind loses what waits, and is told to look at
+// everything anew.
 func offer(c chan Event, event Event) {
 	select {
 	case c <- event:
+		return
 	default:
-		// Full: make room by dropping the oldest, so that the newest arrives.
+	}
+	for {
 		select {
 		case <-c:
+			continue
 		default:
 		}
-		select {
-		case c <- event:
-		default:
-		}
+		break
 	}
+	c <- Event{Kind: "everything"} // nothing else puts anything in while the lock is held
 }
-
-// listed stands for the job where a window shows none: the list, the shelf, the
-// rules.
-const listed = ""
 
 // keepAlive is how often an idle stream says that it is still there.
 const keepAlive = 20 * time.Second
@@ -112,35 +86,16 @@ const (
 	jsonLines   = "application/x-ndjson"
 )
 
-// eventRoutes are the event streams. Each begins with the versions as they are, so
-// that a window that reconnects learns what it missed.
+// eventRoutes are the event stream. It begins with the shop's version as it is; a browser whose stream
+// begins anew looks at what its pages show.
 func (s *Server) eventRoutes() {
-	op := func(id, path, summary string) huma.Operation {
-		return s.streamed(huma.Operation{OperationID: id, Method: http.MethodGet, Path: path, Summary: summary}, eventStream, reflect.TypeFor[Event]())
-	}
-	huma.Register(s.api, op("followJob", "/api/jobs/{id}/events", "What becomes of a job and of the shop"),
-		func(ctx context.Context, in *struct {
-			ID string `path:"id" maxLength:"40"`
-		},
-		) (*huma.StreamResponse, error) {
-			c, leave := s.events.join(in.ID)
-			version, err := s.store.Version(ctx, in.ID)
-			if err != nil {
-				leave()
-				return nil, s.failed(err)
-			}
-			return s.follow(ctx, c, leave, Event{"job", version})
-		})
-	huma.Register(s.api, op("followShop", "/api/events", "What becomes of the shop and of the list of jobs"),
-		func(ctx context.Context, _ *struct{}) (*huma.StreamResponse, error) {
-			c, leave := s.events.join(listed)
-			return s.follow(ctx, c, leave)
-		})
+	op := huma.Operation{OperationID: "followEverything", Method: http.MethodGet, Path: "/api/events", Summary: "What becomes of the shop, of the list and of every job"}
+	huma.Register(s.api, s.streamed(op, eventStream, reflect.TypeFor[Event]()), s.follow)
 }
 
-// follow sends what it begins with, the shop's version, and then every event until
-// the window leaves or the program ends.
-func (s *Server) follow(ctx context.Context, c chan Event, leave func(), first ...Event) (*huma.StreamResponse, error) {
+// follow sends the shop's version, and then every event until the browser leaves or the program ends.
+func (s *Server) follow(ctx context.Context, _ *struct{}) (*huma.StreamResponse, error) {
+	c, leave := s.events.join()
 	shop, err := s.shop(ctx)
 	if err != nil {
 		leave()
@@ -149,10 +104,8 @@ func (s *Server) follow(ctx context.Context, c chan Event, leave func(), first .
 	return &huma.StreamResponse{Body: func(hc huma.Context) {
 		defer leave()
 		out := newStream(hc, eventStream, "data: ", "\n\n")
-		for _, e := range append(first, Event{"shop", shop.Version}) {
-			if out.send(e) != nil {
-				return
-			}
+		if out.send(Event{Kind: "shop", Version: shop.Version}) != nil {
+			return
 		}
 		tick := time.NewTicker(keepAlive)
 		defer tick.Stop()

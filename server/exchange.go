@@ -24,11 +24,16 @@ func (s *Server) exchangeRoutes() {
 	}
 	huma.Register(s.api, file(huma.Operation{OperationID: "writeEverything", Method: http.MethodGet, Path: "/api/everything", Summary: "Everything that is kept, as one open file: a zip of JSON"}, zipFile),
 		func(ctx context.Context, _ *struct{}) (*huma.StreamResponse, error) {
+			// Written whole before a byte of it is sent: half a file is none, and what fails says so.
+			f, err := s.store.ExportFile(ctx)
+			if err != nil {
+				return nil, s.failed(err)
+			}
 			return &huma.StreamResponse{Body: func(hc huma.Context) {
-				out := download(hc, zipFile, "yellow-parcel-"+s.now().Format(time.DateOnly)+".zip")
-				if err := s.store.Export(ctx, out); err != nil && ctx.Err() == nil {
-					s.log.Error("everything could not be written out", "error", err)
-					panic(http.ErrAbortHandler) // half a file is none
+				defer func() { _ = f.Close() }()
+				if _, err := io.Copy(download(hc, zipFile, "yellow-parcel-"+s.now().Format(time.DateOnly)+".zip"), f); err != nil && ctx.Err() == nil {
+					s.log.Error("everything could not be sent", "error", err)
+					panic(http.ErrAbortHandler)
 				}
 			}}, nil
 		})

@@ -68,7 +68,7 @@ func (s *Server) jobRoutes() {
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			s.events.tell(listed, Event{Kind: "jobs"})
+			s.events.tell(Event{Kind: "jobs"})
 			return jobBody(added), nil
 		})
 
@@ -98,6 +98,10 @@ func (s *Server) jobRoutes() {
 				// Edits are carried out on the job first: what a window did last, and left before
 				// it had its answer. What cannot be used is left out.
 				Edits []field.Edit `json:"edits,omitempty" maxItems:"300"`
+				// Act is a name that no other save has: sent again, since its answer was lost, it is
+				// not done twice. After are the window's own saves that it never had an answer of.
+				Act   string   `json:"act,omitempty" maxLength:"40"`
+				After []string `json:"after,omitempty" maxItems:"50"`
 			}
 		},
 		) (*jobOut, error) {
@@ -110,15 +114,10 @@ func (s *Server) jobRoutes() {
 			}
 			j, _ := plan.Apply(in.Body.Job, shop.Shop, in.Body.Edits)
 			line := s.line(j, shop)
-			var saved store.Job
 			if in.Body.Version == 0 && !store.ValidID(in.ID) {
 				return nil, huma.Error404NotFound("A new job needs an ID that the program gave: start a card from the list of jobs.")
 			}
-			if in.Body.Version == 0 {
-				saved, err = s.store.AddJob(ctx, in.ID, j, line)
-			} else {
-				saved, err = s.store.SaveJob(ctx, in.ID, in.Body.Version, j, line)
-			}
+			saved, err := s.store.Save(ctx, store.Save{ID: in.ID, From: in.Body.Version, Job: j, Line: line, Act: in.Body.Act, After: in.Body.After})
 			if err != nil {
 				return nil, s.failed(err)
 			}
@@ -181,7 +180,7 @@ func (s *Server) jobRoutes() {
 
 // changed tells every window that a job was changed.
 func (s *Server) changed(j store.Job) *jobOut {
-	s.events.tell(j.ID, Event{Kind: "job", Version: j.Version})
-	s.events.tell(listed, Event{Kind: "jobs"})
+	s.events.tell(Event{Kind: "job", Job: j.ID, Version: j.Version})
+	s.events.tell(Event{Kind: "jobs"})
 	return jobBody(j)
 }

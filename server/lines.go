@@ -114,11 +114,11 @@ func (s *Server) refreshLines(ctx context.Context) error {
 			return err
 		}
 		if i%tellEvery == tellEvery-1 {
-			s.events.tell(listed, Event{Kind: "jobs"})
+			s.events.tell(Event{Kind: "jobs"})
 		}
 	}
 	if len(ids) > 0 {
-		s.events.tell(listed, Event{Kind: "jobs"})
+		s.events.tell(Event{Kind: "jobs"})
 	}
 	return nil
 }

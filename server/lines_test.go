@@ -304,8 +304,10 @@ func TestListAndShelfAreTold(t *testing.T) {
 	}
 	j := s.first()
 	s.ask("PUT", "/api/jobs/"+j.ID, saveJob{j.Version, j.Job}, nil)
-	if e := <-events; e.Kind != "jobs" {
-		t.Errorf("after a save %+v", e)
+	for _, kind := range []string{"job", "jobs"} {
+		if e := <-events; e.Kind != kind {
+			t.Errorf("after a save %+v", e)
+		}
 	}
 	s.edit(field.Edit{Act: field.Type, Path: "tools.notchDepth", Text: "1/4"})
 	if e := <-events; e.Kind != "shop" || e.Version != 2 {

@@ -33,7 +33,6 @@ type Server struct {
 	store  *store.Store
 	events *events
 	lister lister
-	acts   acts
 	log    *slog.Logger
 	// searchSteps is what a long search may use.
 	searchSteps int
@@ -51,8 +50,15 @@ type Server struct {
 	seed      func(*store.Store) error
 	// backupTrouble is why the last daily backup could not be made.
 	backupTrouble atomic.Pointer[error]
-	// silence is mostSilence; tests make it short.
-	silence time.Duration
+	// silence is mostSilence, answerWithin how long a request waits for an act outside the program before it
+	// says that this goes on; tests make both short.
+	silence, answerWithin time.Duration
+	// outside are acts at the devices; running ends when the program does.
+	outside outside
+	running context.Context
+	stop    context.CancelFunc
+	// searches lets one long search run at a time.
+	searches *semaphore.Weighted
 	// planners lets so many plans be made at once; who comes first is first.
 	planners *semaphore.Weighted
 }
@@ -60,18 +66,22 @@ type Server struct {
 // mostSilence is how long a client may read nothing of an answer before it is let go.
 const mostSilence = 30 * time.Second
 
+// mostAwaited is how long a request waits for an act outside the program: well within mostSilence.
+const mostAwaited = 15 * time.Second
+
 // maxBody bounds what a request may send; a job is a few kilobytes.
 const maxBody = 1 << 20
 
 // New builds the server. The simulated devices behave as asked; extra hosts are names, besides those of this machine,
 // under which it may be called.
 func New(s *store.Store, log *slog.Logger, devices Devices, hosts ...string) *Server {
-	srv := &Server{store: s, events: newEvents(), lister: newLister(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices), opened: make(chan struct{}), silence: mostSilence, planners: semaphore.NewWeighted(int64(runtime.NumCPU()))}
+	srv := &Server{store: s, events: newEvents(), lister: newLister(), log: log, searchSteps: longSearch, now: time.Now, bench: newBench(devices), opened: make(chan struct{}), silence: mostSilence, answerWithin: mostAwaited, searches: semaphore.NewWeighted(1), planners: semaphore.NewWeighted(int64(runtime.NumCPU()))}
+	srv.running, srv.stop = context.WithCancel(context.Background())
 	if s != nil {
 		close(srv.opened)
 	}
 	r := chi.NewRouter()
-	r.Use(oneStatus, srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin, srv.whileDamaged, middleware.Compress(compression, compressed...))
+	r.Use(oneStatus, srv.answerInTime, srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin, srv.whileDamaged, middleware.Compress(compression, compressed...))
 	r.NotFound(srv.page)
 	r.MethodNotAllowed(func(w http.ResponseWriter, r *http.Request) {
 		writeProblem(w, http.StatusMethodNotAllowed, fmt.Sprintf("%s is not possible on %s.", r.Method, r.URL.Path))
@@ -142,6 +152,7 @@ func (s *Server) Serve(ctx context.Context, l net.Listener) error {
 		ErrorLog:          slog.NewLogLogger(s.log.Handler(), slog.LevelWarn),
 	}
 	hs.RegisterOnShutdown(s.events.close)
+	defer s.stop()
 	background, stop := context.WithCancel(ctx)
 	var work sync.WaitGroup
 	for _, keep := range []func(context.Context){s.keepLines, s.keepBackups, s.keepWatch} {
@@ -176,6 +187,48 @@ func oneStatus(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		next.ServeHTTP(middleware.NewWrapResponseWriter(w, r.ProtoMajor), r)
 	})
+}
+
+// answerInTime lets an answer that took long to make be read as long as any other: the time to read it
+// counts from its first byte.
+func (s *Server) answerInTime(next http.Handler) http.Handler {
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		next.ServeHTTP(&timelyWriter{ResponseWriter: w, silence: s.silence}, r)
+	})
+}
+
+// timelyWriter sets a new deadline when its answer begins.
+type timelyWriter struct {
+	http.ResponseWriter
+	silence time.Duration
+	begun   bool
+}
+
+// Unwrap is for http.ResponseController.
+func (w *timelyWriter) Unwrap() http.ResponseWriter { return w.ResponseWriter }
+
+// WriteHeader begins the answer.
+func (w *timelyWriter) WriteHeader(status int) {
+	w.begin()
+	w.ResponseWriter.WriteHeader(status)
+}
+
+func (w *timelyWriter) Write(b []byte) (int, error) {
+	w.begin()
+	return w.ResponseWriter.Write(b)
+}
+
+// Flush sends what was written so far.
+func (w *timelyWriter) Flush() {
+	w.begin()
+	_ = http.NewResponseController(w.ResponseWriter).Flush()
+}
+
+func (w *timelyWriter) begin() {
+	if !w.begun {
+		w.begun = true
+		_ = http.NewResponseController(w.ResponseWriter).SetWriteDeadline(time.Now().Add(w.silence))
+	}
 }
 
 // onlyHosts refuses requests that were sent to another name, so that a page

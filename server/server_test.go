@@ -201,7 +201,7 @@ func TestEventStream(t *testing.T) {
 	j := s.first()
 	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
 	defer cancel()
-	req, err := http.NewRequestWithContext(ctx, "GET", s.URL+"/api/jobs/"+j.ID+"/events", nil)
+	req, err := http.NewRequestWithContext(ctx, "GET", s.URL+"/api/events", nil)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -225,41 +225,34 @@ func TestEventStream(t *testing.T) {
 		t.Fatal("the stream ended")
 		return Event{}
 	}
-	if e := next(); e != (Event{"job", j.Version}) {
+	if e := next(); e != (Event{"shop", "", 1}) {
 		t.Errorf("the stream begins with %+v", e)
-	}
-	if e := next(); e != (Event{"shop", 1}) {
-		t.Errorf("then %+v", e)
 	}
 	if status := s.ask("PUT", "/api/jobs/"+j.ID, saveJob{j.Version, j.Job}, nil); status != 200 {
 		t.Fatal(status)
 	}
-	if e := next(); e != (Event{"job", j.Version + 1}) {
+	if e := next(); e != (Event{"job", j.ID, j.Version + 1}) {
 		t.Errorf("a save is told as %+v", e)
-	}
-	if res, err := http.Get(s.URL + "/api/jobs/nothing/events"); err != nil || res.StatusCode != 404 {
-		t.Errorf("a stream of nothing: %v %v", res.StatusCode, err)
 	}
 }
 
-// A window that does not read never holds up the others, and still learns the
-// newest version.
+// A browser that does not read never holds up the others, and learns that it has to look at everything.
 func TestSlowWindow(t *testing.T) {
 	e := newEvents()
-	c, leave := e.join("job")
-	for v := range int64(100) {
-		e.tell("job", Event{"job", v})
+	c, leave := e.join()
+	for v := range int64(waiting + 10) {
+		e.tell(Event{"job", "a", v})
 	}
-	last := Event{}
+	var heard []Event
 	for len(c) > 0 {
-		last = <-c
+		heard = append(heard, <-c)
 	}
-	if last.Version != 99 {
-		t.Errorf("the last event is %+v", last)
+	if len(heard) != 10 || heard[0].Kind != "everything" || heard[9].Version != waiting+9 {
+		t.Errorf("it hears %+v", heard)
 	}
 	leave()
-	if len(e.windows) != 0 {
-		t.Errorf("%d windows are left", len(e.windows))
+	if len(e.browsers) != 0 {
+		t.Errorf("%d browsers are left", len(e.browsers))
 	}
 }
 

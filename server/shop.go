@@ -6,7 +6,6 @@ import (
 	"net/http"
 	"slices"
 	"strings"
-	"sync"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -110,45 +109,6 @@ func shopBody(s store.Shop) ShopBody {
 	}
 }
 
-// acts are the acts of the last while, so that one whose answer was lost is not done
-// twice.
-type acts struct {
-	mu    sync.Mutex
-	done  map[string]bool
-	order []string
-}
-
-// mostActs is how many are remembered.
-const mostActs = 500
-
-// first notes an act, and reports whether it is new; one without a name always is.
-func (a *acts) first(name string) bool {
-	if name == "" {
-		return true
-	}
-	a.mu.Lock()
-	defer a.mu.Unlock()
-	if a.done[name] {
-		return false
-	}
-	if a.done == nil {
-		a.done = map[string]bool{}
-	}
-	if a.order = append(a.order, name); len(a.order) > mostActs {
-		delete(a.done, a.order[0])
-		a.order = a.order[1:]
-	}
-	a.done[name] = true
-	return true
-}
-
-// forget takes back an act that was not done after all.
-func (a *acts) forget(name string) {
-	a.mu.Lock()
-	defer a.mu.Unlock()
-	delete(a.done, name)
-}
-
 // errNothing says that no edit could be used, so that nothing is to be stored.
 var errNothing = errors.New("nothing to store")
 
@@ -175,10 +135,7 @@ func (s *Server) shopRoutes() {
 			var problems []field.Problem
 			var told []string
 			today := s.now().Format(time.DateOnly)
-			if !s.acts.first(in.Body.Act) {
-				in.Body.Edits = nil // done already
-			}
-			saved, err := s.store.ChangeShop(ctx, func(now store.Shop) (job.Shop, error) {
+			saved, err := s.store.ChangeShop(ctx, in.Body.Act, func(now store.Shop) (job.Shop, error) {
 				now.Shop.Today = today // told anew each day, never kept
 				var made job.Shop
 				made, problems, told = job.ApplyToShop(now.Shop, in.Body.Edits)
@@ -193,16 +150,14 @@ func (s *Server) shopRoutes() {
 			})
 			var refused huma.StatusError
 			switch {
-			case errors.Is(err, errNothing):
+			case errors.Is(err, errNothing), errors.Is(err, store.ErrDone):
 			case errors.As(err, &refused):
-				s.acts.forget(in.Body.Act)
 				return nil, refused
 			case err != nil:
-				s.acts.forget(in.Body.Act)
 				return nil, s.failed(err)
 			default:
 				s.lister.stale()
-				s.events.tellAll(Event{Kind: "shop", Version: saved.Version})
+				s.events.tell(Event{Kind: "shop", Version: saved.Version})
 			}
 			saved.Shop.Today = today
 			body := shopBody(saved)

@@ -66,7 +66,7 @@ func worksheetRoutes(s *Server) {
 			if err := store.SetProgress(ctx, s.store, in.ID, in.Body.Step); err != nil {
 				return nil, s.failed(err)
 			}
-			s.events.tell(in.ID, Event{Kind: "bench", Version: int64(in.Body.Step)})
+			s.events.tell(Event{Kind: "bench", Job: in.ID, Version: int64(in.Body.Step)})
 			return &struct{ Body ProgressBody }{in.Body}, nil
 		})
 	huma.Register(s.api, huma.Operation{OperationID: "mendStep", Method: http.MethodPost, Path: "/api/worksheet/wrong", MaxBodyBytes: maxBody, Summary: "What can still be made where a step came out as another length"},

@@ -42,6 +42,8 @@ type Backup struct {
 	// Jobs are those in hand and archived, Removed those that can be restored. Papers are
 	// the entries of the shelf.
 	Jobs, Removed, Papers int
+	// newer is set where a program that knows more made it.
+	newer bool
 	// mark tells whether it holds the same as another one.
 	mark string
 }
@@ -66,16 +68,19 @@ func (b Backups) dir() string { return b.of.place.path(backupsName) }
 // checks the copy, and lets go of those that the rule does without. Writers go on
 // meanwhile. What fails leaves the backups as they were.
 func (b Backups) Make(ctx context.Context, why Why) (Backup, error) {
+	if err := b.of.CheckPresent(); err != nil {
+		return Backup{}, err
+	}
 	made, err := backUp(ctx, b.of.place.db(), b.dir(), why, b.of.now())
 	if err != nil {
-		return made, err
+		return made, errors.Join(b.of.CheckPresent(), err)
 	}
 	list, err := b.List(ctx)
 	if err != nil {
 		return made, err
 	}
 	for _, old := range spare(list, b.of.now(), MostBackups) {
-		if old.Name == made.Name {
+		if _, restored := b.of.restored.Load(old.Name); restored || old.Name == made.Name {
 			continue
 		}
 		if err := os.Remove(filepath.Join(b.dir(), old.Name)); err != nil && !errors.Is(err, fs.ErrNotExist) {
@@ -93,14 +98,21 @@ func (b Backups) MakeIfDue(ctx context.Context) (made bool, err error) {
 		return false, err
 	}
 	day := func(t time.Time) string { return t.Local().Format(time.DateOnly) }
-	if newest := slices.IndexFunc(list, func(b Backup) bool { return b.Whole }); newest >= 0 {
-		now, err := markOf(ctx, b.of.db)
-		if err != nil {
-			return false, trouble(err)
+	now, err := markOf(ctx, b.of.db)
+	if err != nil {
+		return false, trouble(err)
+	}
+	latest := true
+	for _, old := range list {
+		// One that is dated after today, by a clock that was wrong, stands in no one's way.
+		future := old.Made.After(b.of.now()) && day(old.Made) != day(b.of.now())
+		if !old.Whole || future && old.mark != now {
+			continue
 		}
-		if day(list[newest].Made) == day(b.of.now()) || list[newest].mark == now {
+		if day(old.Made) == day(b.of.now()) || latest && old.mark == now {
 			return false, nil
 		}
+		latest = false
 	}
 	_, err = b.Make(ctx, Daily)
 	return err == nil, err
@@ -124,7 +136,8 @@ func BackUpTo(ctx context.Context, dir, path string) (Backup, error) {
 
 // backUp copies a database into a directory of backups.
 func backUp(ctx context.Context, from, dir string, why Why, now time.Time) (Backup, error) {
-	if err := os.MkdirAll(dir, 0o700); err != nil {
+	// The directory of the data itself is never made here: where it is gone nothing takes its place.
+	if err := os.Mkdir(dir, 0o700); err != nil && !errors.Is(err, fs.ErrExist) {
 		return Backup{}, trouble(err)
 	}
 	name := fmt.Sprintf("yellow-parcel-%s-%s.db", now.UTC().Format(backupStamp), why)
@@ -140,21 +153,22 @@ func backUp(ctx context.Context, from, dir string, why Why, now time.Time) (Back
 // copyTo copies a database as it is at a moment; the copy has its name only when it was
 // opened and is whole.
 func copyTo(ctx context.Context, from, to string) (b Backup, err error) {
-	db, err := connect(from, "")
-	if err != nil {
-		return b, err
-	}
-	defer func() { err = errors.Join(err, db.Close()) }()
 	made, err := os.MkdirTemp(filepath.Dir(to), ".copying-")
 	if err != nil {
 		return b, trouble(err)
 	}
 	defer func() { err = errors.Join(err, os.RemoveAll(made)) }()
 	half := filepath.Join(made, "copy.db")
-	if _, err := db.ExecContext(ctx, "VACUUM INTO ?", half); err != nil {
+	err = vacuumInto(ctx, from, half)
+	if kind := Kind(err); kind == ErrReadOnly || kind == ErrDisk { // a log that may not be opened where it lies
+		err = errors.Join(os.RemoveAll(half), copiedInto(ctx, from, half))
+	}
+	if err != nil {
 		return b, trouble(err)
 	}
-	if b = look(ctx, half); !b.Whole {
+	if b = look(ctx, half); b.newer {
+		return b, fmt.Errorf("the database %w: back it up with that program; nothing was written", ErrNewer)
+	} else if !b.Whole {
 		return b, fmt.Errorf("%w (%s)", ErrDamaged, b.Trouble)
 	}
 	if err := errors.Join(os.Chmod(half, 0o600), syncFile(half)); err != nil {
@@ -166,6 +180,33 @@ func copyTo(ctx context.Context, from, to string) (b Backup, err error) {
 	b.Name = filepath.Base(to)
 	b.Made, b.Why = namedAs(b.Name)
 	return b, nil
+}
+
+// vacuumInto copies a database, with what is in its log, into a file that is not there yet.
+func vacuumInto(ctx context.Context, from, to string) error {
+	db, err := connect(from, mustExist)
+	if err != nil {
+		return err
+	}
+	_, err = db.ExecContext(ctx, "VACUUM INTO ?", to)
+	return errors.Join(err, db.Close())
+}
+
+// copiedInto is vacuumInto by way of the temporary directory, for a database on a disk that can only
+// be read: nobody writes to it.
+func copiedInto(ctx context.Context, from, to string) (err error) {
+	dir, err := os.MkdirTemp("", "yellow-parcel-reading-")
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, os.RemoveAll(dir)) }()
+	at := filepath.Join(dir, fileName)
+	for _, end := range []string{"", "-wal"} {
+		if err := copyFile(from+end, at+end); err != nil && !(end != "" && errors.Is(err, fs.ErrNotExist)) {
+			return err
+		}
+	}
+	return vacuumInto(ctx, at, to)
 }
 
 func syncFile(path string) error {
@@ -242,15 +283,16 @@ func look(ctx context.Context, path string) (b Backup) {
 	if err != nil {
 		return fail(err)
 	}
-	if err := check(ctx, db, form >= sealedSince); err != nil {
-		return fail(err)
-	}
 	knows, err := knownForm()
 	if err != nil {
 		return fail(err)
 	}
-	if form > knows {
-		return fail(fmt.Errorf("it was made by a newer Yellow Parcel"))
+	if form > knows { // what its rows are sealed by is not known
+		b.newer = true
+		return fail(fmt.Errorf("it %w", ErrNewer))
+	}
+	if err := check(ctx, db, form); err != nil {
+		return fail(err)
 	}
 	var shop job.Shop
 	if b.mark, shop, err = b.count(ctx, db); err != nil {

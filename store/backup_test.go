@@ -94,7 +94,7 @@ func TestRestore(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if _, err := s.ChangeShop(ctx, func(now Shop) (job.Shop, error) {
+	if _, err := s.ChangeShop(ctx, "", func(now Shop) (job.Shop, error) {
 		shop, problems, _ := job.ApplyToShop(now.Shop, []Edit{{Act: "add", Path: "stocks"}, {Act: "type", Path: "stocks.stocks-own-1.name", Text: "since"}})
 		if len(problems) > 0 {
 			t.Error(problems)
@@ -341,7 +341,7 @@ func TestBackUpBesideAProgram(t *testing.T) {
 		t.Fatal(err)
 	}
 	came, err := s.Backups().RestoreFile(ctx, file)
-	if err != nil || came != (Came{Same: len(demo.Jobs())}) {
+	if err != nil || !reflect.DeepEqual(came, Came{Same: len(demo.Jobs())}) {
 		t.Errorf("%+v, %v", came, err)
 	}
 	if now, err := s.Shop(ctx); err != nil || now.Version != before.Version {

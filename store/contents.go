@@ -1,6 +1,7 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"database/sql"
 	"encoding/json"
@@ -38,9 +39,13 @@ type KeptJob struct {
 	Body     string          `json:"-" db:"body"`
 	Job      json.RawMessage `json:"job" db:"-"`
 	History  []KeptState     `json:"history,omitempty" db:"-"`
+	// Step is how far one is with it at the bench; nil where that is not kept, as in a file.
+	Step *int `json:"-" db:"-"`
 
 	// Whole is false for a row of a damaged database that is not as it was stored.
 	Whole bool `json:"-" db:"whole"`
+	// leftOut is set for one that could not be opened here.
+	leftOut bool
 }
 
 // KeptState is a state of a job's history.
@@ -82,7 +87,17 @@ func keptJob(ctx context.Context, db sqlx.QueryerContext, where string, arg any)
 	if j, err = keptRow(ctx, db, where, arg); err != nil {
 		return j, err
 	}
-	return j, j.readHistory(ctx, db)
+	if err := j.readHistory(ctx, db); err != nil {
+		return j, err
+	}
+	var step int
+	switch err := sqlx.GetContext(ctx, db, &step, "SELECT step FROM progress WHERE job = ?", j.ID); {
+	case err == nil:
+		j.Step = &step
+	case !errors.Is(err, sql.ErrNoRows):
+		return j, err
+	}
+	return j, nil
 }
 
 // keptRow is a job without its history.
@@ -112,6 +127,8 @@ type Came struct {
 	Added, Changed, Same, Gone int
 	// Papers is how many entries came to the shelf.
 	Papers int
+	// LeftOut are the jobs of a file that could not be opened here, each with the reason.
+	LeftOut []string
 }
 
 // Replace makes everything as it is in the contents, all or nothing. Nothing is lost by it:
@@ -177,10 +194,13 @@ func (s *Store) Add(ctx context.Context, from Contents, how How) (Came, error) {
 // takeJob takes over one job. A job that is here already is left alone where it is the same,
 // or, unless all is to be replaced, where it was changed later here.
 func (s *Store) takeJob(ctx context.Context, tx *sqlx.Tx, j KeptJob, how How, all bool, came *Came) error {
+	if j.leftOut {
+		return nil // what is here by its ID stays
+	}
 	now, err := keptJob(ctx, tx, "id = ?", j.ID)
 	if errors.Is(err, sql.ErrNoRows) {
 		came.Added++
-		return insertKept(ctx, tx, j)
+		return insertKept(ctx, tx, j, statesSealedSince)
 	}
 	if err != nil {
 		return err
@@ -202,6 +222,11 @@ func (s *Store) takeJob(ctx context.Context, tx *sqlx.Tx, j KeptJob, how How, al
 			return err
 		}
 	}
+	if all && j.Step != nil {
+		if err := setProgress(ctx, tx, j.ID, *j.Step, s.stamp()); err != nil {
+			return err
+		}
+	}
 	return sealJob(ctx, tx, j.ID)
 }
 
@@ -215,8 +240,9 @@ func (j KeptJob) row() jobRow {
 	return jobRow{ID: j.ID, Version: j.Version, Changed: j.Changed, Body: j.Body}
 }
 
-// insertKept stores a job as it is kept, with its history, at its place or the end.
-func insertKept(ctx context.Context, tx *sqlx.Tx, j KeptJob) error {
+// insertKept stores a job as it is kept, with its history, at its place or the end, in a database of
+// some form.
+func insertKept(ctx context.Context, tx *sqlx.Tx, j KeptJob, form int64) error {
 	_, err := tx.ExecContext(ctx, `INSERT INTO jobs (id, place, version, name, body, created, changed, removed, archived)
 		VALUES (?, CASE WHEN EXISTS (SELECT 1 FROM jobs WHERE place = ?) THEN (SELECT max(place) + 1 FROM jobs) ELSE ? END, ?, ?, ?, ?, ?, ?, ?)`,
 		j.ID, j.Place, j.Place, j.Version, j.Name, j.Body, j.Created, j.Changed, j.Removed, j.Archived)
@@ -230,6 +256,16 @@ func insertKept(ctx context.Context, tx *sqlx.Tx, j KeptJob) error {
 		}
 		if _, err := tx.ExecContext(ctx, "INSERT INTO history (job, version, changed, how, body) VALUES (?, ?, ?, ?, ?)", j.ID, h.Version, h.Changed, string(h.How), body); err != nil {
 			return err
+		}
+	}
+	if form >= statesSealedSince {
+		if err := sealStates(ctx, tx, j.ID); err != nil {
+			return err
+		}
+		if j.Step != nil {
+			if err := setProgress(ctx, tx, j.ID, *j.Step, j.Changed); err != nil {
+				return err
+			}
 		}
 	}
 	return sealJob(ctx, tx, j.ID)
@@ -285,7 +321,7 @@ func sameJSON(a, b string) bool {
 }
 
 // together are what could be read of a damaged database and a backup: of each job the later
-// version.
+// version, with every state of its history that either has.
 func together(read, backup Contents) Contents {
 	c := Contents{Shop: read.Shop}
 	if c.Shop == nil {
@@ -301,8 +337,16 @@ func together(read, backup Contents) Contents {
 			left[j.ID] = j
 		}
 		for j, err := range backup.Jobs {
-			if mine, here := left[j.ID]; err == nil && here && mine.Version >= j.Version {
-				j = mine
+			if mine, here := left[j.ID]; err == nil && here {
+				later, other := mine, j
+				if j.Version > mine.Version {
+					later, other = j, mine
+				}
+				later.History = bothHistories(later.History, other.History)
+				if later.Step == nil {
+					later.Step = other.Step
+				}
+				j = later
 			}
 			delete(left, j.ID)
 			if !yield(j, err) || err != nil {
@@ -316,6 +360,18 @@ func together(read, backup Contents) Contents {
 		}
 	}
 	return c
+}
+
+// bothHistories are the states that either of two histories has, by their versions.
+func bothHistories(a, b []KeptState) []KeptState {
+	all := slices.Clone(a)
+	for _, h := range b {
+		if !slices.ContainsFunc(a, func(one KeptState) bool { return one.Version == h.Version }) {
+			all = append(all, h)
+		}
+	}
+	slices.SortFunc(all, func(x, y KeptState) int { return cmp.Compare(x.Version, y.Version) })
+	return all
 }
 
 // listOf are jobs that are in hand already, as contents have them.

@@ -1,7 +1,9 @@
 package store
 
 import (
+	"cmp"
 	"context"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"io/fs"
@@ -24,6 +26,8 @@ type Damage struct {
 	// Whole are the jobs of the damaged file that are as they were stored, Broken how many
 	// are not or cannot be read.
 	Whole, Broken int
+	// States is how many earlier states of jobs are not as they were stored, or cannot be read.
+	States int
 
 	place *place
 	steps fs.FS
@@ -42,8 +46,8 @@ func (d *Damage) Error() string {
 // Dir is the data directory.
 func (d *Damage) Dir() string { return d.place.dir }
 
-// Tell says to a second program on the same data where this one is open.
-func (d *Damage) Tell(url string) error { return d.place.tell(url) }
+// Advertise says to a second program on the same data where this one is open.
+func (d *Damage) Advertise(url string) error { return d.place.advertise(url) }
 
 // Close lets the directory go; everything in it is as it was found.
 func (d *Damage) Close() error { return d.place.leave() }
@@ -51,6 +55,9 @@ func (d *Damage) Close() error { return d.place.leave() }
 // lost is the damage of a database that is not there any more, or is an empty file.
 func (p *place) lost(steps fs.FS, empty bool) error {
 	what := "the database " + p.db() + " is missing, though there was one"
+	if !empty && !p.begun() {
+		what = "there is no database in " + p.dir + ", though there was one: is the disk that it lies on connected"
+	}
 	if empty {
 		what = "the database " + p.db() + " is an empty file, though there was data in it"
 	}
@@ -105,16 +112,20 @@ func (d *Damage) salvage(ctx context.Context) error {
 	if d.form, err = formOf(ctx, db); err != nil {
 		d.form = sealedSince // where even that cannot be read, the newest is tried
 	}
-	rows := rowsOf(ctx, db)
+	states, steps := d.salvageStates(ctx, db), d.salvageProgress(ctx, db)
 	var kept []KeptJob
 	ids := map[string]bool{}
-	for _, row := range rows {
+	for _, row := range rowsOf(ctx, db, "jobs") {
 		j, err := salvageJob(ctx, db, d.form, row)
 		if err != nil || !j.Whole || ids[j.ID] {
 			d.Broken++
 			continue
 		}
 		ids[j.ID] = true
+		j.History = states[j.ID]
+		if step, there := steps[j.ID]; there {
+			j.Step = &step
+		}
 		kept = append(kept, j)
 	}
 	d.Whole = len(kept)
@@ -130,20 +141,70 @@ func shopWhole(ctx context.Context, db *sqlx.DB) (whole bool) {
 	return err == nil && whole
 }
 
-// rowsOf are the rows of the jobs, as far as they can be counted.
-func rowsOf(ctx context.Context, db *sqlx.DB) (rows []int64) {
-	if db.SelectContext(ctx, &rows, "SELECT rowid FROM jobs NOT INDEXED") == nil {
+// salvageStates are the states of all jobs that are as they were stored, by the job, in their order;
+// those that are not are counted.
+func (d *Damage) salvageStates(ctx context.Context, db *sqlx.DB) map[string][]KeptState {
+	list := map[string][]KeptState{}
+	if d.form < sealedSince {
+		return list
+	}
+	whole := "1"
+	if d.form >= statesSealedSince {
+		whole = "seal = '' OR seal = " + stateSeal
+	}
+	for _, row := range rowsOf(ctx, db, "history") {
+		var r struct {
+			Job string `db:"job"`
+			stateRow
+			Whole bool `db:"whole"`
+		}
+		err := db.GetContext(ctx, &r, "SELECT job, version, changed, how, body, length(body) AS bytes, "+whole+" AS whole FROM history NOT INDEXED WHERE rowid = ?", row)
+		body, err2 := expand(r.Body)
+		if err != nil || err2 != nil || !r.Whole || !json.Valid(body) {
+			d.States++
+			continue
+		}
+		list[r.Job] = append(list[r.Job], KeptState{r.Version, r.Changed, r.How, body})
+	}
+	for _, states := range list {
+		slices.SortFunc(states, func(a, b KeptState) int { return cmp.Compare(a.Version, b.Version) })
+	}
+	return list
+}
+
+// salvageProgress is how far one is with each job at the bench, where that is as it was stored.
+func (d *Damage) salvageProgress(ctx context.Context, db *sqlx.DB) map[string]int {
+	list := map[string]int{}
+	if d.form < statesSealedSince {
+		return list
+	}
+	for _, row := range rowsOf(ctx, db, "progress") {
+		var r struct {
+			Job   string `db:"job"`
+			Step  int    `db:"step"`
+			Whole bool   `db:"whole"`
+		}
+		if err := db.GetContext(ctx, &r, "SELECT job, step, seal = '' OR seal = "+progressSeal+" AS whole FROM progress NOT INDEXED WHERE rowid = ?", row); err == nil && r.Whole {
+			list[r.Job] = r.Step
+		}
+	}
+	return list
+}
+
+// rowsOf are the rows of a table, as far as they can be counted.
+func rowsOf(ctx context.Context, db *sqlx.DB, table string) (rows []int64) {
+	if db.SelectContext(ctx, &rows, "SELECT rowid FROM "+table+" NOT INDEXED") == nil {
 		return rows
 	}
 	// Somewhere it breaks off: one by one, as far as the last one is known.
 	rows = nil
 	var first, last int64
-	if db.GetContext(ctx, &last, "SELECT rowid FROM jobs NOT INDEXED ORDER BY rowid DESC LIMIT 1") != nil {
+	if db.GetContext(ctx, &last, "SELECT rowid FROM "+table+" NOT INDEXED ORDER BY rowid DESC LIMIT 1") != nil {
 		return nil // not even how many there are
 	}
 	for first = 1; first <= min(last, mostRows); first++ {
 		var n int64
-		err := db.GetContext(ctx, &n, "SELECT rowid FROM jobs NOT INDEXED WHERE rowid = ?", first)
+		err := db.GetContext(ctx, &n, "SELECT rowid FROM "+table+" NOT INDEXED WHERE rowid = ?", first)
 		if err == nil || kindOf(err) == ErrDamaged {
 			rows = append(rows, first)
 		}
@@ -155,11 +216,7 @@ func rowsOf(ctx context.Context, db *sqlx.DB) (rows []int64) {
 // can be read counts as whole.
 func salvageJob(ctx context.Context, db *sqlx.DB, form, row int64) (KeptJob, error) {
 	if form >= sealedSince {
-		j, err := keptRow(ctx, db, "rowid = ?", row)
-		if err == nil && j.readHistory(ctx, db) != nil {
-			j.History = nil // the job itself is whole
-		}
-		return j, err
+		return keptRow(ctx, db, "rowid = ?", row)
 	}
 	archived := ""
 	if form >= archivedSince {
@@ -204,8 +261,8 @@ func (d *Damage) Repair(ctx context.Context, choice Choice, backup string) (*Sto
 		return nil, trouble(err)
 	}
 	if choice == Anew {
-		if err := os.Remove(d.place.path(begunName)); err != nil && !errors.Is(err, fs.ErrNotExist) {
-			return nil, trouble(err)
+		if err := d.place.forget(); err != nil {
+			return nil, err
 		}
 	}
 	return openAt(d.place, d.steps)

@@ -309,7 +309,7 @@ func TestShelfOfADamagedFile(t *testing.T) {
 	for _, whole := range []bool{true, false} {
 		dir, _, backup := toDamage(t)
 		s := open(t, dir)
-		if _, err := s.ChangeShop(ctx, func(now Shop) (job.Shop, error) {
+		if _, err := s.ChangeShop(ctx, "", func(now Shop) (job.Shop, error) {
 			shop := now.Shop.Clone()
 			shop.Stocks[0].Have = 4321
 			return shop, nil

@@ -17,7 +17,7 @@ import (
 func TestSecondProgramLeaves(t *testing.T) {
 	dir := t.TempDir()
 	s := seeded(t, dir)
-	if err := s.Tell("http://127.0.0.1:8417"); err != nil {
+	if err := s.Advertise("http://127.0.0.1:8417"); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := Open(dir); !errors.Is(err, ErrRunning) || !strings.Contains(err.Error(), "http://127.0.0.1:8417") {
@@ -59,13 +59,20 @@ func TestDirectoryThatIsDeleted(t *testing.T) {
 	if err := os.RemoveAll(dir); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Here(); !errors.Is(err, ErrGone) {
+	if err := s.CheckPresent(); !errors.Is(err, ErrGone) {
 		t.Error(err)
 	}
 	err := s.Close()
 	saved, _ := filepath.Glob(dir + "-rescued-*.db")
 	if !errors.Is(err, ErrGone) || len(saved) != 1 || !strings.Contains(err.Error(), saved[0]) {
 		t.Fatalf("%v, %v", saved, err)
+	}
+	// It is not begun anew in silence: a note beside it says that there was data in it.
+	if s, err := Open(dir); err == nil || !strings.Contains(err.Error(), besideOf(dir)) || fileExists(dir) {
+		t.Fatalf("%v, %v", s, err)
+	}
+	if err := os.Remove(besideOf(dir)); err != nil {
+		t.Fatal(err)
 	}
 	again := seeded(t, dir)
 	if _, err := again.Backups().RestoreFile(ctx, saved[0]); err != nil {

@@ -3,6 +3,7 @@ package store
 import (
 	"archive/zip"
 	"bytes"
+	"cmp"
 	"context"
 	"encoding/json"
 	"errors"
@@ -14,6 +15,9 @@ import (
 	"time"
 
 	"github.com/jmoiron/sqlx"
+
+	"yellowparcel/core/job"
+	"yellowparcel/core/plan"
 )
 
 // The open file of everything is a zip of JSON: about.json, shop.json, and a file for each
@@ -95,6 +99,24 @@ func (s *Store) Export(ctx context.Context, w io.Writer) error {
 	return out.Close()
 }
 
+// ExportFile is Export into a file that goes when it is closed: beside the data, or where there is no
+// room in the temporary directory.
+func (s *Store) ExportFile(ctx context.Context) (f *os.File, err error) {
+	for _, dir := range []string{s.place.dir, os.TempDir()} {
+		if f, err = os.CreateTemp(dir, ".writing-"); err != nil {
+			continue
+		}
+		_ = os.Remove(f.Name()) // it stays for as long as it is open
+		if err = s.Export(ctx, f); err == nil {
+			if _, err = f.Seek(0, io.SeekStart); err == nil {
+				return f, nil
+			}
+		}
+		_ = f.Close()
+	}
+	return nil, trouble(err)
+}
+
 // write writes a value as JSON that people can read, with every body as it is stored.
 func write(w io.Writer, v any) error {
 	out := json.NewEncoder(w)
@@ -126,6 +148,9 @@ const (
 	mostUnzipped = 16 << 30
 	mostEntries  = 200_000
 	mostStates   = 2000
+	// mostCounted bounds places and versions: more than a program ever counts to, and far from where
+	// counting on would fail.
+	mostCounted = 1 << 40
 )
 
 // FileError says what is wrong with a file that is read in, and where in it.
@@ -184,7 +209,7 @@ func openZip(r io.ReaderAt, size int64) (*zipIn, error) {
 			if !json.Valid(body) {
 				return nil, wrongFile(name, "it is no JSON")
 			}
-			in.shop = compact(body)
+			in.shop = plain(compact(body))
 		case path.Dir(name)+"/" == jobsDir && strings.HasSuffix(name, ".json"):
 			in.jobs = append(in.jobs, f)
 		}
@@ -261,8 +286,11 @@ func readKept(where string, body []byte) (j KeptJob, err error) {
 	var named struct {
 		Name string `json:"name"`
 	}
-	if len(j.Job) == 0 || json.Unmarshal(j.Job, &named) != nil {
+	if !isObject(j.Job) || json.Unmarshal(j.Job, &named) != nil {
 		return j, wrongFile(where, "there is no job in it")
+	}
+	if j.Place < 0 || j.Place > mostCounted || j.Version < 0 || j.Version > mostCounted {
+		return j, wrongFile(where, "its place or its version is no number that this program counts to")
 	}
 	for what, at := range map[string]*string{"created": &j.Created, "changed": &j.Changed, "removed": j.Removed, "archived": j.Archived} {
 		if at == nil {
@@ -277,21 +305,110 @@ func readKept(where string, body []byte) (j KeptJob, err error) {
 	}
 	taken := map[int64]bool{}
 	for i, h := range j.History {
-		if _, err := time.Parse(time.RFC3339Nano, h.Changed); err != nil || h.Version <= 0 || taken[h.Version] || len(h.Job) == 0 {
+		if _, err := time.Parse(time.RFC3339Nano, h.Changed); err != nil || h.Version <= 0 || h.Version > mostCounted || taken[h.Version] || !isObject(h.Job) {
 			return j, wrongFile(where, "state %d of its history cannot be used", i+1)
 		}
 		taken[h.Version] = true
-		j.History[i].Job = compact(h.Job)
+		j.History[i].Job = plain(compact(h.Job))
 	}
-	j.Name, j.Version = named.Name, max(1, j.Version)
-	j.Body = string(compact(j.Job))
+	j.Job = plain(compact(j.Job))
+	j.Name, j.Version, j.Body = job.Plain(named.Name), max(1, j.Version), string(j.Job)
 	return j, nil
+}
+
+func isObject(body json.RawMessage) bool { return bytes.HasPrefix(bytes.TrimSpace(body), []byte("{")) }
+
+// severalLines is the one text of a job that may have more than one line: a recipe as it was pasted.
+const severalLines = "text"
+
+// plain is a body whose texts hold nothing that cannot be seen; the very same where there is nothing
+// of the kind.
+func plain(body json.RawMessage) json.RawMessage {
+	v, err := tree(body)
+	if err != nil {
+		return body
+	}
+	changed := false
+	var clean func(v any, key string) any
+	clean = func(v any, key string) any {
+		switch v := v.(type) {
+		case map[string]any:
+			for k, inner := range v {
+				v[k] = clean(inner, k)
+			}
+		case []any:
+			for i, inner := range v {
+				v[i] = clean(inner, key)
+			}
+		case string:
+			if fresh := plainText(v, key); fresh != v {
+				changed = true
+				return fresh
+			}
+		}
+		return v
+	}
+	v = clean(v, "")
+	if !changed {
+		return body
+	}
+	fresh, err := json.Marshal(v)
+	if err != nil {
+		return body
+	}
+	return fresh
+}
+
+func plainText(text, key string) string {
+	if key != severalLines {
+		return job.Plain(text)
+	}
+	lines := strings.Split(text, "\n")
+	for i, line := range lines {
+		lines[i] = job.Plain(line)
+	}
+	return strings.Join(lines, "\n")
+}
+
+// usable are contents without the jobs that could not be opened here: each number is bounded as in a job
+// that is typed. What is left out is named in came, and what is here by its ID stays as it is.
+func (c Contents) usable(shop job.Shop, came *Came) Contents {
+	jobs := c.Jobs
+	c.Jobs = func(yield func(KeptJob, error) bool) {
+		for j, err := range jobs {
+			if err == nil {
+				if why := j.unusable(shop); why != "" {
+					came.LeftOut = append(came.LeftOut, fmt.Sprintf("%s (%s)", cmp.Or(j.Name, j.ID), why))
+					j.leftOut = true
+				}
+			}
+			if !yield(j, err) || err != nil {
+				return
+			}
+		}
+	}
+	return c
+}
+
+// unusable is why a job could not be opened in a shop; empty where it can be.
+func (j KeptJob) unusable(shop job.Shop) string {
+	read, err := j.Read()
+	if err != nil {
+		return "it is no job that can be read"
+	}
+	if problems := plan.Check(read, shop); len(problems) > 0 {
+		return strings.TrimSuffix(problems[0].Path+": "+problems[0].Message, ".")
+	}
+	return ""
 }
 
 // Import reads a file of everything and takes it over, after a backup of what is here:
 // everything as it is in the file, or only what is missing or older here. All of it is read
 // and checked before anything is changed.
 func (s *Store) Import(ctx context.Context, r io.Reader, replace bool) (came Came, err error) {
+	if err := s.CheckPresent(); err != nil {
+		return came, err
+	}
 	f, err := os.CreateTemp(s.place.dir, ".reading-")
 	if err != nil {
 		return came, trouble(err)
@@ -314,6 +431,13 @@ func (s *Store) Import(ctx context.Context, r io.Reader, replace bool) (came Cam
 	if err != nil {
 		return came, wrongFile(shopFile, "%v", err)
 	}
+	shop, err := s.shopOf(ctx, contents.Shop)
+	if err != nil {
+		return came, err
+	}
+	var left Came
+	contents = contents.usable(shop, &left)
+	defer func() { came.LeftOut = left.LeftOut }()
 	if _, err := s.Backups().Make(ctx, BeforeImport); err != nil {
 		return came, fmt.Errorf("nothing was read in, since no backup could be made of what is here now: %w", err)
 	}
@@ -321,6 +445,21 @@ func (s *Store) Import(ctx context.Context, r io.Reader, replace bool) (came Cam
 		return s.Replace(ctx, contents, ReadIn)
 	}
 	return s.Add(ctx, contents, ReadIn)
+}
+
+// shopOf is the shop that a file brings along, else the one that is here.
+func (s *Store) shopOf(ctx context.Context, body json.RawMessage) (shop job.Shop, err error) {
+	if body == nil {
+		here, err := s.Shop(ctx)
+		return here.Shop, err
+	}
+	if !isObject(body) || json.Unmarshal(body, &shop) != nil {
+		return shop, wrongFile(shopFile, "there is no shelf in it")
+	}
+	if problems := shop.Check(); len(problems) > 0 {
+		return shop, wrongFile(shopFile, "%s: %s", problems[0].Path, strings.TrimSuffix(problems[0].Message, "."))
+	}
+	return shop, nil
 }
 
 // ImportJob reads the file of one job. It is a new job here, also where there is one by its
@@ -346,8 +485,12 @@ func (s *Store) ImportJob(ctx context.Context, body []byte) (_ Job, err error) {
 	if err != nil {
 		return Job{}, err
 	}
-	if _, err := (jobRow{ID: j.ID, Body: j.Body}).job(); err != nil {
-		return Job{}, wrongFile("", "%v", err)
+	shop, err := s.shopOf(ctx, nil)
+	if err != nil && !errors.Is(err, ErrMissing) {
+		return Job{}, err
+	}
+	if why := j.unusable(shop); why != "" {
+		return Job{}, wrongFile("", "%s", why)
 	}
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
 		if _, err := rowOf(ctx, tx, j.ID); !errors.Is(err, ErrMissing) {
@@ -357,7 +500,7 @@ func (s *Store) ImportJob(ctx context.Context, body []byte) (_ Job, err error) {
 			return err
 		}
 		j.Changed = s.stamp()
-		return insertKept(ctx, tx, j)
+		return insertKept(ctx, tx, j, statesSealedSince)
 	})
 	if err != nil {
 		return Job{}, err

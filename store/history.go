@@ -159,7 +159,7 @@ func (s *Store) note(ctx context.Context, tx *sqlx.Tx, id string, before jobRow,
 			return err
 		}
 	}
-	return nil
+	return sealStates(ctx, tx, id)
 }
 
 // goesOn reports whether an edit goes on with the last one: soon after it, and of nothing

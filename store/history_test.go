@@ -132,7 +132,7 @@ func TestBringBack(t *testing.T) {
 	if _, err := s.BringBack(ctx, j.ID, later.Version, 999); !errors.Is(err, ErrNoState) {
 		t.Errorf("a state that is not there: %v", err)
 	}
-	if _, err := s.db.Exec("UPDATE history SET body = x'00' WHERE version = ? AND job = ?", later.Version, j.ID); err != nil {
+	if _, err := s.db.Exec("UPDATE history SET body = x'00', seal = '' WHERE version = ? AND job = ?", later.Version, j.ID); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := s.BringBack(ctx, j.ID, later.Version, later.Version); !errors.Is(err, ErrNoState) {
@@ -150,7 +150,10 @@ func TestBringBack(t *testing.T) {
 	if err != nil || !slices.ContainsFunc(list, func(l ListedJob) bool { return l.ID == j.ID && l.Name == j.Job.Name && l.Of == "" }) {
 		t.Errorf("%+v, %v", list, err)
 	}
-	if err := check(ctx, s.db, true); err != nil {
+	if err := sealRest(ctx, s.db, statesSealedSince); err != nil {
+		t.Fatal(err)
+	}
+	if err := check(ctx, s.db, statesSealedSince); err != nil {
 		t.Error(err)
 	}
 }

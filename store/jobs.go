@@ -105,19 +105,23 @@ func ValidID(id string) bool {
 // ErrChanged.
 func (s *Store) AddJob(ctx context.Context, id string, j job.Job, line Line) (Job, error) {
 	var added Job
-	err := s.within(ctx, func(tx *sqlx.Tx) error {
-		now, err := readJob(ctx, tx, id)
-		if err == nil {
-			added = now
-			return ErrChanged
-		}
-		if !errors.Is(err, ErrMissing) {
-			return err
-		}
-		added, err = s.addJob(ctx, tx, id, j, line)
+	err := s.within(ctx, func(tx *sqlx.Tx) (err error) {
+		added, err = s.addNew(ctx, tx, id, j, line)
 		return err
 	})
 	return added, err
+}
+
+// addNew is AddJob in a transaction.
+func (s *Store) addNew(ctx context.Context, tx *sqlx.Tx, id string, j job.Job, line Line) (Job, error) {
+	now, err := readJob(ctx, tx, id)
+	if err == nil {
+		return now, ErrChanged
+	}
+	if !errors.Is(err, ErrMissing) {
+		return Job{}, err
+	}
+	return s.addJob(ctx, tx, id, j, line)
 }
 
 func (s *Store) addJob(ctx context.Context, tx *sqlx.Tx, id string, j job.Job, line Line) (Job, error) {
@@ -146,15 +150,20 @@ func (s *Store) addJob(ctx context.Context, tx *sqlx.Tx, id string, j job.Job, l
 // When the stored one has another version it is left alone, and returned with
 // ErrChanged. What the stored one holds and this program does not know is kept.
 func (s *Store) SaveJob(ctx context.Context, id string, from int64, j job.Job, line Line) (Job, error) {
-	body, err := json.Marshal(j)
-	if err != nil {
-		return Job{}, err
-	}
-	shown, err := json.Marshal(line.Line)
-	if err != nil {
-		return Job{}, err
-	}
-	return s.change(ctx, id, from, func(tx *sqlx.Tx) error {
+	return s.change(ctx, id, from, s.saving(ctx, id, j, line))
+}
+
+// saving is the update that stores a job with its line.
+func (s *Store) saving(ctx context.Context, id string, j job.Job, line Line) func(*sqlx.Tx) error {
+	return func(tx *sqlx.Tx) error {
+		body, err := json.Marshal(j)
+		if err != nil {
+			return err
+		}
+		shown, err := json.Marshal(line.Line)
+		if err != nil {
+			return err
+		}
 		stored, err := rowOf(ctx, tx, id)
 		if err != nil {
 			return err
@@ -165,7 +174,7 @@ func (s *Store) SaveJob(ctx context.Context, id string, from int64, j job.Job, l
 			return err
 		}
 		return s.note(ctx, tx, id, stored, Edited)
-	})
+	}
 }
 
 // SetRemoved takes a job off the list, or puts it back; the job itself stays.
@@ -210,30 +219,35 @@ func (s *Store) Rename(ctx context.Context, id string, from int64, name string) 
 
 // change runs an update of one job if its version is still the given one, and
 // returns the job as it is then.
-func (s *Store) change(ctx context.Context, id string, from int64, update func(*sqlx.Tx) error) (Job, error) {
-	var result Job
-	err := s.within(ctx, func(tx *sqlx.Tx) error {
-		// A job that cannot be read may be put away, and put back.
-		read := func() (err error) {
-			result, err = readJob(ctx, tx, id)
-			if unreadable := (ErrUnreadable{}); errors.As(err, &unreadable) {
-				return nil
-			}
-			return err
-		}
-		if err := read(); err != nil {
-			return err
-		}
-		if result.Version != from {
-			return ErrChanged
-		}
-		if err := update(tx); err != nil {
-			return err
-		}
-		if err := sealJob(ctx, tx, id); err != nil {
-			return err
-		}
-		return read()
+func (s *Store) change(ctx context.Context, id string, from int64, update func(*sqlx.Tx) error) (result Job, err error) {
+	err = s.within(ctx, func(tx *sqlx.Tx) (err error) {
+		result, err = s.changeIn(ctx, tx, id, from, update)
+		return err
 	})
 	return result, err
+}
+
+// changeIn is change in a transaction.
+func (s *Store) changeIn(ctx context.Context, tx *sqlx.Tx, id string, from int64, update func(*sqlx.Tx) error) (result Job, err error) {
+	// A job that cannot be read may be put away, and put back.
+	read := func() (err error) {
+		result, err = readJob(ctx, tx, id)
+		if unreadable := (ErrUnreadable{}); errors.As(err, &unreadable) {
+			return nil
+		}
+		return err
+	}
+	if err := read(); err != nil {
+		return result, err
+	}
+	if result.Version != from {
+		return result, ErrChanged
+	}
+	if err := update(tx); err != nil {
+		return result, err
+	}
+	if err := sealJob(ctx, tx, id); err != nil {
+		return result, err
+	}
+	return result, read()
 }

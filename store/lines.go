@@ -5,6 +5,8 @@ import (
 	"encoding/json"
 	"errors"
 
+	"github.com/jmoiron/sqlx"
+
 	"yellowparcel/core/plan"
 )
 
@@ -85,8 +87,10 @@ func (s *Store) SetLine(ctx context.Context, id string, version int64, line Line
 	if err != nil {
 		return err
 	}
-	_, err = s.db.ExecContext(ctx, "UPDATE jobs SET line = ?, line_of = ? WHERE id = ? AND version = ?", string(body), line.Of, id, version)
-	return err
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		_, err := tx.ExecContext(ctx, "UPDATE jobs SET line = ?, line_of = ? WHERE id = ? AND version = ?", string(body), line.Of, id, version)
+		return err
+	})
 }
 
 // EachJob hands over every job that is not removed, in their order, until it is told to

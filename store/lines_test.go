@@ -123,7 +123,7 @@ func TestUnknownIsKept(t *testing.T) {
 	if _, err := s.db.Exec(`UPDATE shop SET body = json_set(body, '$.looms', json('[3]'), '$.tools.press', 9)`); err != nil {
 		t.Fatal(err)
 	}
-	shop, err := s.ChangeShop(ctx, func(now Shop) (job.Shop, error) {
+	shop, err := s.ChangeShop(ctx, "", func(now Shop) (job.Shop, error) {
 		now.Shop.Tools.NotchDepth++
 		return now.Shop, nil
 	})

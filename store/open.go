@@ -15,6 +15,9 @@ import (
 // sealedSince is the form from which on rows have seals and jobs a history.
 const sealedSince = 7
 
+// statesSealedSince is the form from which on states of a history and progress have seals, too.
+const statesSealedSince = 9
+
 // Open opens the database in the directory, making both when they are missing, reads it
 // through once, and brings it up to this program's form, after a backup. Its errors are
 // sentences for the person who started the program. What is lost or damaged is a *Damage:
@@ -27,6 +30,9 @@ func Open(dir string) (*Store, error) {
 	}
 	return openWith(dir, steps)
 }
+
+// ErrNewer says that a database is of a form that this program does not know yet.
+var ErrNewer = errors.New("was made by a newer Yellow Parcel")
 
 // shipped are the migrations of this program.
 func shipped() (fs.FS, error) { return fs.Sub(migrations, "migrations") }
@@ -79,15 +85,15 @@ func openAt(p *place, steps fs.FS) (*Store, error) {
 	}
 	aside.SetMaxOpenConns(2)
 	s := &Store{db: db, aside: aside, place: p, steps: steps, now: time.Now, written: make(chan struct{}, 1), closing: make(chan struct{}), settled: make(chan struct{})}
+	if err := p.watch(); err != nil {
+		return nil, errors.Join(err, aside.Close(), db.Close())
+	}
 	if err := s.bring(context.Background()); err != nil {
 		err = errors.Join(err, aside.Close(), db.Close())
 		if errors.Is(err, ErrDamaged) {
 			return nil, p.damaged(steps, err)
 		}
 		return nil, err
-	}
-	if err := p.watch(); err != nil {
-		return nil, errors.Join(err, aside.Close(), db.Close())
 	}
 	go s.settle()
 	return s, nil
@@ -106,7 +112,7 @@ func (s *Store) bring(ctx context.Context) error {
 		}
 		return fmt.Errorf("the database %s %s: %w", path, what, err)
 	}
-	if err := check(ctx, s.db, false); err != nil {
+	if err := check(ctx, s.db, 0); err != nil {
 		return failed("cannot be read", err)
 	}
 	has, knows, err := forms(ctx, s.db, s.steps)
@@ -114,10 +120,10 @@ func (s *Store) bring(ctx context.Context) error {
 		return failed("cannot be read", unread(err))
 	}
 	if has > knows {
-		return fmt.Errorf("the database %s was made by a newer Yellow Parcel (its form is %d, this program knows %d): start the newer program, or choose another directory with --data; nothing in it was changed", path, has, knows)
+		return fmt.Errorf("the database %s %w (its form is %d, this program knows %d): start the newer program, or choose another directory with --data; nothing in it was changed", path, ErrNewer, has, knows)
 	}
 	if has >= sealedSince {
-		if err := check(ctx, s.db, true); err != nil {
+		if err := check(ctx, s.db, has); err != nil {
 			return failed("cannot be read", err)
 		}
 	}
@@ -129,10 +135,8 @@ func (s *Store) bring(ctx context.Context) error {
 	if err := migrate(ctx, s.db, s.steps); err != nil {
 		return failed("could not be brought up to date", err)
 	}
-	if knows >= sealedSince {
-		if err := sealRest(ctx, s.db); err != nil {
-			return failed("could not be brought up to date", err)
-		}
+	if err := sealRest(ctx, s.db, knows); err != nil {
+		return failed("could not be brought up to date", err)
 	}
 	if err := s.place.own(); err != nil {
 		return err

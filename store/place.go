@@ -32,6 +32,8 @@ const advice = "choose another directory with --data, or change its permissions"
 type place struct {
 	dir  string
 	lock *flock.Flock
+	// hold locks the directory itself, where the system can: a lock file may be deleted.
+	hold *flock.Flock
 	// is is the database's file as it was opened: another file by that name is another.
 	is os.FileInfo
 }
@@ -44,16 +46,24 @@ func (p *place) db() string { return p.path(fileName) }
 // it against a second program. Its errors are sentences for the person who started the
 // program.
 func take(dir string) (*place, error) {
+	if _, err := os.Stat(dir); errors.Is(err, fs.ErrNotExist) {
+		if note := besideOf(dir); fileExists(note) {
+			return nil, fmt.Errorf("the data directory %s is not there, though there was data in it: put it back, or connect the disk that it lies on, and start again; to begin anew, delete %s", dir, note)
+		}
+	}
 	if err := os.MkdirAll(dir, 0o700); err != nil {
 		return nil, inDir(dir, "cannot be made", err)
 	}
-	p := &place{dir: dir, lock: flock.New(filepath.Join(dir, lockName), flock.SetPermissions(0o600))}
+	p := &place{dir: dir, lock: flock.New(filepath.Join(dir, lockName), flock.SetPermissions(0o600)), hold: flock.New(dir, flock.SetFlag(os.O_RDONLY))}
 	got, err := p.lock.TryLock()
 	switch {
 	case err != nil:
 		return nil, inDir(dir, "cannot be written", err)
 	case !got:
 		return nil, fmt.Errorf("%w: %s", ErrRunning, p.runningWords())
+	}
+	if got, err := p.hold.TryLock(); err == nil && !got {
+		return nil, errors.Join(fmt.Errorf("%w: %s", ErrRunning, p.runningWords()), p.lock.Unlock())
 	}
 	p.tidy()
 	if err := p.room(); err != nil {
@@ -86,10 +96,15 @@ func inDir(dir, what string, err error) error {
 }
 
 // leave lets the directory go.
-func (p *place) leave() error { return p.lock.Unlock() }
+func (p *place) leave() error {
+	_ = p.hold.Unlock() // a system that cannot lock a directory holds none
+	return p.lock.Unlock()
+}
 
-// tell writes where the program is open into the lock, for a second one to say.
-func (p *place) tell(url string) error { return os.WriteFile(p.lock.Path(), []byte(url+"\n"), 0o600) }
+// advertise writes where the program is open into the lock, for a second one to say.
+func (p *place) advertise(url string) error {
+	return os.WriteFile(p.lock.Path(), []byte(url+"\n"), 0o600)
+}
 
 // tidy removes what a program that was killed left half done. A backup may be in the making
 // beside this program: what is young of it is left.
@@ -137,24 +152,59 @@ func (p *place) own() error {
 }
 
 // begun reports whether there was a database here once.
-func (p *place) begun() bool {
-	_, err := os.Stat(p.path(begunName))
-	return err == nil
+func (p *place) begun() bool { return fileExists(p.path(begunName)) }
+
+// beside is a note outside the directory that there is data in it: so an empty directory in its place,
+// a disk that is not there say, is not taken for a first start.
+func (p *place) beside() string { return besideOf(p.dir) }
+
+func besideOf(dir string) string {
+	whole, err := filepath.Abs(dir)
+	if err != nil {
+		whole = dir
+	}
+	return filepath.Join(filepath.Dir(whole), "."+filepath.Base(whole)+".begun")
+}
+
+// Forget takes the note away that there was data in a directory, where that is not there any more: for
+// samples, which may be begun anew.
+func Forget(dir string) {
+	if _, err := os.Stat(dir); errors.Is(err, fs.ErrNotExist) {
+		_ = os.Remove(besideOf(dir))
+	}
 }
 
 // hadData reports whether a database that is not there now was there once, here or where the
 // backups come from.
 func (p *place) hadData() bool {
 	list, _ := filepath.Glob(p.path(backupsName + "/*.db"))
-	return p.begun() || len(list) > 0
+	return p.begun() || len(list) > 0 || fileExists(p.beside())
 }
 
-// begin notes that there is a database here from now on.
+func fileExists(path string) bool {
+	_, err := os.Stat(path)
+	return err == nil
+}
+
+// begin notes that there is a database here from now on. The note beside the directory is one more
+// help: where nothing can be written there it is done without.
 func (p *place) begin() error {
-	if _, err := os.Stat(p.path(begunName)); err == nil {
+	if !fileExists(p.beside()) {
+		_ = writeWhole(p.beside(), []byte(begunText))
+	}
+	if p.begun() {
 		return nil
 	}
 	return writeWhole(p.path(begunName), []byte(begunText))
+}
+
+// forget takes both notes away: somebody chose to begin with nothing.
+func (p *place) forget() error {
+	_ = os.Remove(p.beside())
+	if err := os.Remove(p.path(begunName)); err != nil && !errors.Is(err, fs.ErrNotExist) {
+		return trouble(err)
+	}
+	return nil
 }
 
 // watch notes which file the database is.
@@ -180,7 +230,7 @@ func writeWhole(path string, body []byte) error {
 		return err
 	}
 	_, err = f.Write(body)
-	err = errors.Join(err, f.Sync(), f.Close())
+	err = errors.Join(err, f.Chmod(0o600), f.Sync(), f.Close())
 	if err == nil {
 		err = os.Rename(f.Name(), path)
 	}

@@ -4,10 +4,12 @@ import (
 	"context"
 	"database/sql"
 	"errors"
+
+	"github.com/jmoiron/sqlx"
 )
 
 // Progress is how far the maker is with a job at the bench: the step that lies open, from nought.
-// It is no part of the job: a backup has it, a file of everything has not.
+// It is no part of the job: backups have it, and what is restored of them, a file of everything has not.
 func Progress(ctx context.Context, s *Store, id string) (step int, err error) {
 	if err := s.aside.GetContext(ctx, &step, "SELECT step FROM progress WHERE job = ?", id); err != nil && !errors.Is(err, sql.ErrNoRows) {
 		return 0, err
@@ -26,9 +28,19 @@ func SetProgress(ctx context.Context, s *Store, id string, step int) error {
 	if step < 0 || step > mostSteps {
 		return ErrNoStep
 	}
-	if _, err := rowOf(ctx, s.aside, id); err != nil {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if _, err := rowOf(ctx, tx, id); err != nil {
+			return err
+		}
+		return setProgress(ctx, tx, id, step, s.stamp())
+	})
+}
+
+func setProgress(ctx context.Context, tx sqlx.ExecerContext, id string, step int, changed string) error {
+	_, err := tx.ExecContext(ctx, "INSERT INTO progress (job, step, changed) VALUES (?, ?, ?) ON CONFLICT (job) DO UPDATE SET step = excluded.step, changed = excluded.changed", id, step, changed)
+	if err != nil {
 		return err
 	}
-	_, err := s.db.ExecContext(ctx, "INSERT INTO progress (job, step, changed) VALUES (?, ?, ?) ON CONFLICT (job) DO UPDATE SET step = excluded.step, changed = excluded.changed", id, step, s.stamp())
+	_, err = tx.ExecContext(ctx, "UPDATE progress SET seal = "+progressSeal+" WHERE job = ?", id)
 	return err
 }

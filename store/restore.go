@@ -23,20 +23,19 @@ func (o opened) close() error { return errors.Join(o.db.Close(), os.RemoveAll(o.
 // openCopyOf copies a database that is open, as it is at this moment; also where its
 // directory is gone.
 func (p *place) openCopyOf(ctx context.Context, db *sqlx.DB) (o opened, err error) {
-	if o.dir, err = os.MkdirTemp(p.dir, ".reading-"); err != nil {
-		o.dir, err = os.MkdirTemp("", "yellow-parcel-reading-")
+	for _, in := range []struct{ dir, pattern string }{{p.dir, ".reading-"}, {"", "yellow-parcel-reading-"}} { // beside the data, or where there is room
+		if o.dir, err = os.MkdirTemp(in.dir, in.pattern); err != nil {
+			continue
+		}
+		at := filepath.Join(o.dir, "copy.db")
+		if _, err = db.ExecContext(ctx, "VACUUM INTO ?", at); err == nil {
+			if o.db, err = connect(at, mustExist); err == nil {
+				return o, nil
+			}
+		}
+		_ = os.RemoveAll(o.dir)
 	}
-	if err != nil {
-		return o, trouble(err)
-	}
-	at := filepath.Join(o.dir, "copy.db")
-	if _, err = db.ExecContext(ctx, "VACUUM INTO ?", at); err == nil {
-		o.db, err = connect(at, "")
-	}
-	if err != nil {
-		return opened{}, errors.Join(trouble(err), os.RemoveAll(o.dir))
-	}
-	return o, nil
+	return opened{}, trouble(err)
 }
 
 // openCopy copies a database file into a place of its own beside the data, and brings the
@@ -65,8 +64,12 @@ func renew(ctx context.Context, db *sqlx.DB) error {
 	if err == nil {
 		err = migrate(ctx, db, steps)
 	}
+	if err != nil {
+		return err
+	}
+	knows, err := knownForm()
 	if err == nil {
-		err = sealRest(ctx, db)
+		err = sealRest(ctx, db, knows)
 	}
 	return err
 }
@@ -113,7 +116,7 @@ func fill(ctx context.Context, db *sqlx.DB, form int64, c Contents) error {
 	defer func() { _ = tx.Rollback() }()
 	for j, err := range c.Jobs {
 		if err == nil && form >= sealedSince {
-			err = insertKept(ctx, tx, j)
+			err = insertKept(ctx, tx, j, form)
 		} else if err == nil {
 			_, err = tx.ExecContext(ctx, "INSERT INTO jobs (id, place, version, name, body, created, changed, removed) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
 				j.ID, j.Place, j.Version, j.Name, j.Body, j.Created, j.Changed, j.Removed)
@@ -188,6 +191,7 @@ func (b Backups) restoreFrom(ctx context.Context, path string) (came Came, err e
 		return came, err
 	}
 	defer func() { err = errors.Join(err, from.close()) }()
+	b.of.restored.Store(filepath.Base(path), true)
 	if _, err := b.Make(ctx, BeforeRestore); err != nil {
 		return came, fmt.Errorf("nothing was restored, since no backup could be made of what is here now: %w", err)
 	}

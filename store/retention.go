@@ -8,7 +8,8 @@ import (
 
 // How long backups are kept: every one of today, then the newest of each of so many days,
 // weeks and months that have one. They take no more than MostBackups bytes together; then
-// the oldest go first. The newest whole one always stays.
+// the oldest go first. The newest whole one always stays, and so does what was asked for by hand: that
+// counts among the bytes, and nobody but who asked for it removes it.
 const (
 	DaysKept   = 7
 	WeeksKept  = 8
@@ -41,7 +42,15 @@ func spare(list []Backup, now time.Time, most int64) (gone []Backup) {
 		}
 	}
 	total, newest := int64(0), slices.IndexFunc(list, func(b Backup) bool { return b.Whole })
+	for _, b := range list {
+		if b.Why == Asked {
+			total += b.Bytes
+		}
+	}
 	for i, b := range list {
+		if b.Why == Asked {
+			continue
+		}
 		ofToday := day(b.Made.In(now.Location())) == day(now)
 		if i != newest && (!kept[i] && !ofToday || total+b.Bytes > most) {
 			gone = append(gone, b)

@@ -27,18 +27,32 @@ func init() {
 func seal(values []driver.Value) string {
 	sum := sha256.New()
 	for _, v := range values {
-		text := fmt.Sprintf("%T:%v", v, v)
+		text, isBlob := v.([]byte)
+		if !isBlob {
+			text = []byte(fmt.Sprintf("%T:%v", v, v))
+		}
 		_ = binary.Write(sum, binary.LittleEndian, int64(len(text)))
-		_, _ = sum.Write([]byte(text))
+		_, _ = sum.Write(text)
 	}
 	return hex.EncodeToString(sum.Sum(nil)[:8])
 }
 
 // The seal of each kind of row. The line of a job is left out: it is made of the rest.
 const (
-	jobSeal  = sealFunction + "(id, place, version, name, body, created, changed, removed, archived)"
-	shopSeal = sealFunction + "(version, body, changed)"
+	jobSeal      = sealFunction + "(id, place, version, name, body, created, changed, removed, archived)"
+	shopSeal     = sealFunction + "(version, body, changed)"
+	stateSeal    = sealFunction + "(job, version, changed, how, form, body)"
+	progressSeal = sealFunction + "(job, step, changed)"
 )
+
+// sealed are the tables whose rows carry seals, each since a form, and what a row of it is called.
+var sealed = []struct {
+	table, seal, name string
+	since             int64
+}{
+	{"jobs", jobSeal, "'the job ' || id", sealedSince}, {"shop", shopSeal, "'the shelf'", sealedSince},
+	{"history", stateSeal, "'a state of the job ' || job", statesSealedSince}, {"progress", progressSeal, "'how far the job ' || job || ' is at the bench'", statesSealedSince},
+}
 
 // sealJob seals a job as it is now.
 func sealJob(ctx context.Context, tx sqlx.ExecerContext, id string) error {
@@ -51,32 +65,47 @@ func sealShop(ctx context.Context, tx sqlx.ExecerContext) error {
 	return err
 }
 
-// sealRest seals what has no seal: it was stored before there were any, or changed by a
-// migration or by hand.
-func sealRest(ctx context.Context, db sqlx.ExecerContext) error {
-	if _, err := db.ExecContext(ctx, "UPDATE jobs SET seal = "+jobSeal+" WHERE seal = ''"); err != nil {
-		return err
-	}
-	_, err := db.ExecContext(ctx, "UPDATE shop SET seal = "+shopSeal+" WHERE seal = ''")
+// sealStates seals the states of a job that have no seal yet.
+func sealStates(ctx context.Context, tx sqlx.ExecerContext, id string) error {
+	_, err := tx.ExecContext(ctx, "UPDATE history SET seal = "+stateSeal+" WHERE job = ? AND seal = ''", id)
 	return err
 }
 
-// broken are the rows that are not as they were stored.
-func broken(ctx context.Context, db sqlx.QueryerContext) (what []string, err error) {
-	if err := sqlx.SelectContext(ctx, db, &what, "SELECT 'the job ' || id FROM jobs WHERE seal <> '' AND seal <> "+jobSeal); err != nil {
-		return nil, err
+// sealRest seals what has no seal: it was stored before there were any, or changed by a
+// migration or by hand, in a database of some form.
+func sealRest(ctx context.Context, db sqlx.ExecerContext, form int64) error {
+	for _, t := range sealed {
+		if form < t.since {
+			continue
+		}
+		if _, err := db.ExecContext(ctx, "UPDATE "+t.table+" SET seal = "+t.seal+" WHERE seal = ''"); err != nil {
+			return err
+		}
 	}
-	var shop []string
-	err = sqlx.SelectContext(ctx, db, &shop, "SELECT 'the shelf' FROM shop WHERE seal <> '' AND seal <> "+shopSeal)
-	return append(what, shop...), err
+	return nil
+}
+
+// broken are the rows that are not as they were stored, of a database of some form.
+func broken(ctx context.Context, db sqlx.QueryerContext, form int64) (what []string, err error) {
+	for _, t := range sealed {
+		if form < t.since {
+			continue
+		}
+		var found []string
+		if err := sqlx.SelectContext(ctx, db, &found, "SELECT "+t.name+" FROM "+t.table+" WHERE seal <> '' AND seal <> "+t.seal); err != nil {
+			return nil, err
+		}
+		what = append(what, found...)
+	}
+	return what, nil
 }
 
 // mostChecked is up to which size every index is held against its table at a start as well.
 const mostChecked = 64 << 20
 
 // check reads a database from one end to the other; ErrDamaged says what is wrong with it.
-// Sealed is whether its rows have seals by now.
-func check(ctx context.Context, db *sqlx.DB, sealed bool) error {
+// Its rows are held against the seals that its form has; form 0 has none.
+func check(ctx context.Context, db *sqlx.DB, form int64) error {
 	var bytes int64
 	if err := db.GetContext(ctx, &bytes, "SELECT page_count * page_size FROM pragma_page_count, pragma_page_size"); err != nil {
 		return unread(err)
@@ -92,10 +121,7 @@ func check(ctx context.Context, db *sqlx.DB, sealed bool) error {
 	if len(found) != 1 || found[0] != "ok" {
 		return fmt.Errorf("%w (%s)", ErrDamaged, strings.Join(found, "; "))
 	}
-	if !sealed {
-		return nil
-	}
-	list, err := broken(ctx, db)
+	list, err := broken(ctx, db, form)
 	if err != nil {
 		return unread(err)
 	}

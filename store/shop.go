@@ -64,8 +64,9 @@ func readShop(ctx context.Context, q sqlx.QueryerContext) (Shop, error) {
 // ChangeShop stores what change makes of the shop as it is stored at that moment,
 // all in one act; version 0 is a shop that was not stored yet. What the stored one
 // holds and this program does not know is kept. When change refuses nothing is
-// stored, and its error is returned with the shop as it is.
-func (s *Store) ChangeShop(ctx context.Context, change func(Shop) (job.Shop, error)) (Shop, error) {
+// stored, and its error is returned with the shop as it is. An act with a name that was done already is
+// not done again: ErrDone, with the shop as it is.
+func (s *Store) ChangeShop(ctx context.Context, act string, change func(Shop) (job.Shop, error)) (Shop, error) {
 	var result Shop
 	err := s.within(ctx, func(tx *sqlx.Tx) error {
 		now, err := readShop(ctx, tx)
@@ -73,6 +74,11 @@ func (s *Store) ChangeShop(ctx context.Context, change func(Shop) (job.Shop, err
 			return err
 		}
 		result = now
+		if _, done, err := doneAs(ctx, tx, act); err != nil {
+			return err
+		} else if done {
+			return ErrDone
+		}
 		shop, err := change(now)
 		if err != nil {
 			return err
@@ -88,10 +94,16 @@ func (s *Store) ChangeShop(ctx context.Context, change func(Shop) (job.Shop, err
 			return err
 		}
 		result = Shop{now.Version + 1, shop, string(body)}
+		if err := s.remember(ctx, tx, act, "shop", result.Version); err != nil {
+			return err
+		}
 		return sealShop(ctx, tx)
 	})
 	return result, err
 }
+
+// ErrDone says that an act of that name was done already.
+var ErrDone = errors.New("that act is done already")
 
 // Seed fills an empty database with a first shop and jobs, all or nothing; it
 // does nothing when there is a shop already.

@@ -50,6 +50,8 @@ type Store struct {
 	now func() time.Time
 	// seen are backups that were looked into, by their names and sizes.
 	seen sync.Map
+	// restored are backups that were restored while the program runs, by their names.
+	restored sync.Map
 
 	written chan struct{} // something was
 	closing chan struct{}
@@ -75,8 +77,11 @@ func connect(path, more string) (*sqlx.DB, error) {
 	return db, err
 }
 
-// Here refuses with ErrGone where the database is not any more where it was opened.
-func (s *Store) Here() error { return s.place.there() }
+// mustExist opens a database that is there, and makes none.
+const mustExist = "&mode=rw"
+
+// CheckPresent refuses with ErrGone where the database is not any more where it was opened.
+func (s *Store) CheckPresent() error { return s.place.there() }
 
 // Close closes the database; a second time it does nothing. Where its directory is gone what
 // it holds is written into a file beside where that was, and the error says where.
@@ -84,7 +89,7 @@ func (s *Store) Close() (err error) {
 	s.once.Do(func() {
 		close(s.closing)
 		<-s.settled
-		if errors.Is(s.Here(), ErrGone) {
+		if errors.Is(s.CheckPresent(), ErrGone) {
 			defer func(told error) { err = errors.Join(told, err) }(s.rescue())
 		}
 		err = errors.Join(s.aside.Close(), s.db.Close(), s.place.leave())
@@ -104,8 +109,8 @@ func (s *Store) rescue() error {
 	return fmt.Errorf("%w, and what it held could not be saved elsewhere", ErrGone)
 }
 
-// Tell says to a second program on the same data where this one is open.
-func (s *Store) Tell(url string) error { return s.place.tell(url) }
+// Advertise says to a second program on the same data where this one is open.
+func (s *Store) Advertise(url string) error { return s.place.advertise(url) }
 
 // Dir is the data directory.
 func (s *Store) Dir() string { return s.place.dir }

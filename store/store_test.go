@@ -274,7 +274,7 @@ func TestShopIsReadOnceAVersion(t *testing.T) {
 	if &first.Shop.Stocks[0] != &again.Shop.Stocks[0] {
 		t.Error("it is read anew though nobody saved it")
 	}
-	if _, err := s.ChangeShop(ctx, func(now Shop) (job.Shop, error) {
+	if _, err := s.ChangeShop(ctx, "", func(now Shop) (job.Shop, error) {
 		now.Shop = now.Shop.Clone()
 		now.Shop.Stocks[0].Have = 7
 		return now.Shop, nil

@@ -91,7 +91,7 @@ func TestEveryFormThatEverWas(t *testing.T) {
 			if err := s.Close(); err != nil {
 				t.Fatal(err)
 			}
-			if err := check(ctx, open(t, dir).db, true); err != nil {
+			if err := check(ctx, open(t, dir).db, statesSealedSince); err != nil {
 				t.Error(err)
 			}
 		})

@@ -62,10 +62,18 @@ func checkLog(path string) error {
 			break
 		}
 		if string(frame[8:16]) != string(head[16:24]) {
-			if bad < 0 {
-				break // left from before the log was begun anew
+			if bad >= 0 {
+				continue
 			}
-			continue
+			// Left from before the log was begun anew; but where its sum goes on from the frame before, it
+			// belongs here, and its mark alone is not as it was written.
+			here := sum
+			here.add(frame[:8], order)
+			here.add(frame[walFrame:], order)
+			if here.is(frame[16:24]) {
+				return fmt.Errorf("%w (the mark of a change is spoiled in %s)", ErrDamaged, path)
+			}
+			break
 		}
 		if bad < 0 {
 			sum.add(frame[:8], order)

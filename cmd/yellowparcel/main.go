@@ -121,6 +121,9 @@ func serve(ctx context.Context, addr, dir string, sample bool, devices server.De
 	}
 	host, _, _ := net.SplitHostPort(addr)
 	log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
+	if sample {
+		store.Forget(dir) // the samples may be begun anew
+	}
 	db, err := store.Open(dir)
 	var damage *store.Damage
 	var site *server.Server
@@ -138,7 +141,7 @@ func serve(ctx context.Context, addr, dir string, sample bool, devices server.De
 	}
 	defer func() { err = errors.Join(err, site.Close()) }()
 	url := "http://" + listener.Addr().String()
-	if err := site.Tell(url); err != nil {
+	if err := site.Advertise(url); err != nil {
 		return fmt.Errorf("the data directory %s cannot be written: %w", dir, err)
 	}
 	fmt.Printf("Yellow Parcel is open at %s\nIts data is kept in %s. Stop it with Ctrl+C.\n", url, dir)

@@ -22,3 +22,6 @@ func NameOf(text string) (name string, err error) {
 	err = (&field.Word{At: &name, Most: mostJobName, Needed: true}).Type(text, "name", measure.Style{})
 	return name, err
 }
+
+// Plain is a text of one line without what cannot be seen; see field.Plain.
+func Plain(text string) string { return field.Plain(text) }

@@ -200,8 +200,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What becomes of the shop and of the list of jobs */
-        get: operations["followShop"];
+        /** What becomes of the shop, of the list and of every job */
+        get: operations["followEverything"];
         put?: never;
         post?: never;
         delete?: never;
@@ -342,23 +342,6 @@ export interface paths {
         put?: never;
         /** Send a mat of a job to the cutter, the very SVG that is exported, and hold what comes off against the drawing */
         post: operations["cutMat"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{id}/events": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What becomes of a job and of the shop */
-        get: operations["followJob"];
-        put?: never;
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1059,7 +1042,11 @@ export interface components {
         };
         CutBody: {
             cut?: components["schemas"]["CutPlan"];
+            going: boolean;
             message: string;
+        };
+        CutMatRequest: {
+            act: string;
         };
         CutPlan: {
             flat: components["schemas"]["Drawing"];
@@ -1085,6 +1072,7 @@ export interface components {
         CuttingLine: {
             plan?: components["schemas"]["StockPlan"];
             progress?: components["schemas"]["Progress"];
+            waits?: boolean;
         };
         DamageBody: {
             backups: components["schemas"]["BackupBody"][];
@@ -1093,6 +1081,8 @@ export interface components {
             damaged: boolean;
             dir: string;
             missing: boolean;
+            /** Format: int64 */
+            states: number;
             what: string;
             /** Format: int64 */
             whole: number;
@@ -1247,8 +1237,9 @@ export interface components {
             type: string;
         };
         Event: {
+            job?: string;
             /** @enum {string} */
-            kind: "job" | "shop" | "jobs" | "trouble" | "bench";
+            kind: "job" | "shop" | "jobs" | "trouble" | "bench" | "everything";
             /** Format: int64 */
             version: number;
         };
@@ -2235,6 +2226,8 @@ export interface components {
             why?: string;
         };
         SaveJobRequest: {
+            act?: string;
+            after?: string[];
             edits?: components["schemas"]["Edit"][];
             job: components["schemas"]["Job"];
             /** Format: int64 */
@@ -2539,8 +2532,10 @@ export interface components {
         };
         TakeReadingRequest: {
             job: components["schemas"]["Job"];
+            name?: string;
         };
         TakenBody: {
+            going: boolean;
             last: string;
             message: string;
             text: string;
@@ -3096,7 +3091,7 @@ export interface operations {
             };
         };
     };
-    followShop: {
+    followEverything: {
         parameters: {
             query?: never;
             header?: never;
@@ -3422,7 +3417,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutMatRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -3431,37 +3430,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CutBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    followJob: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description A stream; each of its messages is one of these */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/event-stream": components["schemas"]["Event"];
                 };
             };
             /** @description Error */

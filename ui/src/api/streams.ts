@@ -1,37 +1,4 @@
-import { useEventListener, useEventSource } from '@vueuse/core'
-
 import type { paths } from './schema'
-import { tryAgainAfter } from './trying'
-
-/** What the messages of an event stream are, by its path, as the API's document says. */
-type Messages = {
-  [P in keyof paths]: paths[P] extends {
-    get: { responses: { 200: { content: { 'text/event-stream': infer Message } } } }
-  }
-    ? Message
-    : never
-}
-type StreamPath = { [P in keyof Messages]: Messages[P] extends never ? never : P }[keyof Messages]
-
-/**
- * Follows an event stream until it is closed; it begins anew by itself when it breaks off. Every message
- * counts, also one that is the same as the last: so they are heard one by one.
- */
-export function follow<P extends StreamPath>(
-  path: P,
-  id: string,
-  each: (message: Messages[P]) => void,
-  on: { open?: () => void; error?: () => void } = {},
-): { close: () => void } {
-  const { eventSource, close } = useEventSource(path.replace('{id}', encodeURIComponent(id)), [], {
-    // Where the program answers that it cannot, the browser itself would give up.
-    autoReconnect: { retries: -1, delay: tryAgainAfter },
-  })
-  useEventListener(eventSource, 'message', (m: MessageEvent<string>) => each(JSON.parse(m.data)))
-  useEventListener(eventSource, 'open', () => on.open?.())
-  useEventListener(eventSource, 'error', () => on.error?.())
-  return { close }
-}
 
 /** What the lines of the answer to a request are, where it is a stream of JSON lines. */
 type Lines = {

@@ -42,7 +42,12 @@ async function go(choice: Choice, backup = '') {
       <p data-test="what">{{ damage.what }}.</p>
       <p v-if="!damage.missing">
         {{ damage.whole === 1 ? '1 job' : `${damage.whole} jobs` }} in it can be read as they were
-        saved<template v-if="damage.broken">, {{ damage.broken }} cannot</template>.
+        saved<template v-if="damage.broken">, {{ damage.broken }} cannot</template>.<template
+          v-if="damage.states"
+        >
+          {{ damage.states === 1 ? '1 earlier state' : `${damage.states} earlier states` }} of jobs cannot be
+          read.</template
+        >
       </p>
       <p class="soft">
         Nothing was changed.<template v-if="!damage.missing">

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useEventListener, useWakeLock } from '@vueuse/core'
-import { computed, onMounted, onScopeDispose, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { api, sentenceOf, unreachable, type Edit, type Job } from '../api/client'
-import { follow } from '../api/streams'
+import { onEvents } from '../api/events'
 import DrawnShapes from '../drawing/DrawnShapes.vue'
 import { useShop } from '../job/useShop'
 import WrongDialog from './WrongDialog.vue'
@@ -38,12 +38,13 @@ onMounted(async () => {
   await loadShop()
   await Promise.all([load(), loadProgress()])
 })
-const stream = follow('/api/jobs/{id}/events', props.id, (event) => {
-  if (event.kind === 'bench') heard(event.version)
-  if (event.kind === 'job') void load()
+onEvents((event) => {
+  const mine = event.job === props.id
+  if (event.kind === 'bench' && mine) heard(event.version)
+  if (event.kind === 'job' && mine) void load()
+  if (event.kind === 'opened' || event.kind === 'everything') void Promise.all([load(), loadProgress()])
   if (event.kind === 'shop') shopVersion.value = event.version
 })
-onScopeDispose(() => stream.close())
 
 const steps = computed(() => sheet.value?.steps ?? [])
 const place = computed(() => Math.min(at.value, Math.max(0, steps.value.length - 1)))

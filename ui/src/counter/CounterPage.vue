@@ -22,6 +22,7 @@ import { useDrawer } from '../stations/useDrawer'
 import { useLamp } from '../theme'
 import BrandMark from './BrandMark.vue'
 import ConflictBar from './ConflictBar.vue'
+import LeaveDialog from './LeaveDialog.vue'
 import LineDialog from './LineDialog.vue'
 import MissingBar from './MissingBar.vue'
 import SaveLine from './SaveLine.vue'
@@ -56,6 +57,14 @@ provide('take', (path: string, id: string) => job.take(path, id))
 watch(job.stored, (stored) => {
   if (stored && props.id === newJob) void router.replace(`/jobs/${job.id}/${props.station}`)
 })
+
+// What is stored by itself as soon as the program answers is not lost on another page.
+const losses: Record<string, string> = {
+  conflict: 'This job was changed in another window as well: choose first which of the two you keep.',
+  typed: 'What you typed last cannot be used yet, so it is not part of the job.',
+  refused: 'The last change was refused, so it is not part of the job.',
+}
+const lost = computed(() => losses[job.state.value] ?? '')
 
 const stations = ['card', 'layers', 'envelope', 'mail', 'paper', 'bench']
 const station = computed(() => {
@@ -164,6 +173,7 @@ useKeys(keys)
 
     <TicketStrip v-if="job.plan.value" :job-id="id" :lines="job.plan.value.ticket" :station="props.station" />
     <ShortcutSheet v-model="sheet" />
+    <LeaveDialog :lost="lost" :waits="job.state.value === 'unreachable'" />
     <LineDialog v-if="job.ready.value" v-model="saying" :job="job" :job-id="id" />
   </div>
 </template>

@@ -7,6 +7,7 @@ import { linesOf } from '../api/streams'
 export function useLongSearch() {
   const progress = ref<CuttingLine['progress']>()
   const failure = ref('')
+  const waits = ref(false) // another search is under way
   let running: AbortController | undefined
 
   async function search(job: Job, stock: string, sheet: string): Promise<StockPlan | undefined> {
@@ -24,6 +25,7 @@ export function useLongSearch() {
       }
       for await (const line of linesOf('/api/cutting', data)) {
         if (line.plan) return line.plan
+        waits.value = line.waits === true
         if (line.progress) progress.value = line.progress
       }
       return undefined
@@ -31,7 +33,10 @@ export function useLongSearch() {
       if (!mine.signal.aborted) failure.value = sentenceOf(unreachable().error)
       return undefined
     } finally {
-      if (running === mine) progress.value = undefined
+      if (running === mine) {
+        progress.value = undefined
+        waits.value = false
+      }
     }
   }
 
@@ -41,5 +46,5 @@ export function useLongSearch() {
     progress.value = undefined
   }
 
-  return { progress, failure, search, stop }
+  return { progress, waits, failure, search, stop }
 }

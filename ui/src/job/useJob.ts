@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 
 import { api, sentenceOf, unreachable } from '../api/client'
-import { follow } from '../api/streams'
+import { onEvents } from '../api/events'
 import { useTrouble } from '../api/useTrouble'
 import { useFields } from '../fields/useFields'
 import { usePlanning } from './usePlanning'
@@ -86,9 +86,12 @@ export function useJob(asked: string, open: Ref<string>) {
 
   function listen(id: string) {
     if (closed) return
-    stream = follow('/api/jobs/{id}/events', id, (event) => {
-      if (event.kind === 'job') saving.heard(event.version)
-      if (event.kind === 'bench') benchStep.value = event.version
+    stream?.close()
+    stream = onEvents((event) => {
+      const mine = event.job === id
+      if (event.kind === 'job' && mine) saving.heard(event.version)
+      if (event.kind === 'bench' && mine) benchStep.value = event.version
+      if (event.kind === 'opened' || event.kind === 'everything') void saving.look()
       if (event.kind === 'trouble') void useTrouble().look()
       if (event.kind !== 'shop') return
       shopInHand.heard(event.version)

@@ -13,7 +13,7 @@ import {
   type Problem,
 } from '../api/client'
 import { keptFrom } from '../api/kept'
-import { later } from '../api/trying'
+import { awaited, later } from '../api/trying'
 import { unbroken } from '../api/unbroken'
 import { History } from './history'
 
@@ -117,9 +117,12 @@ export function usePlanning(on: On) {
       data: text,
       error,
       response,
-    } = await api
-      .POST('/api/plan', { body: { job: from, edits, open: on.open() }, parseAs: 'text' })
-      .catch(unreachable)
+    } = await awaited(
+      api
+        .POST('/api/plan', { body: { job: from, edits, open: on.open() }, parseAs: 'text' })
+        .catch(unreachable),
+      () => (noAnswer.value = true),
+    )
     const data = text === undefined ? undefined : unbroken<PlanBody>(text)
     noAnswer.value = !answered(response)
     why.value = whyNot(response, error)
@@ -142,12 +145,12 @@ export function usePlanning(on: On) {
     job.value = data.job
     plan.value = keptFrom(plan.value, data.plan)
     shopVersion.value = data.shopVersion
-    on.answered(edits, data.problems, put, awaited)
+    on.answered(edits, data.problems, put, onItsWay)
     return true
   }
 
   /** Whether something typed in a field is on its way or waits. */
-  const awaited = (path: string) => waiting.some((a) => 'edits' in a && a.edits.some((e) => e.path === path))
+  const onItsWay = (path: string) => waiting.some((a) => 'edits' in a && a.edits.some((e) => e.path === path))
 
   function travel(to: Job | undefined): boolean {
     noteHistory()

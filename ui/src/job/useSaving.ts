@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue'
 
 import { answered, api, kept, sentenceOf, unreachable, whyNot, type Edit, type Job } from '../api/client'
-import { tryAgainAfter } from '../api/trying'
+import { awaited, tryAgainAfter } from '../api/trying'
 import { mostEdits, type Stored } from './usePlanning'
 
 /** How long typing may pause before the job is saved, and the longest it waits: a kill loses less than a second. */
@@ -9,6 +9,8 @@ const saveAfter = 200
 const saveWithin = 700
 /** How much longer it waits for a plan that is on its way: both at once would hold up the answer to a key. */
 const saveAside = 200
+/** How many saves without an answer are remembered; the program takes so many. */
+const mostUnanswered = 40
 
 interface Of {
   job: () => Job | undefined
@@ -47,6 +49,8 @@ export function useSaving(asked: string, of: Of) {
   let unsavedSince = 0
   let due = false // it waits for a plan that is on its way
   let closed = false
+  // Saves that no answer came to: what comes next goes on from them, where they were done after all.
+  let unanswered: string[] = []
 
   function adopt(now: Stored, shown: Job = now.job) {
     version = now.version
@@ -97,11 +101,25 @@ export function useSaving(asked: string, of: Of) {
     const edits = last.edits.slice(0, mostEdits)
     if (edits.length === 0 && (last.stored || mine === savedJob.value)) return
     saving.value = true
-    const body = { version: last.stored?.version ?? version, job, ...(edits.length ? { edits } : {}) }
-    const { data, error, response } = await api
-      .PUT('/api/jobs/{id}', { params: { path: { id: id.value } }, body, keepalive: kept(body) })
-      .catch(unreachable)
+    const act = crypto.randomUUID()
+    const after = last.stored ? [] : [...unanswered]
+    unanswered.push(act)
+    const body = {
+      version: last.stored?.version ?? version,
+      job,
+      act,
+      ...(edits.length ? { edits } : {}),
+      ...(after.length ? { after } : {}),
+    }
+    const { data, error, response } = await awaited(
+      api
+        .PUT('/api/jobs/{id}', { params: { path: { id: id.value } }, body, keepalive: kept(body) })
+        .catch(unreachable),
+      () => (noSave.value = true),
+    )
     saving.value = false
+    if (answered(response)) unanswered = unanswered.filter((one) => one !== act && !after.includes(one))
+    else unanswered = unanswered.slice(-mostUnanswered)
     noSave.value = !answered(response)
     why.value = whyNot(response, error)
     if (data) {
@@ -116,7 +134,7 @@ export function useSaving(asked: string, of: Of) {
       if (dirty.value) soon()
       else if (newest > version) void follow()
     } else if (response?.status === 409) {
-      await wasItMine(mine)
+      conflict.value = true
     } else if (!answered(response)) {
       timer = window.setTimeout(() => void save(), tryAgainAfter)
       // What another window saved meanwhile was heard while this save was on its way.
@@ -126,25 +144,14 @@ export function useSaving(asked: string, of: Of) {
     }
   }
 
-  /** A save was refused since the job has moved on: by this very save, when only its answer was lost. */
-  async function wasItMine(mine: string) {
-    const { data, error, response } = await get()
-    why.value = whyNot(response, error)
-    if (!answered(response)) {
-      noSave.value = true
-      timer = window.setTimeout(() => void wasItMine(mine), tryAgainAfter)
-      return
-    }
-    noSave.value = false
-    if (data && JSON.stringify(data.job) === mine) {
-      adopt(data)
-      if (dirty.value) soon()
-    } else {
-      conflict.value = true
-    }
-  }
-
   const get = () => api.GET('/api/jobs/{id}', { params: { path: { id: id.value } } }).catch(unreachable)
+
+  /** The stream of events began anew: what was missed of the job is looked for. */
+  async function look() {
+    if (!stored.value || closed) return
+    const { data } = await get()
+    if (data) heard(data.version)
+  }
 
   /** Another window saved the job: this one follows, or asks when both have changed it. */
   function heard(there: number) {
@@ -210,7 +217,7 @@ export function useSaving(asked: string, of: Of) {
   return {
     restore,
     id, stored, removed, saving, noSave, why, conflict, refused, dirty,
-    adopt, settled, save, heard, takeTheirs, keepMine,
+    adopt, settled, save, heard, look, takeTheirs, keepMine,
     close() {
       closed = true
       void save(true)

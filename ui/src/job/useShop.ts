@@ -1,7 +1,8 @@
+import { useEventListener } from '@vueuse/core'
 import { computed, onScopeDispose, ref } from 'vue'
 
 import { api, kept, sentenceOf, unreachable, type Choice, type Edit, type ShopBody } from '../api/client'
-import { follow } from '../api/streams'
+import { onEvents } from '../api/events'
 import { useTrying } from '../api/trying'
 import { useTrouble } from '../api/useTrouble'
 import { useFields } from '../fields/useFields'
@@ -91,25 +92,18 @@ function edit(edits: Edit[]): Promise<void> {
 
 /** The events of the pages that show no job: of the shop, and of the list. */
 function listen(onJobs?: () => void) {
-  const stream = follow(
-    '/api/events',
-    '',
-    (event) => {
-      if (event.kind === 'shop') heard(event.version)
-      if (event.kind === 'jobs') onJobs?.()
-      if (event.kind === 'trouble') void useTrouble().look()
-    },
-    {
-      open: () => onJobs?.(), // it may have missed something
-      error() {
-        // The program is gone, or the way to it: both go on asking until it answers.
-        if (unsaved.value === 0) void load()
-        onJobs?.()
-      },
-    },
-  )
+  onEvents((event) => {
+    if (event.kind === 'shop') heard(event.version)
+    if (event.kind === 'trouble') void useTrouble().look()
+    // The program is gone, or the way to it: both go on asking until it answers.
+    if (event.kind === 'lost' && unsaved.value === 0) void load()
+    // Where the stream begins anew it may have missed something.
+    if (['jobs', 'everything', 'opened', 'lost'].includes(event.kind)) onJobs?.()
+  })
+  useEventListener(window, 'beforeunload', (e: BeforeUnloadEvent) => {
+    if (unsaved.value > 0 && noAnswer.value) e.preventDefault()
+  })
   onScopeDispose(() => {
-    stream.close()
     typing.clear() // what was left typed and wrong does not follow to the next page
   })
 }

@@ -25,9 +25,12 @@ async function ask(device: Instrument, act: 'read' | 'tare') {
   busy.value = device.id
   said.value = ''
   reads.value = false
-  const { data, error } = await api
-    .POST('/api/devices/{device}/{act}', { params: { path: { device: device.id, act } }, body: { job } })
-    .catch(unreachable)
+  // Done once by this name, however often it is asked what came of it.
+  const body = { job, name: crypto.randomUUID() }
+  const params = { path: { device: device.id, act } }
+  const once = () => api.POST('/api/devices/{device}/{act}', { params, body }).catch(unreachable)
+  let { data, error } = await once()
+  while (data?.going) ({ data, error } = await once())
   busy.value = ''
   if (!data) {
     said.value = sentenceOf(error)

@@ -18,7 +18,7 @@ const paper = computed(() => plan.value.paper)
 
 const chosen = ref('')
 const better = ref<StockPlan>() // what a longer search found, as long as the job stays the same
-const { progress, failure, search, stop } = useLongSearch()
+const { progress, waits, failure, search, stop } = useLongSearch()
 
 const stock = computed(() => {
   const now = paper.value.stocks.find((s) => s.id === chosen.value) ?? paper.value.stocks[0]
@@ -116,7 +116,8 @@ async function longer() {
             height="8"
             aria-label="How far the search is"
           />
-          <span>{{ progress.sheets || '…' }} sheets so far</span>
+          <span v-if="waits">Another search is under way: this one is next.</span>
+          <span v-else>{{ progress.sheets || '…' }} sheets so far</span>
           <v-btn variant="outlined" size="small" data-test="stop-search" @click="stop">Stop</v-btn>
         </div>
         <v-btn
