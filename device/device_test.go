@@ -3,6 +3,7 @@ package device
 import (
 	"context"
 	"errors"
+	"fmt"
 	"io"
 	"strings"
 	"testing"
@@ -110,6 +111,27 @@ func TestOddDevices(t *testing.T) {
 				t.Errorf("%.20q: %v", tt.sends, err)
 			}
 		})
+	}
+	// What no such device measures is no reading, and stands in the place of none.
+	for _, k := range Kinds() {
+		for unit, most := range k.Most {
+			odd, _ := k.Simulated(Steady)
+			for _, value := range []float64{-5, -0.01, most + 1, 999_999} {
+				odd.Open = func() (io.ReadWriteCloser, error) {
+					return fake{strings.NewReader(fmt.Sprintf("%g %s stable\n", value, unit)), io.Discard}, nil
+				}
+				r, err := odd.Take(context.Background())
+				if _, last := odd.Last(); err == nil || !strings.Contains(err.Error(), "cannot measure") || last {
+					t.Errorf("%s, %g %s: %+v, %v", k.Name, value, unit, r, err)
+				}
+			}
+			odd.Open = func() (io.ReadWriteCloser, error) {
+				return fake{strings.NewReader(fmt.Sprintf("%g %s stable\n", most/2, unit)), io.Discard}, nil
+			}
+			if r, err := odd.Take(context.Background()); err != nil || r.Value != most/2 {
+				t.Errorf("%s: %+v, %v", k.Name, r, err)
+			}
+		}
 	}
 	m.Open = func() (io.ReadWriteCloser, error) { return nil, errors.New("no port") }
 	if _, err := m.Take(context.Background()); err == nil || !strings.Contains(err.Error(), "cannot be reached") {

@@ -26,8 +26,9 @@ type DamageBody struct {
 	Whole  int `json:"whole"`
 	Broken int `json:"broken"`
 	// States are the earlier states of jobs that cannot be read.
-	States  int          `json:"states"`
-	Backups []BackupBody `json:"backups"`
+	States    int          `json:"states"`
+	Uncounted bool         `json:"uncounted"`
+	Backups   []BackupBody `json:"backups"`
 }
 
 // NewDamaged builds a server for data that is damaged: it offers what can be done and nothing
@@ -101,7 +102,7 @@ func damageBody(d *store.Damage, now time.Time) DamageBody {
 	if d == nil {
 		return DamageBody{Backups: []BackupBody{}}
 	}
-	body := DamageBody{Damaged: true, What: say.Capital(d.What), Missing: d.Missing, Dir: d.Dir(), Whole: d.Whole, Broken: d.Broken, States: d.States, Backups: []BackupBody{}}
+	body := DamageBody{Damaged: true, What: say.Capital(d.What), Missing: d.Missing, Dir: d.Dir(), Whole: d.Whole, Broken: d.Broken, States: d.States, Uncounted: d.Uncounted, Backups: []BackupBody{}}
 	for _, b := range d.Backups {
 		body.Backups = append(body.Backups, backupBody(b, now))
 	}

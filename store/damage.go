@@ -26,8 +26,10 @@ type Damage struct {
 	// Whole are the jobs of the damaged file that are as they were stored, Broken how many
 	// are not or cannot be read.
 	Whole, Broken int
-	// States is how many earlier states of jobs are not as they were stored, or cannot be read.
-	States int
+	// States is how many earlier states of jobs are not as they were stored, or cannot be read; Uncounted
+	// is set where there may be more that nothing tells of.
+	States    int
+	Uncounted bool
 
 	place *place
 	steps fs.FS
@@ -112,10 +114,12 @@ func (d *Damage) salvage(ctx context.Context) error {
 	if d.form, err = formOf(ctx, db); err != nil {
 		d.form = sealedSince // where even that cannot be read, the newest is tried
 	}
+	d.form = max(d.form, formByTables(ctx, db)) // the table that says so may itself be damaged
 	states, steps := d.salvageStates(ctx, db), d.salvageProgress(ctx, db)
 	var kept []KeptJob
 	ids := map[string]bool{}
-	for _, row := range rowsOf(ctx, db, "jobs") {
+	rows, _ := rowsOf(ctx, db, "jobs")
+	for _, row := range rows {
 		j, err := salvageJob(ctx, db, d.form, row)
 		if err != nil || !j.Whole || ids[j.ID] {
 			d.Broken++
@@ -141,6 +145,20 @@ func shopWhole(ctx context.Context, db *sqlx.DB) (whole bool) {
 	return err == nil && whole
 }
 
+// formByTables is the form that a database has at least, by the columns of its tables.
+func formByTables(ctx context.Context, db *sqlx.DB) (form int64) {
+	for _, has := range []struct {
+		table, column string
+		since         int64
+	}{{"jobs", "archived", archivedSince}, {"jobs", "seal", sealedSince}, {"history", "seal", statesSealedSince}} {
+		var n int
+		if db.GetContext(ctx, &n, "SELECT count(*) FROM pragma_table_info(?) WHERE name = ?", has.table, has.column) == nil && n > 0 {
+			form = max(form, has.since)
+		}
+	}
+	return form
+}
+
 // salvageStates are the states of all jobs that are as they were stored, by the job, in their order;
 // those that are not are counted.
 func (d *Damage) salvageStates(ctx context.Context, db *sqlx.DB) map[string][]KeptState {
@@ -152,7 +170,9 @@ func (d *Damage) salvageStates(ctx context.Context, db *sqlx.DB) map[string][]Ke
 	if d.form >= statesSealedSince {
 		whole = "seal = '' OR seal = " + stateSeal
 	}
-	for _, row := range rowsOf(ctx, db, "history") {
+	rows, counted := rowsOf(ctx, db, "history")
+	read := 0
+	for _, row := range rows {
 		var r struct {
 			Job string `db:"job"`
 			stateRow
@@ -164,8 +184,20 @@ func (d *Damage) salvageStates(ctx context.Context, db *sqlx.DB) map[string][]Ke
 			d.States++
 			continue
 		}
+		if slices.ContainsFunc(list[r.Job], func(one KeptState) bool { return one.Version == r.Version }) {
+			continue // a page that was written twice
+		}
+		read++
 		list[r.Job] = append(list[r.Job], KeptState{r.Version, r.Changed, r.How, body})
 	}
+	// The index counts what the table has lost.
+	var there int
+	if db.GetContext(ctx, &there, "SELECT count(*) FROM history INDEXED BY sqlite_autoindex_history_1") == nil {
+		d.States = max(d.States, there-read)
+	}
+	var found []string
+	err := db.SelectContext(ctx, &found, "PRAGMA integrity_check('history')")
+	d.Uncounted = !counted || err != nil || len(found) != 1 || found[0] != "ok"
 	for _, states := range list {
 		slices.SortFunc(states, func(a, b KeptState) int { return cmp.Compare(a.Version, b.Version) })
 	}
@@ -178,7 +210,8 @@ func (d *Damage) salvageProgress(ctx context.Context, db *sqlx.DB) map[string]in
 	if d.form < statesSealedSince {
 		return list
 	}
-	for _, row := range rowsOf(ctx, db, "progress") {
+	rows, _ := rowsOf(ctx, db, "progress")
+	for _, row := range rows {
 		var r struct {
 			Job   string `db:"job"`
 			Step  int    `db:"step"`
@@ -191,16 +224,16 @@ func (d *Damage) salvageProgress(ctx context.Context, db *sqlx.DB) map[string]in
 	return list
 }
 
-// rowsOf are the rows of a table, as far as they can be counted.
-func rowsOf(ctx context.Context, db *sqlx.DB, table string) (rows []int64) {
+// rowsOf are the rows of a table, and whether they could be counted to the last.
+func rowsOf(ctx context.Context, db *sqlx.DB, table string) (rows []int64, counted bool) {
 	if db.SelectContext(ctx, &rows, "SELECT rowid FROM "+table+" NOT INDEXED") == nil {
-		return rows
+		return rows, true
 	}
 	// Somewhere it breaks off: one by one, as far as the last one is known.
 	rows = nil
 	var first, last int64
 	if db.GetContext(ctx, &last, "SELECT rowid FROM "+table+" NOT INDEXED ORDER BY rowid DESC LIMIT 1") != nil {
-		return nil // not even how many there are
+		return nil, false // not even how many there are
 	}
 	for first = 1; first <= min(last, mostRows); first++ {
 		var n int64
@@ -209,7 +242,7 @@ func rowsOf(ctx context.Context, db *sqlx.DB, table string) (rows []int64) {
 			rows = append(rows, first)
 		}
 	}
-	return rows
+	return rows, false
 }
 
 // salvageJob reads one row of a database of some form. Before there were seals, a body that

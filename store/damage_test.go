@@ -8,6 +8,7 @@ import (
 	"os"
 	"path/filepath"
 	"reflect"
+	"slices"
 	"strconv"
 	"strings"
 	"testing"
@@ -39,8 +40,29 @@ func rounds(all int) int {
 	return all / 10
 }
 
-// truth is what was acknowledged of every job, and what the backup has of it.
-type truth struct{ stored, backedUp map[string]Job }
+// truth is what was acknowledged of every job, and what the backup has of it; of every state of its
+// history as of the job itself, and how far one is with it.
+type truth struct {
+	stored, backedUp map[string]Job
+	states           map[string][]State
+	steps            map[string]int
+}
+
+// missed are the states and steps that are not there as they were acknowledged.
+func (of truth) missed(s *Store) (states, steps int) {
+	for id, want := range of.states {
+		got, _ := s.History(ctx, id)
+		for _, w := range want {
+			if !slices.ContainsFunc(got, func(g State) bool { return reflect.DeepEqual(g, w) }) {
+				states++
+			}
+		}
+		if step, err := Progress(ctx, s, id); err != nil || step != of.steps[id] {
+			steps++
+		}
+	}
+	return states, steps
+}
 
 // toDamage is a directory with a backup, and with jobs that were changed since.
 func toDamage(t *testing.T) (dir string, of truth, backup string) {
@@ -60,11 +82,18 @@ func toDamage(t *testing.T) (dir string, of truth, backup string) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	of = truth{map[string]Job{}, map[string]Job{}}
+	of = truth{map[string]Job{}, map[string]Job{}, map[string][]State{}, map[string]int{}}
 	for i, j := range jobs {
 		of.backedUp[j.ID], of.stored[j.ID] = j, j
 		if i%3 == 0 {
 			of.stored[j.ID] = renamed(t, s, j, fmt.Sprint("changed since ", i))
+		}
+		of.steps[j.ID] = i
+		if err := SetProgress(ctx, s, j.ID, i); err != nil {
+			t.Fatal(err)
+		}
+		if of.states[j.ID], err = s.History(ctx, j.ID); err != nil {
+			t.Fatal(err)
 		}
 	}
 	if err := s.Close(); err != nil {
@@ -154,6 +183,11 @@ func TestDamagedFiles(t *testing.T) {
 			case d == nil || !reflect.DeepEqual(got.Job, of.backedUp[id].Job):
 				t.Errorf("%d, %s: a job is neither as it was stored nor as it was in the backup", i, how)
 			}
+		}
+		if states, steps := of.missed(s); d == nil && states+steps > 0 {
+			t.Errorf("%d, %s: %d states and %d steps are lost without a word", i, how, states, steps)
+		} else if states > 0 && d.States == 0 && !d.Uncounted && !d.Missing && d.Broken == 0 && d.Whole == len(of.stored) {
+			t.Errorf("%d, %s: %d states are not there, and none is said to be lost", i, how, states)
 		}
 		if d != nil {
 			rescued += d.Whole

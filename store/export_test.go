@@ -8,6 +8,7 @@ import (
 	"fmt"
 	"io"
 	"reflect"
+	"regexp"
 	"strings"
 	"testing"
 	"time"
@@ -240,6 +241,92 @@ func TestFilesThatCannotBeReadIn(t *testing.T) {
 	if !bytes.Equal(before, exported(t, s)) {
 		t.Error("something was changed")
 	}
+}
+
+// A file that is read in cannot lock the shop: every number in it is bounded as in a job that is typed. A job
+// that could not be opened is left out and named, and never takes the place of one that can; what is
+// read in holds nothing that cannot be seen.
+func TestFileCannotLockTheShop(t *testing.T) {
+	race.Alone(t)
+	s := busy(t)
+	j := first(t, s)
+	file, err := s.ExportJob(ctx, j.ID)
+	if err != nil {
+		t.Fatal(err)
+	}
+	all := exported(t, s)
+	before := s.now
+	later := func(body []byte) []byte { // so that it would be taken
+		return regexp.MustCompile(`"changed": "[^"]*"`).ReplaceAll(body, []byte(`"changed": "2099-01-01T00:00:00Z"`))
+	}
+	job := regexp.MustCompile(`"job": \{`)
+	for name, c := range map[string]struct {
+		change func([]byte) []byte
+		// refused says that the file of everything is refused as a whole, too.
+		refused bool
+	}{
+		"a place at the end":     {func(b []byte) []byte { return setNumber(b, "place", "9223372036854775807") }, true},
+		"a version at the end":   {func(b []byte) []byte { return setNumber(b, "version", "9223372036854775806") }, true},
+		"a version below none":   {func(b []byte) []byte { return setNumber(b, "version", "-4") }, true},
+		"a count below none":     {func(b []byte) []byte { return setNumber(b, "count", "-1") }, false},
+		"a count without an end": {func(b []byte) []byte { return setNumber(b, "count", "1e999") }, false},
+		"a huge width":           {func(b []byte) []byte { return setNumber(b, "width", "9223372036854775807") }, false},
+		"no parts": {func(b []byte) []byte {
+			return regexp.MustCompile(`(?s)"parts": \[.*?\n  \],`).ReplaceAll(b, []byte(`"parts": [],`))
+		}, false},
+		"no job": {func(b []byte) []byte {
+			at := job.FindIndex(b)
+			return append(bytes.Clone(b[:at[0]]), []byte("\"job\": null}")...)
+		}, true},
+	} {
+		spoilt := c.change(bytes.Clone(file))
+		if bytes.Equal(spoilt, file) {
+			t.Fatalf("%s: nothing is spoilt", name)
+		}
+		var wrong *FileError
+		if _, err := s.ImportJob(ctx, spoilt); !errors.As(err, &wrong) && !(strings.Contains(name, "place") && err == nil) {
+			t.Errorf("%s, alone: %v", name, err)
+		}
+		for _, replace := range []bool{false, true} {
+			everything := rewritten(t, all, func(of string, body []byte) (string, []byte) {
+				if of == jobsDir+j.ID+".json" {
+					return of, later(c.change(body))
+				}
+				return of, body
+			})
+			came, err := imported(s, everything, replace)
+			if (err != nil) != c.refused || err == nil && (len(came.LeftOut) != 1 || !strings.Contains(came.LeftOut[0], j.Job.Name)) {
+				t.Errorf("%s, in everything, replaced %v: %+v, %v", name, replace, came, err)
+			}
+			if now := first(t, s); now.ID != j.ID || now.Removed || !reflect.DeepEqual(now.Job, j.Job) {
+				t.Fatalf("%s, in everything: the job here is another", name)
+			}
+		}
+	}
+	s.now = before
+	// After all of that a job can still be made, saved and removed.
+	fresh, err := s.AddJob(ctx, NewID(), j.Job, Line{})
+	if err != nil {
+		t.Fatal(err)
+	}
+	if _, err := s.SetRemoved(ctx, fresh.ID, renamed(t, s, fresh, "after").Version, true); err != nil {
+		t.Error(err)
+	}
+	// Names hold nothing that cannot be seen or that turns what stands round it.
+	odd := regexp.MustCompile(`"name": "[^"]*"`).ReplaceAll(file, []byte(`"name": "a\u0007b\u202ec\u2066d\u200fe\nf"`))
+	got, err := s.ImportJob(ctx, odd)
+	if err != nil || got.Job.Name != "abcde f" || got.Job.Parts[0].Name != "abcde f" {
+		t.Errorf("it is called %q, its base %q: %v", got.Job.Name, got.Job.Parts[0].Name, err)
+	}
+}
+
+// setNumber makes the first number of a name another one.
+func setNumber(body []byte, name, to string) []byte {
+	at := regexp.MustCompile(`"` + name + `": -?[0-9.e+]+`).FindIndex(body)
+	if at == nil {
+		return body
+	}
+	return append(append(bytes.Clone(body[:at[0]]), []byte(`"`+name+`": `+to)...), body[at[1]:]...)
 }
 
 func FuzzImportJob(f *testing.F) {
