@@ -23,9 +23,7 @@ func (w *window) goTo(path string) {
 // goToNow loads a page, whatever is on its way.
 func (w *window) goToNow(path string) {
 	w.t.Helper()
-	if err := w.Navigate(w.program.url + path); err != nil {
-		w.t.Fatal(err)
-	}
+	w.leaveFor(w.program.url + path)
 	if err := w.WaitLoad(); err != nil {
 		w.t.Fatal(err)
 	}

@@ -30,6 +30,8 @@ type between struct {
 	// made from.
 	saves []acknowledged
 	sent  int // saves that were sent at all
+	// streams are the streams of events that are open, most the most that were at once.
+	streams, most int
 }
 
 type acknowledged struct {
@@ -91,11 +93,8 @@ func newBetween(t *testing.T, p *program) *between {
 		ErrorHandler: func(w http.ResponseWriter, _ *http.Request, _ error) { w.WriteHeader(http.StatusBadGateway) },
 	}
 	b.Server = httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		if kindOf(r) == "PUT job" {
-			b.mu.Lock()
-			b.sent++
-			b.mu.Unlock()
-		}
+		b.note(kindOf(r), 1)
+		defer b.note(kindOf(r), -1)
 		proxy.ServeHTTP(w, r)
 	}))
 	t.Cleanup(func() {
@@ -104,6 +103,19 @@ func newBetween(t *testing.T, p *program) *between {
 		b.Close()
 	})
 	return b
+}
+
+// note counts saves as they are sent, and streams while they are open.
+func (b *between) note(kind string, by int) {
+	b.mu.Lock()
+	defer b.mu.Unlock()
+	switch {
+	case kind == "PUT job" && by > 0:
+		b.sent++
+	case kind == "events":
+		b.streams += by
+		b.most = max(b.most, b.streams)
+	}
 }
 
 // held holds the answers of a kind back from now on.
@@ -233,13 +245,9 @@ func TestNothingAcknowledgedIsLost(t *testing.T) {
 			default:
 				// Left and opened again: answers that are held back go first, or no page would
 				// ever load.
-				if err := win.Navigate("about:blank"); err != nil {
-					t.Fatal(err)
-				}
+				win.leaveFor("about:blank")
 				b.letGo()
-				if err := win.Navigate(b.URL + at); err != nil {
-					t.Fatal(err)
-				}
+				win.leaveFor(b.URL + at)
 				did = append(did, fmt.Sprint(k, " is left and opened again"))
 			}
 			time.Sleep(time.Duration(r.IntN(60)) * time.Millisecond)

@@ -15,11 +15,13 @@ import (
 // window is one browser window on the program.
 type window struct {
 	*rod.Page
-	t       *testing.T
-	asked   []string // every address it asked for
-	errors  []string // what its console complained of
-	mu      sync.Mutex
-	program *program
+	t      *testing.T
+	asked  []string // every address it asked for
+	errors []string // what its console complained of
+	// leftAsked is how often it asked whether to be left with something unsaved.
+	leftAsked int
+	mu        sync.Mutex
+	program   *program
 }
 
 func open(t *testing.T, p *program, path string) *window {
@@ -46,6 +48,11 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 		w.mu.Lock()
 		defer w.mu.Unlock()
 		w.errors = append(w.errors, e.ExceptionDetails.Text)
+	}, func(e *proto.PageJavascriptDialogOpening) { // a page with unsaved work asks: it is left all the same
+		w.mu.Lock()
+		w.leftAsked++
+		w.mu.Unlock()
+		_ = proto.PageHandleJavaScriptDialog{Accept: true}.Call(page)
 	}, func(e *proto.LogEntryAdded) {
 		w.mu.Lock()
 		defer w.mu.Unlock()
@@ -58,6 +65,20 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 	_ = proto.EmulationSetFocusEmulationEnabled{Enabled: true}.Call(page)
 	w.goTo(path)
 	return w
+}
+
+// leaveFor goes to another address, also where the page asks before it is left: that ends the first try.
+func (w *window) leaveFor(url string) {
+	w.t.Helper()
+	for range 3 {
+		err := w.Navigate(url)
+		if err == nil {
+			return
+		}
+		if !strings.Contains(err.Error(), "ERR_ABORTED") {
+			w.t.Fatal(err)
+		}
+	}
 }
 
 // test is the selector of an element by its test name.

@@ -21,6 +21,11 @@ type JobBody struct {
 	Job     job.Job `json:"job"`
 }
 
+// VersionBody is the version that a job has.
+type VersionBody struct {
+	Version int64 `json:"version"`
+}
+
 // JobID is the path of one job.
 type JobID struct {
 	ID string `path:"id" maxLength:"40"`
@@ -87,6 +92,15 @@ func (s *Server) jobRoutes() {
 				return nil, refuse("job", problems)
 			}
 			return jobBody(j), nil
+		})
+
+	huma.Register(s.api, huma.Operation{OperationID: "versionOfJob", Method: http.MethodGet, Path: "/api/jobs/{id}/version", Summary: "Which version a job has by now"},
+		func(ctx context.Context, in *JobID) (*struct{ Body VersionBody }, error) {
+			version, err := s.store.Version(ctx, in.ID)
+			if err != nil {
+				return nil, s.failed(err)
+			}
+			return &struct{ Body VersionBody }{VersionBody{version}}, nil
 		})
 
 	huma.Register(s.api, huma.Operation{OperationID: "saveJob", Method: http.MethodPut, Path: "/api/jobs/{id}", MaxBodyBytes: maxBody, Summary: "Save a job that was changed from a version; from version 0 it is a new one"},

@@ -503,6 +503,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/version": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which version a job has by now */
+        get: operations["versionOfJob"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/line": {
         parameters: {
             query?: never;
@@ -1083,6 +1100,7 @@ export interface components {
             missing: boolean;
             /** Format: int64 */
             states: number;
+            uncounted: boolean;
             what: string;
             /** Format: int64 */
             whole: number;
@@ -2648,6 +2666,10 @@ export interface components {
             /** Format: int64 */
             width?: number;
         };
+        VersionBody: {
+            /** Format: int64 */
+            version: number;
+        };
         WayPlan: {
             ease: components["schemas"]["Shown"];
             easeRss: components["schemas"]["Shown"];
@@ -3803,6 +3825,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    versionOfJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionBody"];
                 };
             };
             /** @description Error */

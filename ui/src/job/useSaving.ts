@@ -149,7 +149,9 @@ export function useSaving(asked: string, of: Of) {
   /** The stream of events began anew: what was missed of the job is looked for. */
   async function look() {
     if (!stored.value || closed) return
-    const { data } = await get()
+    const { data } = await api
+      .GET('/api/jobs/{id}/version', { params: { path: { id: id.value } } })
+      .catch(unreachable)
     if (data) heard(data.version)
   }
 
