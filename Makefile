@@ -96,7 +96,7 @@ soak: $(BIN) chromium ## what takes longer: tens of thousands of plans, kills, d
 	SOAK=3000 go test -count=1 -v -timeout 60m -run 'TestAnyWorksheet|TestSpoiledWorksheets' ./core/worksheet/bench
 	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=200 go test -count=1 -v -timeout 60m -run 'TestNothingAcknowledgedIsLost' ./e2e
 	SOAK=1 go test -count=1 -v -timeout 60m -run 'TestDamaged' ./store
-	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=1 go test -count=1 -v -timeout 60m -run 'TestKilled|TestTwoPrograms|TestTwentyWindows' ./e2e
+	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=1 go test -count=1 -v -timeout 60m -run 'TestKilled|TestTwoPrograms|TestTwentyWindows|TestTabsOfOneBrowser' ./e2e
 	go test -run '^$$' -fuzz FuzzImportJob -fuzztime 3m ./store
 	go test -run '^$$' -fuzz FuzzReadOutline -fuzztime 3m ./format
 	go test -run '^$$' -fuzz FuzzSearch -fuzztime 3m ./core/cutting

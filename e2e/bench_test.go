@@ -173,7 +173,7 @@ func TestWorksheetStepByStep(t *testing.T) {
 		said += text + "\n"
 	}
 	// The pencil: bases of 10 3/4 from 12, scored at 5 3/8; the blank 8 13/16 square, scored at 3 3/8 and 9 1/16.
-	for _, want := range []string{"Set the guide to 10 3/4", "Leave the guide at 5 3/8", "at 5 3/8", "Set the guide to 8 13/16", "at 3 3/8", "at 9 1/16", "Write the address", "Close all 12."} {
+	for _, want := range []string{"Set the guide to 10 3/4", "Leave the guide at 5 3/8", "at 5 3/8", "Set the guide to 8 13/16", "at 3 3/8", "at 9 1/16", "Write the address", "Close all 12: fold the closing flap down"} {
 		if !strings.Contains(said, want) {
 			t.Errorf("no step says %q", want)
 		}

@@ -32,6 +32,13 @@ func TestSavedIsTrue(t *testing.T) {
 	w.fill("field-card.height", "7 1/") // half a number
 	w.see(test("behind"), "Drawn as before")
 	w.see(test("state"), "not saved: what you typed cannot be used yet")
+	// Another page is not gone to without asking, and what was typed is still there when one stays.
+	w.click("header .brand")
+	w.see(test("leaving"), "Not everything here is saved.")
+	w.click(test("stay"))
+	if got := w.value("field-card.height"); got != "7 1/" {
+		t.Errorf("after staying %q stands there", got)
+	}
 	b.letGo()
 	// The save of the width comes back now: it does not make the height saved.
 	w.waitFor("the width to be stored", func() (string, bool) {
@@ -46,6 +53,18 @@ func TestSavedIsTrue(t *testing.T) {
 		t.Errorf("the card became %s", got)
 	}
 	w.fill("field-card.height", "7 1/2")
+	w.saved()
+	if w.asksBeforeUnload() {
+		t.Error("it asks though everything is stored")
+	}
+	b.held("PUT job")
+	w.fill("field-count", "43")
+	// An answer that does not come is no "saving" for ever: after five seconds it is not saved.
+	w.see(test("state"), "not saved: the program does not answer")
+	if !w.asksBeforeUnload() {
+		t.Error("the window may be closed with a change that is not stored, and does not ask")
+	}
+	b.letGo()
 	w.saved()
 	if has, _, _ := w.Has(test("behind")); has {
 		t.Error("the drawing is said to be of before, though it is not")

@@ -81,6 +81,12 @@ func (w *window) leaveFor(url string) {
 	}
 }
 
+// asksBeforeUnload reports whether the browser would ask before the window is closed.
+func (w *window) asksBeforeUnload() bool {
+	w.t.Helper()
+	return w.MustEval(`() => !window.dispatchEvent(new Event('beforeunload', { cancelable: true }))`).Bool()
+}
+
 // test is the selector of an element by its test name.
 func test(name string) string { return `[data-test="` + name + `"]` }
 

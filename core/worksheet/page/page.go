@@ -112,9 +112,11 @@ func (p teller) name(id string) string {
 	return id
 }
 
-// short is what a sheet or a strip is called: without its paper, where all is cut from one.
+// short is what a sheet or a strip is called: without its paper, where all is cut from one, or where it has
+// a number, which no other has.
 func (p teller) short(id string) string {
-	if _, ok := p.names[id]; ok || p.papers > 1 {
+	numbered := strings.HasPrefix(id, "sheet ") && id[len("sheet ")] >= '1' && id[len("sheet ")] <= '9'
+	if _, ok := p.names[id]; ok || p.papers > 1 && !numbered {
 		return p.name(id)
 	}
 	for _, s := range p.Plan.Paper.Stocks {

@@ -209,7 +209,7 @@ var told = map[worksheet.Act]words{
 		how: []say.Clause{say.Always("On dark or patterned paper put a plain label.")}, check: []say.Clause{say.Always("Let the ink dry.")},
 	},
 	worksheet.Fill: {
-		name: "Fill", says: []say.Clause{say.Always("Put the card into {all onto}.")}, check: []say.Clause{say.Always("The flap comes down without force.")},
+		name: "Fill", says: []say.Clause{say.Unless("many", "Put the card into {onto}."), say.When("many", "Put a card each into {all onto}.")}, check: []say.Clause{say.Always("The flap comes down without force.")},
 	},
 	worksheet.Seal: {
 		name: "Close",

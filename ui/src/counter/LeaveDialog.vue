@@ -47,6 +47,8 @@ function answer(leave: boolean) {
   gap: var(--gap);
   padding: 20px 24px;
   background: var(--sheet);
+  color: var(--ink);
+  border-radius: 4px;
 }
 .acts {
   display: flex;
