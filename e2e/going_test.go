@@ -23,7 +23,7 @@ func (w *window) goTo(path string) {
 // goToNow loads a page, whatever is on its way.
 func (w *window) goToNow(path string) {
 	w.t.Helper()
-	w.leaveFor(w.program.url + path)
+	leaveFor(w, w.program.url+path)
 	if err := w.WaitLoad(); err != nil {
 		w.t.Fatal(err)
 	}

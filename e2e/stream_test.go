@@ -245,9 +245,9 @@ func TestNothingAcknowledgedIsLost(t *testing.T) {
 			default:
 				// Left and opened again: answers that are held back go first, or no page would
 				// ever load.
-				win.leaveFor("about:blank")
+				leaveFor(win, "about:blank")
 				b.letGo()
-				win.leaveFor(b.URL + at)
+				leaveFor(win, b.URL+at)
 				did = append(did, fmt.Sprint(k, " is left and opened again"))
 			}
 			time.Sleep(time.Duration(r.IntN(60)) * time.Millisecond)

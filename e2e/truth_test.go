@@ -54,14 +54,14 @@ func TestSavedIsTrue(t *testing.T) {
 	}
 	w.fill("field-card.height", "7 1/2")
 	w.saved()
-	if w.asksBeforeUnload() {
+	if asksBeforeUnload(w) {
 		t.Error("it asks though everything is stored")
 	}
 	b.held("PUT job")
 	w.fill("field-count", "43")
 	// An answer that does not come is no "saving" for ever: after five seconds it is not saved.
 	w.see(test("state"), "not saved: the program does not answer")
-	if !w.asksBeforeUnload() {
+	if !asksBeforeUnload(w) {
 		t.Error("the window may be closed with a change that is not stored, and does not ask")
 	}
 	b.letGo()

@@ -68,7 +68,7 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 }
 
 // leaveFor goes to another address, also where the page asks before it is left: that ends the first try.
-func (w *window) leaveFor(url string) {
+func leaveFor(w *window, url string) {
 	w.t.Helper()
 	for range 3 {
 		err := w.Navigate(url)
@@ -82,7 +82,7 @@ func (w *window) leaveFor(url string) {
 }
 
 // asksBeforeUnload reports whether the browser would ask before the window is closed.
-func (w *window) asksBeforeUnload() bool {
+func asksBeforeUnload(w *window) bool {
 	w.t.Helper()
 	return w.MustEval(`() => !window.dispatchEvent(new Event('beforeunload', { cancelable: true }))`).Bool()
 }

@@ -25,7 +25,7 @@ func (s *Server) exchangeRoutes() {
 	huma.Register(s.api, file(huma.Operation{OperationID: "writeEverything", Method: http.MethodGet, Path: "/api/everything", Summary: "Everything that is kept, as one open file: a zip of JSON"}, zipFile),
 		func(ctx context.Context, _ *struct{}) (*huma.StreamResponse, error) {
 			// Written whole before a byte of it is sent: half a file is none, and what fails says so.
-			f, err := s.store.ExportFile(ctx)
+			f, err := s.store.Exchange().ExportFile(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}
@@ -41,7 +41,7 @@ func (s *Server) exchangeRoutes() {
 	s.router.Post("/api/everything", s.readEverything)
 	huma.Register(s.api, file(huma.Operation{OperationID: "writeJob", Method: http.MethodGet, Path: "/api/jobs/{id}/file", Summary: "A job with its history as a file of its own: JSON"}, "application/json"),
 		func(ctx context.Context, in *JobID) (*huma.StreamResponse, error) {
-			body, err := s.store.ExportJob(ctx, in.ID)
+			body, err := s.store.Exchange().ExportJob(ctx, in.ID)
 			if err != nil {
 				return nil, s.failed(err)
 			}
@@ -54,7 +54,7 @@ func (s *Server) exchangeRoutes() {
 			RawBody []byte `contentType:"application/octet-stream"`
 		},
 		) (*jobOut, error) {
-			j, err := s.store.ImportJob(ctx, in.RawBody)
+			j, err := s.store.Exchange().ImportJob(ctx, in.RawBody)
 			if err != nil {
 				return nil, fileFailed(s, err)
 			}
@@ -67,7 +67,7 @@ func (s *Server) exchangeRoutes() {
 // in the file, else what is missing or older here is taken.
 func (s *Server) readEverything(w http.ResponseWriter, r *http.Request) {
 	body := patientBody{http.MaxBytesReader(w, r.Body, store.MostZip+1), http.NewResponseController(w)}
-	came, err := s.store.Import(r.Context(), body, r.URL.Query().Get("replace") == "true")
+	came, err := s.store.Exchange().Import(r.Context(), body, r.URL.Query().Get("replace") == "true")
 	_ = http.NewResponseController(w).SetWriteDeadline(time.Now().Add(mostSilence))
 	if err != nil {
 		var told huma.StatusError

@@ -81,7 +81,7 @@ func New(s *store.Store, log *slog.Logger, devices Devices, hosts ...string) *Se
 		close(srv.opened)
 	}
 	r := chi.NewRouter()
-	r.Use(oneStatus, srv.answerInTime, srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin, srv.whileDamaged, middleware.Compress(compression, compressed...))
+	r.Use(oneStatus, answerInTime(func() time.Duration { return srv.silence }), srv.recoverer, middleware.CleanPath, onlyHosts(hosts), safeHeaders, sameOrigin, srv.whileDamaged, middleware.Compress(compression, compressed...))
 	r.NotFound(srv.page)
 	r.MethodNotAllowed(func(w http.ResponseWriter, r *http.Request) {
 		writeProblem(w, http.StatusMethodNotAllowed, fmt.Sprintf("%s is not possible on %s.", r.Method, r.URL.Path))
@@ -191,10 +191,12 @@ func oneStatus(next http.Handler) http.Handler {
 
 // answerInTime lets an answer that took long to make be read as long as any other: the time to read it
 // counts from its first byte.
-func (s *Server) answerInTime(next http.Handler) http.Handler {
-	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		next.ServeHTTP(&timelyWriter{ResponseWriter: w, silence: s.silence}, r)
-	})
+func answerInTime(silence func() time.Duration) func(http.Handler) http.Handler {
+	return func(next http.Handler) http.Handler {
+		return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+			next.ServeHTTP(&timelyWriter{ResponseWriter: w, silence: silence()}, r)
+		})
+	}
 }
 
 // timelyWriter sets a new deadline when its answer begins.

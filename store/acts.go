@@ -26,11 +26,11 @@ func doneAs(ctx context.Context, q sqlx.QueryerContext, act string) (version int
 }
 
 // remember notes what an act led to, in the transaction that does it; the oldest are forgotten.
-func (s *Store) remember(ctx context.Context, tx sqlx.ExecerContext, act, of string, version int64) error {
+func remember(ctx context.Context, tx sqlx.ExecerContext, act, of string, version int64, now string) error {
 	if act == "" {
 		return nil
 	}
-	if _, err := tx.ExecContext(ctx, "INSERT INTO acts (name, of, version, done) VALUES (?, ?, ?, ?)", act, of, version, s.stamp()); err != nil {
+	if _, err := tx.ExecContext(ctx, "INSERT INTO acts (name, of, version, done) VALUES (?, ?, ?, ?)", act, of, version, now); err != nil {
 		return err
 	}
 	_, err := tx.ExecContext(ctx, "DELETE FROM acts WHERE rowid <= (SELECT max(rowid) FROM acts) - ?", mostActs)
@@ -82,7 +82,7 @@ func (s *Store) Save(ctx context.Context, save Save) (Job, error) {
 		if err != nil {
 			return err
 		}
-		return s.remember(ctx, tx, save.Act, save.ID, result.Version)
+		return remember(ctx, tx, save.Act, save.ID, result.Version, s.stamp())
 	})
 	return result, err
 }

@@ -104,14 +104,14 @@ func TestSaveWithoutAnAnswer(t *testing.T) {
 func TestActsAreForgotten(t *testing.T) {
 	s := seeded(t, t.TempDir())
 	for i := range 20 {
-		if err := s.remember(ctx, s.db, fmt.Sprint("old ", i), "shop", 1); err != nil {
+		if err := remember(ctx, s.db, fmt.Sprint("old ", i), "shop", 1, s.stamp()); err != nil {
 			t.Fatal(err)
 		}
 	}
 	if _, err := s.db.Exec("UPDATE acts SET rowid = rowid + ? WHERE name = 'old 19'", mostActs); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.remember(ctx, s.db, "new", "shop", 2); err != nil {
+	if err := remember(ctx, s.db, "new", "shop", 2, s.stamp()); err != nil {
 		t.Fatal(err)
 	}
 	var left int

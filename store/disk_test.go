@@ -41,7 +41,7 @@ func TestDirectoryThatIsGone(t *testing.T) {
 		t.Error(err)
 	}
 	var out bytes.Buffer
-	if err := s.Export(ctx, &out); err != nil || out.Len() == 0 {
+	if err := s.Exchange().Export(ctx, &out); err != nil || out.Len() == 0 {
 		t.Errorf("what is still known cannot be written out: %v", err)
 	}
 	if err := os.Rename(dir+"-moved", dir); err != nil {

@@ -48,14 +48,14 @@ func busy(t *testing.T) *Store {
 func exported(t *testing.T, s *Store) []byte {
 	t.Helper()
 	var out bytes.Buffer
-	if err := s.Export(ctx, &out); err != nil {
+	if err := s.Exchange().Export(ctx, &out); err != nil {
 		t.Fatal(err)
 	}
 	return out.Bytes()
 }
 
 func imported(s *Store, body []byte, replace bool) (Came, error) {
-	return s.Import(ctx, bytes.NewReader(body), replace)
+	return s.Exchange().Import(ctx, bytes.NewReader(body), replace)
 }
 
 // Everything goes out in one open file and comes in on another machine without a loss: what
@@ -126,24 +126,24 @@ func TestReadInWhatIsMissing(t *testing.T) {
 func TestOneJobAsAFile(t *testing.T) {
 	here, there := busy(t), seeded(t, t.TempDir())
 	j := first(t, here)
-	file, err := here.ExportJob(ctx, j.ID)
+	file, err := here.Exchange().ExportJob(ctx, j.ID)
 	if err != nil {
 		t.Fatal(err)
 	}
-	got, err := there.ImportJob(ctx, file)
+	got, err := there.Exchange().ImportJob(ctx, file)
 	if err != nil || got.ID != j.ID || !reflect.DeepEqual(got.Job, j.Job) {
 		t.Fatalf("%+v, %v", got, err)
 	}
-	again, err := there.ImportJob(ctx, file)
+	again, err := there.Exchange().ImportJob(ctx, file)
 	if err != nil || again.ID == j.ID || !reflect.DeepEqual(again.Job, j.Job) {
 		t.Errorf("%+v, %v", again, err)
 	}
-	if _, err := here.ExportJob(ctx, "0000000000000000"); !errors.Is(err, ErrMissing) {
+	if _, err := here.Exchange().ExportJob(ctx, "0000000000000000"); !errors.Is(err, ErrMissing) {
 		t.Error(err)
 	}
 	for _, bad := range []string{"", "{}", `{"yellowParcel":"job","form":7}`, strings.Replace(string(file), formNow(t), `"form": 99`, 1), strings.Replace(string(file), `"name":`, `"nome": 5, "name": [`, 1)} {
 		var wrong *FileError
-		if _, err := there.ImportJob(ctx, []byte(bad)); !errors.As(err, &wrong) {
+		if _, err := there.Exchange().ImportJob(ctx, []byte(bad)); !errors.As(err, &wrong) {
 			t.Errorf("%.60q: %v", bad, err)
 		}
 	}
@@ -250,7 +250,7 @@ func TestFileCannotLockTheShop(t *testing.T) {
 	race.Alone(t)
 	s := busy(t)
 	j := first(t, s)
-	file, err := s.ExportJob(ctx, j.ID)
+	file, err := s.Exchange().ExportJob(ctx, j.ID)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -284,7 +284,7 @@ func TestFileCannotLockTheShop(t *testing.T) {
 			t.Fatalf("%s: nothing is spoilt", name)
 		}
 		var wrong *FileError
-		if _, err := s.ImportJob(ctx, spoilt); !errors.As(err, &wrong) && !(strings.Contains(name, "place") && err == nil) {
+		if _, err := s.Exchange().ImportJob(ctx, spoilt); !errors.As(err, &wrong) && !(strings.Contains(name, "place") && err == nil) {
 			t.Errorf("%s, alone: %v", name, err)
 		}
 		for _, replace := range []bool{false, true} {
@@ -314,7 +314,7 @@ func TestFileCannotLockTheShop(t *testing.T) {
 	}
 	// Names hold nothing that cannot be seen or that turns what stands round it.
 	odd := regexp.MustCompile(`"name": "[^"]*"`).ReplaceAll(file, []byte(`"name": "a\u0007b\u202ec\u2066d\u200fe\nf"`))
-	got, err := s.ImportJob(ctx, odd)
+	got, err := s.Exchange().ImportJob(ctx, odd)
 	if err != nil || got.Job.Name != "abcde f" || got.Job.Parts[0].Name != "abcde f" {
 		t.Errorf("it is called %q, its base %q: %v", got.Job.Name, got.Job.Parts[0].Name, err)
 	}
@@ -338,11 +338,11 @@ func FuzzImportJob(f *testing.F) {
 	}
 	defer func() { _ = s.Close() }()
 	f.Fuzz(func(t *testing.T, body []byte) {
-		j, err := s.ImportJob(ctx, body)
+		j, err := s.Exchange().ImportJob(ctx, body)
 		if err != nil {
 			return
 		}
-		file, err := s.ExportJob(ctx, j.ID)
+		file, err := s.Exchange().ExportJob(ctx, j.ID)
 		if err != nil || !json.Valid(file) {
 			t.Errorf("%q: %v", file, err)
 		}

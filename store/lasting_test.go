@@ -229,7 +229,7 @@ func TestEverythingFromAFullDisk(t *testing.T) {
 			break
 		}
 	}
-	f, err := s.ExportFile(ctx)
+	f, err := s.Exchange().ExportFile(ctx)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -243,7 +243,7 @@ func TestEverythingFromAFullDisk(t *testing.T) {
 	}
 	// And where that is full too it says so, and gives no half file.
 	t.Setenv("TMPDIR", disk)
-	if f, err := s.ExportFile(ctx); !errors.Is(err, ErrFull) || f != nil {
+	if f, err := s.Exchange().ExportFile(ctx); !errors.Is(err, ErrFull) || f != nil {
 		t.Errorf("%v, %v", f, err)
 	}
 	_ = s.Close()

@@ -94,7 +94,7 @@ func (s *Store) ChangeShop(ctx context.Context, act string, change func(Shop) (j
 			return err
 		}
 		result = Shop{now.Version + 1, shop, string(body)}
-		if err := s.remember(ctx, tx, act, "shop", result.Version); err != nil {
+		if err := remember(ctx, tx, act, "shop", result.Version, s.stamp()); err != nil {
 			return err
 		}
 		return sealShop(ctx, tx)
