@@ -49,7 +49,10 @@ func (s pointed) net(sheet Polygon, flaps, cut Flaps) Net {
 				}
 			}
 		}
-		if n.Outline = n.trace(); n.Outline == nil { // a flap is missing on the way round
+		if len(n.Creases) == 4 {
+			n.Outline = n.trace()
+		}
+		if n.Outline == nil { // a flap is missing on the way round
 			n.CutAway = nil
 		}
 	}

@@ -5,6 +5,7 @@ import (
 	"math/rand/v2"
 	"os"
 	"strconv"
+	"strings"
 	"testing"
 
 	"yellowparcel/core/blank"
@@ -124,6 +125,11 @@ func followed(table plan.Table, w worksheet.Worksheet) (*bench.Bench, complaints
 		}
 		if !owned(table.Shop.Tools, s) {
 			t.Errorf("step %d goes by a %s that nobody has", i+1, s.Tool)
+		}
+	}
+	for id, p := range b.Pieces {
+		if strings.HasPrefix(id, "sheet ") && !strings.Contains(id, ", ") && p.Count > 0 {
+			t.Errorf("%d of %s were taken for nothing", p.Count, id)
 		}
 	}
 	for _, x := range table.Pieces {
