@@ -117,7 +117,15 @@ func (n Noted) square(s Spec) Made {
 		scores = []Setting{edgeScore(SidesNear, FromCorner, r.Left+s.Board.CornerAt), edgeScore(SidesFar, FromFar, r.Right+s.Board.CornerAt), edgeScore(EndsNear, FromCorner, r.Top+s.Board.CornerAt), edgeScore(EndsFar, FromFar, r.Bottom+s.Board.CornerAt)}
 		ease = Loss{measure.Round(2 * t), measure.Round(math.Sqrt2 * t)}
 	}
-	m.choose(s, m.way(AsNoted, scores, ease, Loss{measure.Round((1 + 2*math.Sqrt2) * t), measure.Round(math.Sqrt(5) * t)}))
+	way := m.way(AsNoted, scores, ease, Loss{measure.Round((1 + 2*math.Sqrt2) * t), measure.Round(math.Sqrt(5) * t)})
+	for i, seam := range res.Seams {
+		loss := way.SeamLoss
+		if r.Paired && i == 2 { // between the two corners that nothing is read from
+			loss = Loss{measure.Round((3 + 2*math.Sqrt2) * t), measure.Round(3 * t)}
+		}
+		way.Seams = append(way.Seams, SeamOf{seam, loss})
+	}
+	m.choose(s, way)
 	if m.Seam < s.Adhesive {
 		m.fault(SeamUnderAdhesive, m.Seam, s.Adhesive)
 	}

@@ -128,6 +128,9 @@ func (s Spec) pocketSizes() (p pocketSizes) {
 	}
 	gap := p.front - p.back
 	p.width, p.front = (max(p.width, s.LeastWidth) + s.wider()).Up(s.Style.Tick), (max(p.front, s.LeastHeight) + s.wider()).Up(s.Style.Tick)
+	if least := s.leastWidthAt(p.front); least > 0 { // the width follows the height that is made
+		p.width = max(p.width, (least + s.wider()).Up(s.Style.Tick))
+	}
 	p.back, p.tab = (p.front - gap).Up(s.Style.Tick), up(p.tab)
 	if s.Board.Groove > 0 {
 		// Down, so that the back never stands over the throat for it.

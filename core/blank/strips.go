@@ -13,7 +13,7 @@ func (m *Made) HoldingStrips(s Spec) bool {
 	if middle-half-wide < x0 || wide == 0 {
 		return false
 	}
-	top := y0 + max(0, m.Overlap.Millimetres()) + wide
+	top := y0 + m.Flap.Millimetres() + wide // the flap's edge lies so far below the throat
 	if top > y1-wide {
 		top = y0 + wide
 	}

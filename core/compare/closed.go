@@ -66,11 +66,13 @@ func (m Posted) Closure() paper.Closure {
 	return c
 }
 
-// holds is how much of its thickness does not come off its sides when it is filled: all
-// of it where its walls are as deep as the card, or where there is no envelope.
+// holds is how much of its thickness does not come off its sides when it is filled: the envelope's own
+// layers and what closes it, which lie flat, and as much of the card as its walls are deep; all of it
+// where there is no envelope.
 func (m Posted) holds(e Closed, thickness measure.Length) measure.Length {
 	if e.Bare || e.Depth >= m.Thick().Used {
 		return thickness
 	}
-	return e.Depth
+	flat := e.Thickness - max(m.Thick().Used, e.Depth)
+	return min(thickness, flat+e.Depth)
 }

@@ -41,7 +41,7 @@ func (m Maker) BlankSpec() blank.Spec {
 	}
 	if j.Envelope.Mailable {
 		s.LeastWidthAt = func(interior, height measure.Length) measure.Length {
-			if r, ok := m.rectangleFor(interior, height, m.SoldCaliper()); ok && r.Height == height {
+			if r, ok := m.rectangleFor(max(interior, height), height); ok && r.Height == height {
 				return r.Width
 			}
 			return 0
@@ -59,10 +59,14 @@ func (m Maker) BlankSpec() blank.Spec {
 }
 
 // cardLosses are what the card's own size may be off, cut and scored half a tick off: a
-// cut once, a panel beside a score twice, or √2 times, as the far one usually is.
+// cut once, a panel beside a score twice, or √2 times, as the far one usually is; folded edge to edge a
+// panel is half of what the sheet is off.
 func (m Maker) cardLosses() (width, height blank.Loss) {
 	t := m.Style().Tick / 2
 	cut, scored := blank.Loss{Worst: t, RSS: t}, blank.Loss{Worst: 2 * t, RSS: measure.Round(math.Sqrt2 * float64(t))}
+	if job.FoldsEdgeToEdge(m.Job(), m.Shop()) {
+		scored = blank.Loss{Worst: t / 2, RSS: t / 2}
+	}
 	switch fold := m.Job().Card.Fold.Kind(); {
 	case fold.Unfolded:
 		return cut, cut
@@ -77,16 +81,16 @@ func (m Maker) cardLosses() (width, height blank.Loss) {
 func (m Maker) PlainRectangle() (mail.Rectangle, bool) {
 	stock, _ := m.Shop().Stock(m.Job().Envelope.Stock)
 	need := m.Thick().Used + m.Job().Envelope.Ease + blank.Wider(stock.Caliper)
-	return m.rectangleFor(m.Outer().Width+need, m.Outer().Height+need, stock.Caliper)
+	return m.rectangleFor(m.Outer().Width+need, m.Outer().Height+need)
 }
 
 // rectangleFor is the plain rectangle round an interior.
-func (m Maker) rectangleFor(w, h, caliper measure.Length) (mail.Rectangle, bool) {
+func (m Maker) rectangleFor(w, h measure.Length) (mail.Rectangle, bool) {
 	book, ok := m.Book()
 	if !ok || len(book.Classes) == 0 {
 		return mail.Rectangle{}, false
 	}
-	r := book.Enveloped().PlainRectangle(w, h, m.Thick().Used+4*caliper, m.Style().Tick, m.Style().Tick)
+	r := book.Enveloped().PlainRectangle(w, h, m.Thick().Used, m.Style().Tick, m.Style().Tick)
 	return r, r.OK
 }
 

@@ -147,7 +147,9 @@ func (f Fit) better(g Fit) bool {
 	if f.Verdict == DoesNotFit {
 		less = f.ShortBy() - g.ShortBy()
 	}
-	return cmp.Or(cmp.Compare(rank[f.Verdict], rank[g.Verdict]), cmp.Compare(less, 0)) < 0
+	// Both ways round the same room is left: it lies where that is more even, however it was typed.
+	uneven := func(f Fit) measure.Length { return (f.EaseWidth - f.EaseHeight).Abs() }
+	return cmp.Or(cmp.Compare(rank[f.Verdict], rank[g.Verdict]), cmp.Compare(less, 0), cmp.Compare(uneven(f), uneven(g))) < 0
 }
 
 // Rank judges the card in every format: best verdict first, then the ease

@@ -84,6 +84,22 @@ func (p *Part) far(s slab, n run) float64 {
 	return math.Max(0, math.Hypot(x-cx, y-cy)-r)
 }
 
+// beside reports whether a cell lies outside a box since a disc that it is part of does: a strip of the
+// face counts as wide as the disc is in its middle.
+func (r Relief) beside(c *cell, x0, y0, x1, y1 float64) bool {
+	for i := range r.Parts {
+		p := &r.Parts[i]
+		if !p.Disc || c.parts&(1<<i) == 0 {
+			continue
+		}
+		cx, cy, radius := (p.X0+p.X1)/2, (p.Y0+p.Y1)/2, (p.X1-p.X0)/2
+		if math.Hypot(cx-math.Min(x1, math.Max(x0, cx)), cy-math.Min(y1, math.Max(y0, cy))) >= radius-touch {
+			return true
+		}
+	}
+	return false
+}
+
 // Uneven is the greatest height less the least of what lies in a box, for
 // instance an inch in from the edges of an envelope; outside the card it is
 // nothing high.
@@ -99,6 +115,9 @@ func (r Relief) Uneven(x0, y0, x1, y1 float64) float64 {
 		for _, n := range s.runs {
 			if n.to > y0+touch && n.from < y1-touch {
 				h := r.cells[n.cell].height
+				if r.beside(&r.cells[n.cell], x0, y0, x1, y1) {
+					continue // the place is of the box round a disc that itself lies beside it
+				}
 				low, high = math.Min(low, h), math.Max(high, h)
 			}
 		}

@@ -8,20 +8,16 @@ import (
 	"yellowparcel/core/card"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
-	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
 )
 
-// halved folds a base edge to edge, where its one fold lies in the middle and that is the shop's way, or nothing
-// scores it: heavy card is scored along a ruler all the same, since it cracks.
+// halved folds a base edge to edge, where its one fold lies in the middle and it is not scored.
 func (s *shaping) halved() bool {
-	t, base := s.w.tools, s.w.Job.Parts[0]
+	base := s.w.Job.Parts[0]
 	if s.x.ID != base.ID || s.odd || len(s.runs) != 1 || s.runs[0].way > across || s.runs[0].under || len(s.runs[0].parts) != 1 || !s.whole(s.runs[0], s.runs[0].parts[0]) {
 		return false
 	}
-	stock, _ := s.w.Shop.Stock(base.Stock)
-	scores := t.Has(blank.ScoreBoard) || t.Has(job.TrimmerTool) && t.Scores()
-	if t.Bases != job.EdgeBases && (scores || stock.GSM > paper.HeavyFold) {
+	if !job.FoldsEdgeToEdge(s.w.Job, s.w.Shop) {
 		return false
 	}
 	side, edge := s.wide, Right

@@ -1,0 +1,148 @@
+package plan_test
+
+import (
+	"math"
+	"testing"
+
+	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
+	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
+	"yellowparcel/internal/anyjob"
+)
+
+// near reports whether two lengths in inches are the same to a thousandth.
+func nearInch(l measure.Length, want float64) bool { return math.Abs(l.Inches()-want) < 0.0006 }
+
+// A base that is folded edge to edge is off by half of what a cut is across its fold, and by a whole one
+// along it: not by what a score would be.
+func TestEdgeToEdgeErrs(t *testing.T) {
+	shop := demo.Shop()
+	j := anyjob.Star(6*in, 4*in, blank.PocketID)
+	scored := plan.TableOf(j, shop).Made.Way()
+	shop.Tools.Bases = job.EdgeBases
+	folded := plan.TableOf(j, shop).Made.Way()
+	tick := shop.Style().Tick / 2
+	if scored.CardWidth.Worst != 2*tick || folded.CardWidth.Worst != tick/2 || folded.CardWidth.RSS != tick/2 || folded.CardHeight.Worst != tick {
+		t.Errorf("scored %v, folded %v across and %v along", scored.CardWidth, folded.CardWidth, folded.CardHeight)
+	}
+	if got := folded.CardWidth.Worst.Millimetres(); math.Abs(got-0.397) > 0.001 {
+		t.Errorf("at sixteenths it is %.3f mm", got)
+	}
+	j.Card.Fold, j.Card.Panels = card.Accordion, 4
+	if other := plan.TableOf(j, shop).Made.Way(); other.CardWidth.Worst != 2*tick {
+		t.Errorf("an accordion is scored: %v", other.CardWidth)
+	}
+}
+
+// Filled it is smaller by the card's thickness alone: neither by the envelope's own layers nor by a seal
+// outside. 4 7/8 x 3 1/2, ease 1/8, wax: at worst 5.025 long, over the 5 of a letter.
+func TestFilledTakesTheCardAlone(t *testing.T) {
+	shop := demo.Shop()
+	j := anyjob.Star(4*in+7*in/8, 3*in+in/2, blank.DiamondID)
+	j.Card.Fold, j.Envelope.Ease, j.Mail.Closure = card.FlatCard, in/8, "wax"
+	whole, err := plan.MakeFor(t.Context(), j, shop, "mail/checks")
+	if err != nil {
+		t.Fatal(err)
+	}
+	if p := whole.Mail; p.Short != "Goes as letter" {
+		t.Errorf("%s: %s", p.Short, p.Sentence.Text)
+	}
+	for _, c := range whole.Mail.Classes {
+		for _, k := range c.Checks { // 5 1/16 flat, less the card's .012 alone
+			if c.ID == "letter" && k.Measure == "length" && k.Measured != "5.051 in" {
+				t.Errorf("its length is %s, %s", k.Measured, k.Margin)
+			}
+		}
+	}
+}
+
+// A plain rectangle is as wide as the height that is made asks for: a pocket by the finger gap is higher than
+// the card needs.
+func TestRectangleFollowsTheHeight(t *testing.T) {
+	shop := demo.Shop()
+	for _, id := range []blank.ID{blank.PocketID, blank.GussetID, blank.DiamondID} {
+		for _, school := range blank.PocketSchools() {
+			j := anyjob.Star(5*in+3*in/8, 5*in+3*in/8, id)
+			j.Card.Fold, j.Envelope.Ease, j.Envelope.Pocket, j.Envelope.Mailable = card.FlatCard, in/8, school, true
+			made := plan.TableOf(j, shop).Made
+			if aspect := float64(made.Width) / float64(made.Height); aspect < 1.3 && made.Width > made.Height+in/2 {
+				t.Errorf("%s, %s: %.3f x %.3f is %.4f : 1", id, school, made.Width.Inches(), made.Height.Inches(), aspect)
+			}
+		}
+	}
+}
+
+// A recipe whose pairs are read from one corner loses more of the seam between the two corners that nothing
+// is read from: sheet 8 3/4 at 3 3/8 and 9 has .612 left at worst.
+func TestPairRecipeLosesMore(t *testing.T) {
+	j := demo.Jobs()[0]
+	j.Parts = j.Parts[:1]
+	j.Recipe = &job.Recipe{Form: job.PairRecipe, Side1: 8*in + 3*in/4, Left: 3*in + 3*in/8, Right: 9 * in, ClaimWidth: j.Card.Width, ClaimHeight: j.Card.Height}
+	j.Envelope.Construction = blank.NotedID
+	if left := plan.TableOf(j, demo.Shop()).Made.Way().SeamLeft(); !nearInch(left.Worst, 0.612) {
+		t.Errorf("at worst %.4f", left.Worst.Inches())
+	}
+}
+
+// Holding strips end an adhesive below the edge of the flap, which lies a flap's height below the throat:
+// 2 3/4 from it at 5 3/8 square, gap 1/2, tape 1/2, flap 2 1/4.
+func TestStripsEndBelowTheFlap(t *testing.T) {
+	shop := demo.Shop()
+	j := anyjob.Star(5*in+3*in/8, 5*in+3*in/8, blank.PocketID)
+	j.Card.Fold, j.Envelope.Mailable = card.FlatCard, true
+	made := plan.TableOf(j, shop).Made
+	_, throat, _, _ := made.Net.Panels[0].Outline.Box()
+	found := 0
+	for _, g := range made.Net.Glue {
+		if g.Panel != "strip" {
+			continue
+		}
+		found++
+		if _, top, _, _ := g.Zone.Box(); math.Abs((top-throat)/25.4-made.Flap.Inches()-0.5) > 0.001 || !nearInch(made.Flap, 2.25) {
+			t.Errorf("it begins %.3f below the throat, the flap reaches %.3f", (top-throat)/25.4, made.Flap.Inches())
+		}
+	}
+	if found != 2 {
+		t.Errorf("%d strips", found)
+	}
+}
+
+// A disc that lies wholly in the outer inch makes nothing uneven: 9 x 7, 5/16 of envelope round it, a disc 1/2
+// across and 8 mm thick at 15/64, 15/64 from the corner.
+func TestDiscInTheOuterInch(t *testing.T) {
+	shop := demo.Shop()
+	for at, want := range map[measure.Length]bool{15 * in / 64: false, 30 * in / 64: true} {
+		j := anyjob.Star(9*in, 7*in, blank.PocketID)
+		j.Card.Fold, j.Envelope.Construction = card.FlatCard, blank.BoughtID
+		j.Envelope.From, j.Envelope.OwnWidth, j.Envelope.OwnHeight = job.OwnEnvelope, 9*in+5*in/8, 7*in+5*in/8
+		j.Parts = append(j.Parts, job.Part{ID: "disc", Name: "Disc", Kind: job.ThingPart, Thing: &job.Thing{Type: "gem-2", Disc: true, X: at, Y: at, Width: in / 2, Height: in / 2, Caliper: 8 * measure.Millimetre, Grams: 1}})
+		uneven := ""
+		for _, c := range plan.Make(j, shop).Mail.Classes {
+			for _, k := range c.Checks {
+				if k.Measure == "uneven" {
+					uneven = k.Measured
+				}
+			}
+		}
+		if got := uneven != "0 in" && uneven != "0" && uneven != ""; got != want {
+			t.Errorf("at %v from the corner it is %q uneven", at, uneven)
+		}
+	}
+}
+
+// A card that fits both ways round lies where its room is more even, however it was typed.
+func TestLiesTheSame(t *testing.T) {
+	shop := demo.Shop()
+	shop.Envelopes = append(shop.Envelopes, job.OwnedEnvelope{ID: "big", Name: "Big", Width: 9 * in, Height: 8 * in, Have: 3})
+	for _, size := range [][2]measure.Length{{6 * in, 7 * in}, {7 * in, 6 * in}} {
+		j := anyjob.Star(size[0], size[1], blank.BoughtID)
+		j.Card.Fold, j.Envelope.From = card.FlatCard, "big"
+		made := plan.TableOf(j, shop).Made
+		if d := made.EaseWidth - made.EaseHeight; d.Abs() > in/8 || !nearInch(made.EaseWidth, 2) && made.EaseWidth.Inches() < 1.9 {
+			t.Errorf("%v: %.3f x %.3f of room", size, made.EaseWidth.Inches(), made.EaseHeight.Inches())
+		}
+	}
+}
