@@ -61,11 +61,12 @@ const (
 	Surcharged  Ending = "surcharged"
 	MayCost     Ending = "may cost" // a surcharge that only guidance speaks of
 	Doubtful    Ending = "doubtful" // a class takes it, but ask first
+	DoubtfulDue Ending = "due"      // as before, and a surcharge is due for certain
 )
 
 // Endings lists them.
 func Endings() []Ending {
-	return []Ending{ByHand, NotMailable, AskFirst, NoLetter, Goes, Surcharged, MayCost, Doubtful}
+	return []Ending{ByHand, NotMailable, AskFirst, NoLetter, Goes, Surcharged, MayCost, Doubtful, DoubtfulDue}
 }
 
 // Forecast is what becomes of a closed envelope in the post.
@@ -90,6 +91,14 @@ func (f Forecast) Compare(g Forecast) int { return cmp.Compare(f.Rank, g.Rank) }
 // Worst is the rank of what no class takes.
 const Worst = 99
 
+// shaped reports whether one of the limits that are broken is of the shape.
+func shaped(checks []mail.Check) bool {
+	return slices.ContainsFunc(checks, func(c mail.Check) bool {
+		k, _ := c.Measure.Known()
+		return !c.OK && k.Shape
+	})
+}
+
 // ForecastOf is the forecast that a verdict makes.
 func ForecastOf(v mail.Verdict) Forecast {
 	r, taken := v.Result()
@@ -110,12 +119,12 @@ func ForecastOf(v mail.Verdict) Forecast {
 		if OnlyGuidance(r.Checks) {
 			f.Ending = MayCost
 		}
-		for _, c := range r.Checks {
-			k, _ := c.Measure.Known()
-			f.Shape = f.Shape || !c.OK && k.Shape
-		}
+		f.Shape = shaped(r.Checks)
 	case mail.Doubtful:
 		f.Ending, f.Rank = Doubtful, f.Rank+2
+		if due := r.Due(); len(due) > 0 {
+			f.Ending, f.Shape = DoubtfulDue, shaped(due)
+		}
 	}
 	return f
 }

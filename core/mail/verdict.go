@@ -86,6 +86,16 @@ type ClassResult struct {
 	Checks  []Check
 }
 
+// Due are the limits whose breaking costs a surcharge for certain, whatever else is doubtful of the piece.
+func (r ClassResult) Due() (list []Check) {
+	for _, c := range r.Checks {
+		if !c.OK && c.Surcharge && !c.Guidance && !c.Unsure {
+			list = append(list, c)
+		}
+	}
+	return list
+}
+
 // Verdict is what a rulebook says of a piece.
 type Verdict struct {
 	Rulebook Rulebook

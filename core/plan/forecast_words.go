@@ -19,6 +19,7 @@ var endings = map[compare.Ending]struct {
 	compare.Surcharged:  {say.Care, say.Always("Goes as {class} with a surcharge")},
 	compare.MayCost:     {say.Care, say.Always("Ask first: {class}, surcharge?")},
 	compare.Doubtful:    {say.Care, say.Always("Ask first: {class}")},
+	compare.DoubtfulDue: {say.Care, say.Always("Ask first: {class} with a surcharge")},
 }
 
 // shortly is a forecast in a few words; empty for none.

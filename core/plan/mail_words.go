@@ -38,6 +38,9 @@ func (m mailStation) verdict(p *MailPlan, v mail.Verdict, e compare.Closed, piec
 		p.Sentence = m.surcharged(p, r, e, piece)
 	case r.Outcome == mail.Doubtful:
 		p.Sentence = say.That("Ask first: perhaps %s[%s]. %s.", article(r.Class.Name), r.Class.Name, say.Capital(m.broken(doubts(r.Checks), false)))
+		if due := r.Due(); len(due) > 0 {
+			p.Sentence = say.That("Ask first: perhaps %s[%s]. %s. A surcharge is due in any case: %s.", article(r.Class.Name), r.Class.Name, say.Capital(m.broken(doubts(r.Checks), false)), m.broken(due, true))
+		}
 	default:
 		p.Sentence = say.That("Goes as %s[%s].", article(r.Class.Name), r.Class.Name)
 		first := v.Rulebook.Enveloped()

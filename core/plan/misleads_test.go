@@ -2,6 +2,7 @@ package plan_test
 
 import (
 	"math"
+	"strings"
 	"testing"
 
 	"yellowparcel/core/blank"
@@ -144,5 +145,25 @@ func TestLiesTheSame(t *testing.T) {
 		if d := made.EaseWidth - made.EaseHeight; d.Abs() > in/8 || !nearInch(made.EaseWidth, 2) && made.EaseWidth.Inches() < 1.9 {
 			t.Errorf("%v: %.3f x %.3f of room", size, made.EaseWidth.Inches(), made.EaseHeight.Inches())
 		}
+	}
+}
+
+// What is due for certain stands beside what is doubtful, and is in the postage: 4 5/8 square, 3/16 thick, in an
+// envelope measured 5 1/16 square measures 4 7/8 filled, so ask; it is square, however it is measured.
+func TestCertainSurchargeBesideADoubt(t *testing.T) {
+	shop := demo.Shop()
+	thick := 3 * in / 16
+	j := anyjob.Star(4*in+5*in/8, 4*in+5*in/8, blank.BoughtID)
+	j.Card.Thickness = &thick
+	j.Envelope.From, j.Envelope.OwnWidth, j.Envelope.OwnHeight = job.OwnEnvelope, 5*in+in/16, 5*in+in/16
+	p := plan.Make(j, shop).Mail
+	if p.Short != "Ask first: letter with a surcharge" || !strings.Contains(p.Sentence.Text, "A surcharge is due in any case: too square") {
+		t.Errorf("%s: %s", p.Short, p.Sentence.Text)
+	}
+	plain := j
+	plain.Card.Width, plain.Envelope.OwnWidth = 6*in, 7*in
+	without := plan.Make(plain, shop).Mail
+	if without.Short != "Goes as letter" || p.Postage.Each == without.Postage.Each || p.Postage.Each == "" {
+		t.Errorf("%s costs %s, square and doubtful %s", without.Short, without.Postage.Each, p.Postage.Each)
 	}
 }

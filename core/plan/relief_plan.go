@@ -219,14 +219,14 @@ func (m mailStation) postage(v mail.Verdict, piece mail.Piece) PostagePlan {
 		if card.Rulebook != v.Rulebook.ID || !taken {
 			continue
 		}
-		cents, ok := card.Price(r.Class.ID, piece.Weight, r.Outcome == mail.Surcharged)
+		cents, ok := card.Price(r.Class.ID, piece.Weight, r.Outcome == mail.Surcharged || len(r.Due()) > 0)
 		if !ok {
 			p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("“%s” has no price for a %s of %s: add one on the page of rules.", card.Name, v.Class, m.weight(piece.Weight))))
 			continue
 		}
 		p.Each, p.Total = money(card.Currency, cents), money(card.Currency, cents*m.Job().Count)
 		if card.Example {
-			p.Notes = append(p.Notes, say.Care.Says("These prices are made up, as an example. Type your own on the page of rules."))
+			p.Notes = append(p.Notes, say.Fine.Says("These prices are made up, as an example. Type your own on the page of rules."))
 		}
 		if mail.YearOld(card.Dated, m.Shop().Today) {
 			p.Notes = append(p.Notes, say.Care.Says(fmt.Sprintf("“%s” is of %s, more than a year old: prices change.", card.Name, card.Dated)))
