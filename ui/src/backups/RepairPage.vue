@@ -47,6 +47,8 @@ async function go(choice: Choice, backup = '') {
         >
           {{ damage.states === 1 ? '1 earlier state' : `${damage.states} earlier states` }} of jobs cannot be
           read.</template
+        ><template v-if="damage.uncounted">
+          Part of the file cannot be searched, so there may have been more jobs than these.</template
         >
       </p>
       <p class="soft">
