@@ -78,7 +78,7 @@ func (m envelopeStation) comparison(list []compare.Candidate) ComparisonPlan {
 	}
 	p.Sentence = m.reason(sorted)
 	if r, ok := m.PlainRectangle(); ok && !m.Job().Envelope.Mailable && m.Choose(list).Mail.Shape {
-		p.Rectangle = fmt.Sprintf("A rectangle of %s %s, with two holding strips, would not pay the surcharge.", m.by(r.Width, r.Height), m.Style().Unit)
+		p.Rectangle = fmt.Sprintf("A rectangle of %s %s, with two holding strips, would not pay the surcharge%s.", m.by(r.Width, r.Height), m.Style().Unit, alongLong(m.Job().Mail.AddressShort))
 	}
 	return p
 }

@@ -142,6 +142,29 @@ func over(checks []mail.Check) []mail.Check {
 	return list
 }
 
+// turnedPays reports whether the shape of a piece costs a surcharge of a class for nothing
+// but the edge that its address runs along.
+func (m mailStation) turnedPays(piece mail.Piece, of mail.Class) bool {
+	book, posted := m.Book()
+	if !posted || !piece.AddressShort {
+		return false
+	}
+	piece.AddressShort = false
+	r, taken := book.Judge(piece).Result()
+	return taken && r.Class.ID == of.ID && !slices.ContainsFunc(brokenChecks(r.Checks), func(c mail.Check) bool {
+		k, _ := c.Measure.Known()
+		return k.Shape
+	})
+}
+
+// alongLong says how the address of a better envelope is to run, where it runs otherwise.
+func alongLong(short bool) string {
+	if short {
+		return " with its address along the long edge"
+	}
+	return ""
+}
+
 // surcharged says why a surcharge falls due and in what envelope it would not.
 func (m mailStation) surcharged(p *MailPlan, r mail.ClassResult, e compare.Closed, piece mail.Piece) say.Sentence {
 	for _, c := range r.Checks {
@@ -150,7 +173,7 @@ func (m mailStation) surcharged(p *MailPlan, r mail.ClassResult, e compare.Close
 		}
 		shape := "Nearly square"
 		switch {
-		case piece.AddressShort && c.Measure == mail.AddressAspect:
+		case m.turnedPays(piece, r.Class):
 			return say.That("Goes as %s with a surcharge: the address runs along its short edge. Write it along the long one.", one(r.Class.Name))
 		case piece.Width == piece.Height:
 			shape = "Square"
@@ -162,7 +185,7 @@ func (m mailStation) surcharged(p *MailPlan, r mail.ClassResult, e compare.Close
 		rect := r.Class.PlainRectangle(m.Outer().Width+need, m.Outer().Height+need, piece.Thickness, piece.SizeError, m.Style().Tick)
 		if rect.OK {
 			p.Rectangle = &RectanglePlan{m.shown(rect.Width), m.shown(rect.Height)}
-			return say.That("%s. In a [%s %s] envelope it does not.", s, m.by(rect.Width, rect.Height), m.Style().Unit)
+			return say.That("%s. In a [%s %s] envelope%s it does not.", s, m.by(rect.Width, rect.Height), m.Style().Unit, alongLong(piece.AddressShort))
 		}
 		return say.That("%s. An envelope of the right shape would be over the limit for %s.", s, rect.Why.Words().Name)
 	}

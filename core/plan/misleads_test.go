@@ -167,3 +167,37 @@ func TestCertainSurchargeBesideADoubt(t *testing.T) {
 		t.Errorf("%s costs %s, square and doubtful %s", without.Short, without.Postage.Each, p.Postage.Each)
 	}
 }
+
+// The address is told to run along the long edge only where that spares the surcharge:
+// a square has none, and 5 1/2 x 5 is too square either way round.
+func TestAddressIsTurnedOnlyWhereItHelps(t *testing.T) {
+	const advice = "Write it along the long one"
+	for _, c := range []struct {
+		width, height measure.Length
+		turn          bool
+	}{
+		{7 * in, 5 * in, true},
+		{5 * in, 7 * in, true},
+		{9 * in, 4 * in, true},
+		{5 * in, 5 * in, false},
+		{5*in + in/2, 5 * in, false},
+		{6 * in, 5*in + in/4, false},
+		{9*in + in/2, 3*in + in/2, false}, // too slim along its long edge
+	} {
+		j := anyjob.Star(c.width-in/4, c.height-in/4, blank.BoughtID)
+		j.Envelope.From, j.Envelope.OwnWidth, j.Envelope.OwnHeight = job.OwnEnvelope, c.width, c.height
+		j.Mail.AddressShort = true
+		p := plan.Make(j, demo.Shop()).Mail
+		if got := strings.Contains(p.Sentence.Text, advice); got != c.turn {
+			t.Errorf("%v x %v: %s", c.width, c.height, p.Sentence.Text)
+		}
+		for _, r := range p.Remedies {
+			if strings.HasPrefix(r.ID, "address") && r.Possible && !c.turn {
+				t.Errorf("%v x %v is offered %q", c.width, c.height, r.Title)
+			}
+		}
+		if strings.Contains(p.Sentence.Text, "envelope it does not") {
+			t.Errorf("%v x %v: %s", c.width, c.height, p.Sentence.Text)
+		}
+	}
+}
