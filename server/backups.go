@@ -96,7 +96,7 @@ func sizeWords(bytes int64) string {
 }
 
 // ruleWords says how long backups are kept.
-var ruleWords = fmt.Sprintf("Kept: all of today, one of each of the last %d days, %d weeks and %d months, together at most %s. The newest whole one always stays.",
+var ruleWords = fmt.Sprintf("Kept: all of today, one of each of the last %d days, %d weeks and %d months, together at most %s. The newest whole one and those you made by hand always stay.",
 	store.DaysKept, store.WeeksKept, store.MonthsKept, strings.Replace(sizeWords(store.MostBackups), ".0", "", 1))
 
 // Came says what came of a restore or a file.
