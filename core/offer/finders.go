@@ -136,7 +136,7 @@ func (m Offers) reclosed(c compare.Candidate, _ mail.Verdict, _ compare.Forecast
 }
 
 // rectangled makes the envelope a plain rectangle, or says why none serves.
-func (m Offers) rectangled(_ compare.Candidate, v mail.Verdict, now compare.Forecast) []Remedy {
+func (m Offers) rectangled(c compare.Candidate, v mail.Verdict, now compare.Forecast) []Remedy {
 	shape := false
 	for _, r := range m.upTo(v, now) {
 		shape = shape || breaks(r, func(k *mail.MeasureKind) bool { return k.Rectangle })
@@ -148,9 +148,16 @@ func (m Offers) rectangled(_ compare.Candidate, v mail.Verdict, now compare.Fore
 	if !ok {
 		return nil
 	}
+	with, spares := m.Spares(m.Mailed(m.Closed(c)), v.Rulebook.Enveloped(), r.Width, r.Height)
+	with.Gummed = with.Gummed && spares
 	return []Remedy{{
-		Kind: Rectangle, Width: r.Width, Height: r.Height,
-		change: func(j *job.Job) { j.Envelope.Mailable = true },
+		Kind: Rectangle, Width: r.Width, Height: r.Height, Sparing: with,
+		change: func(j *job.Job) {
+			j.Envelope.Mailable, j.Mail.AddressShort = true, false
+			if with.Gummed {
+				j.Mail.Closure = "gum"
+			}
+		},
 	}}
 }
 

@@ -76,6 +76,8 @@ type Remedy struct {
 	Class          mail.Class
 	Closed         paper.Closure
 	Width, Height  measure.Length
+	// Sparing is what the rectangle takes along.
+	Sparing compare.Sparing
 	// Made is the envelope that it leads to, where that is known without making it
 	// anew.
 	Made *compare.Candidate

@@ -67,7 +67,8 @@ func (m envelopeStation) comparison(list []compare.Candidate) ComparisonPlan {
 		p.Matches = append(p.Matches, MatchPlan{k.ID(), fmt.Sprintf("One sheet of %s (%s) gives %s.", say.Lower(k.Stock.Name), k.Sheet.Name, what)})
 	}
 	sorted := m.Order(list)
-	chosen := m.Choose(list).ID()
+	best := m.Choose(list)
+	chosen := best.ID()
 	for i, c := range sorted {
 		if !c.OK && c.Kind.Words.Not == "" {
 			continue // there is nothing to make it of
@@ -77,8 +78,11 @@ func (m envelopeStation) comparison(list []compare.Candidate) ComparisonPlan {
 		p.Rows = append(p.Rows, row)
 	}
 	p.Sentence = m.reason(sorted)
-	if r, ok := m.PlainRectangle(); ok && !m.Job().Envelope.Mailable && m.Choose(list).Mail.Shape {
-		p.Rectangle = fmt.Sprintf("A rectangle of %s %s, with two holding strips, would not pay the surcharge%s.", m.by(r.Width, r.Height), m.Style().Unit, alongLong(m.Job().Mail.AddressShort))
+	if r, ok := m.PlainRectangle(); ok && !m.Job().Envelope.Mailable && best.Mail.Shape {
+		book, _ := m.Book()
+		if with, spares := m.Spares(m.Mailed(m.Closed(best)), book.Enveloped(), r.Width, r.Height); spares {
+			p.Rectangle = fmt.Sprintf("A rectangle of %s %s%s, with two holding strips, would not pay the surcharge.", m.by(r.Width, r.Height), m.Style().Unit, sparing(with))
+		}
 	}
 	return p
 }

@@ -157,12 +157,31 @@ func (m mailStation) turnedPays(piece mail.Piece, of mail.Class) bool {
 	})
 }
 
-// alongLong says how the address of a better envelope is to run, where it runs otherwise.
-func alongLong(short bool) string {
-	if short {
-		return " with its address along the long edge"
+// sparing says what changes besides the envelope's shape.
+func sparing(with compare.Sparing) (text string) {
+	if with.Gummed {
+		text = ", glued shut"
 	}
-	return ""
+	if with.Turned {
+		text += ", addressed along its long edge"
+	}
+	return text
+}
+
+// paysAnyway says what of a piece pays in a rectangle as well.
+func (m mailStation) paysAnyway(s string, r mail.ClassResult) say.Sentence {
+	other := slices.DeleteFunc(brokenChecks(r.Checks), func(c mail.Check) bool {
+		k, _ := c.Measure.Known()
+		return k.Shape
+	})
+	if len(other) == 0 {
+		return say.That("%s.", s)
+	}
+	pays := "pays"
+	if compare.OnlyGuidance(other) {
+		pays = "may pay"
+	}
+	return say.That("%s. A rectangle %s too: %s.", s, pays, m.broken(other, true))
 }
 
 // surcharged says why a surcharge falls due and in what envelope it would not.
@@ -184,8 +203,16 @@ func (m mailStation) surcharged(p *MailPlan, r mail.ClassResult, e compare.Close
 		need := m.Thick().Used + m.Job().Envelope.Ease + e.Wider()
 		rect := r.Class.PlainRectangle(m.Outer().Width+need, m.Outer().Height+need, piece.Thickness, piece.SizeError, m.Style().Tick)
 		if rect.OK {
+			with, spares := m.Spares(piece, r.Class, rect.Width, rect.Height)
+			if !spares {
+				return m.paysAnyway(s, r)
+			}
 			p.Rectangle = &RectanglePlan{m.shown(rect.Width), m.shown(rect.Height)}
-			return say.That("%s. In a [%s %s] envelope%s it does not.", s, m.by(rect.Width, rect.Height), m.Style().Unit, alongLong(piece.AddressShort))
+			changed := sparing(with)
+			if changed != "" {
+				changed += ","
+			}
+			return say.That("%s. In a [%s %s] envelope%s it does not.", s, m.by(rect.Width, rect.Height), m.Style().Unit, changed)
 		}
 		return say.That("%s. An envelope of the right shape would be over the limit for %s.", s, rect.Why.Words().Name)
 	}

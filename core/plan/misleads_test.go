@@ -2,11 +2,13 @@ package plan_test
 
 import (
 	"math"
+	"slices"
 	"strings"
 	"testing"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
+	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
@@ -196,8 +198,55 @@ func TestAddressIsTurnedOnlyWhereItHelps(t *testing.T) {
 				t.Errorf("%v x %v is offered %q", c.width, c.height, r.Title)
 			}
 		}
-		if strings.Contains(p.Sentence.Text, "envelope it does not") {
+		if strings.Contains(p.Sentence.Text, "envelope it does not") { // the edge it runs along would pay on
 			t.Errorf("%v x %v: %s", c.width, c.height, p.Sentence.Text)
 		}
+	}
+}
+
+// What is promised of a rectangle is worked out with all that stays: one closed with a
+// clasp or string pays on, so the promise and its act change that too, a flat wax seal may
+// stay; and after the act it is so.
+func TestRectangleKeepsItsPromise(t *testing.T) {
+	shop := demo.Shop()
+	for _, closure := range []string{"gum", "tape", "clasp", "string", "ribbon", "wax"} {
+		for _, short := range []bool{false, true} {
+			j := anyjob.Star(5*in+3*in/8, 5*in+3*in/8, "diamond")
+			j.Mail.Closure, j.Mail.AddressShort = closure, short
+			p := plan.Make(j, shop)
+			text := p.Mail.Sentence.Text
+			gummed := closure != "gum" && closure != "tape" && closure != "wax"
+			if !strings.Contains(text, "it does not") || strings.Contains(text, "glued shut") != gummed || strings.Contains(text, "along its long edge") != short {
+				t.Errorf("%s, short %v: %s", closure, short, text)
+			}
+			if r := p.Envelope.Comparison.Rectangle; r != "" && strings.Contains(r, "glued shut") != gummed {
+				t.Errorf("%s, short %v: %s", closure, short, r)
+			}
+			at := slices.IndexFunc(p.Mail.Remedies, func(r plan.RemedyPlan) bool { return r.ID == "rectangle" })
+			if at < 0 {
+				t.Errorf("%s, short %v: no act for %q", closure, short, text)
+				continue
+			}
+			r := p.Mail.Remedies[at]
+			after := plan.Make(acted(t, j, shop, field.Edit{Act: field.Take, Path: "mail.remedies", Text: r.ID}), shop)
+			if r.Short != "Goes as letter" || after.Mail.Short != r.Short || strings.Contains(r.Title, "glued shut") != gummed || strings.Contains(r.Title, "long edge") != short {
+				t.Errorf("%s, short %v: %q promises %q, is %q", closure, short, r.Title, r.Short, after.Mail.Short)
+			}
+		}
+	}
+}
+
+// Where no shape of the envelope spares the surcharge, no rectangle is promised, drawn or
+// compared, and what else pays is said.
+func TestNoRectangleWhereSomethingElsePays(t *testing.T) {
+	j := anyjob.Star(5*in+3*in/8, 5*in+3*in/8, "diamond")
+	j.Parts = slices.Clone(j.Parts)
+	j.Parts[0].Stock = "chipboard-2"
+	p := plan.Make(j, demo.Shop())
+	if text := p.Mail.Sentence.Text; strings.Contains(text, "it does not") || !strings.Contains(text, "A rectangle ") || !strings.Contains(text, "pay") {
+		t.Error(text)
+	}
+	if p.Mail.Rectangle != nil || p.Envelope.Comparison.Rectangle != "" {
+		t.Errorf("%v is drawn, %q compared", p.Mail.Rectangle, p.Envelope.Comparison.Rectangle)
 	}
 }

@@ -76,7 +76,7 @@ var remediesTold = map[offer.RemedyID]remedyTold{
 	offer.Paper:     {[]say.Clause{say.Always("Make the envelope of {stock}")}, []say.Clause{say.Always("Strong enough that points stay inside.")}},
 	offer.Address:   {[]say.Clause{say.Always("Write the address along the long edge")}, []say.Clause{say.Always("Machines read it that way round.")}},
 	offer.Closure:   {[]say.Clause{say.Always("Close it with gum or tape")}, []say.Clause{say.Always("In place of the {closed}, which machines catch.")}},
-	offer.Rectangle: {[]say.Clause{say.Always("Make the envelope a plain rectangle, {size}")}, []say.Clause{say.Always("Two holding strips keep the card in the middle.")}},
+	offer.Rectangle: {[]say.Clause{say.Always("Make the envelope a plain rectangle, {size}"), say.When("gummed", ", glued shut"), say.When("turned", ", addressed along its long edge")}, []say.Clause{say.Always("Two holding strips keep the card in the middle.")}},
 	offer.Make: {
 		[]say.Clause{say.When("box", "Box it: {construction}"), say.Always("Cut down a bought {bought}"), say.Always("Use a bought {taken}"), say.Unless("box,bought,taken", "Make it as a {construction}")},
 		[]say.Clause{
@@ -149,6 +149,8 @@ func (m mailStation) remedySlots(r offer.Remedy) say.Slots {
 	}
 	s.Flag("made", m.Job().Card.Made)
 	s.Flag("unproven", r.Unproven)
+	s.Flag("gummed", r.Sparing.Gummed)
+	s.Flag("turned", r.Sparing.Turned)
 	s.Flag("counted", r.Counted)
 	return s
 }
