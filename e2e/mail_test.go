@@ -44,6 +44,7 @@ func TestPostOfPlainSquareAndLarge(t *testing.T) {
 	w.choose("field-mail.addressShort", "along the short edge")
 	w.choose("pick-destination", "United States, home mail")
 	w.see(test("headline"), "Goes as a letter with a surcharge: the address runs along its short edge")
+	w.see("[data-part=address][transform]", "") // it is drawn up the short edge
 	w.click(test("remedy-address") + " button")
 	w.see(test("headline"), "Goes as a letter.")
 	w.quiet()

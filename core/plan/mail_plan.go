@@ -28,6 +28,8 @@ type MailPlan struct {
 	Height    Shown  `json:"height"`
 	Thickness Shown  `json:"thickness"`
 	Drawing   string `json:"drawing"`
+	// AddressUpright is set where the address runs along the drawing's upright edge.
+	AddressUpright bool `json:"addressUpright"`
 	// Rectangle is the plain envelope that a surcharged card would go in, when
 	// there is one.
 	Rectangle *RectanglePlan `json:"rectangle,omitempty"`
@@ -100,7 +102,8 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all func() []co
 	p := MailPlan{
 		Destination: m.Job().Mail.Destination, Notes: []say.Note{}, Classes: []ClassPlan{}, Remedies: []RemedyPlan{}, Postage: PostagePlan{Notes: []say.Note{}},
 		Width: m.shown(e.Width), Height: m.shown(e.Height), Thickness: shownIn(m.fine(), piece.Thickness),
-		Drawing: drawing, Relief: m.reliefPlan(), Cautions: m.cautions(), Options: m.mailOptions(),
+		AddressUpright: e.Width != e.Height && m.Job().Mail.AddressShort == (e.Width > e.Height),
+		Drawing:        drawing, Relief: m.reliefPlan(), Cautions: m.cautions(), Options: m.mailOptions(),
 		Readings: []Reading{
 			{"closed", "Closed size", m.by(e.Width, e.Height), "lying flat", exactly(m.maker, e.Width, e.Height)},
 			{"thickness", "Thickness", m.fine().Show(piece.Thickness), about, exactly(m.maker, piece.Thickness)},

@@ -250,3 +250,19 @@ func TestNoRectangleWhereSomethingElsePays(t *testing.T) {
 		t.Errorf("%v is drawn, %q compared", p.Mail.Rectangle, p.Envelope.Comparison.Rectangle)
 	}
 }
+
+// The address is drawn along the edge where it is set.
+func TestAddressIsDrawnWhereItIsSet(t *testing.T) {
+	for _, c := range []struct {
+		width, height  measure.Length
+		short, upright bool
+	}{
+		{7 * in, 5 * in, false, false}, {7 * in, 5 * in, true, true}, {5 * in, 7 * in, false, true}, {5 * in, 7 * in, true, false}, {5 * in, 5 * in, true, false},
+	} {
+		j := anyjob.Star(c.width-in/4, c.height-in/4, blank.BoughtID)
+		j.Envelope.From, j.Envelope.OwnWidth, j.Envelope.OwnHeight, j.Mail.AddressShort = job.OwnEnvelope, c.width, c.height, c.short
+		if p := plan.Make(j, demo.Shop()).Mail; p.AddressUpright != c.upright || p.Width.Nm < p.Height.Nm != (c.width < c.height) {
+			t.Errorf("%v x %v, short %v: upright %v", c.width, c.height, c.short, p.AddressUpright)
+		}
+	}
+}

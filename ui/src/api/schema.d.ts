@@ -1637,6 +1637,7 @@ export interface components {
             width: number;
         };
         MailPlan: {
+            addressUpright: boolean;
             beam: components["schemas"]["BeamPlan"];
             cautions: components["schemas"]["CautionPlan"][];
             classes: components["schemas"]["ClassPlan"][];

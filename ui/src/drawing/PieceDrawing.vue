@@ -21,6 +21,12 @@ const box = computed(() => ({
   w: Math.max(face.value.w, other.value.w) + gap + Math.max(thick.value, 6),
   h: Math.max(face.value.h, other.value.h),
 }))
+// The address lies in a frame of its own, turned where it runs along the upright edge.
+const frame = computed(() =>
+  props.mail.addressUpright ? { w: face.value.h, h: face.value.w } : { w: face.value.w, h: face.value.h },
+)
+const turned = (s: number) =>
+  props.mail.addressUpright ? `translate(0 ${face.value.h * s}) rotate(-90)` : undefined
 const edgeAt = computed(() => box.value.w - Math.max(thick.value, 6) / 2 - thick.value / 2)
 </script>
 
@@ -44,21 +50,26 @@ const edgeAt = computed(() => box.value.w - Math.max(thick.value, 6) / 2 - thick
         :height="face.h * s"
         data-part="piece"
       />
-      <g class="address">
-        <line :x1="face.w * 0.42 * s" :y1="face.h * 0.5 * s" :x2="face.w * 0.82 * s" :y2="face.h * 0.5 * s" />
+      <g class="address" data-part="address" :transform="turned(s)">
         <line
-          :x1="face.w * 0.42 * s"
-          :y1="face.h * 0.57 * s"
-          :x2="face.w * 0.76 * s"
-          :y2="face.h * 0.57 * s"
+          :x1="frame.w * 0.42 * s"
+          :y1="frame.h * 0.5 * s"
+          :x2="frame.w * 0.82 * s"
+          :y2="frame.h * 0.5 * s"
         />
         <line
-          :x1="face.w * 0.42 * s"
-          :y1="face.h * 0.64 * s"
-          :x2="face.w * 0.7 * s"
-          :y2="face.h * 0.64 * s"
+          :x1="frame.w * 0.42 * s"
+          :y1="frame.h * 0.57 * s"
+          :x2="frame.w * 0.76 * s"
+          :y2="frame.h * 0.57 * s"
         />
-        <rect :x="face.w * s - 62" y="14" width="46" height="54" class="drawn stamp" />
+        <line
+          :x1="frame.w * 0.42 * s"
+          :y1="frame.h * 0.64 * s"
+          :x2="frame.w * 0.7 * s"
+          :y2="frame.h * 0.64 * s"
+        />
+        <rect :x="frame.w * s - 62" y="14" width="46" height="54" class="drawn stamp" />
       </g>
       <rect
         class="drawn drawn-cut drawn-paper"
