@@ -120,9 +120,13 @@ const compression = 4
 // compressed are the kinds of answers that get smaller by it.
 var compressed = []string{"application/json", "application/problem+json", "application/schema+json", "text/html", "text/css", "text/javascript", "application/javascript", "image/svg+xml"}
 
-func apiConfig() huma.Config {
+// Of huma these two are values of the whole program: set once, since servers may be made side by side.
+func init() {
 	huma.DefaultArrayNullable = false
 	huma.NewErrorWithContext = problemWithContext
+}
+
+func apiConfig() huma.Config {
 	c := huma.DefaultConfig("Yellow Parcel", "1")
 	c.OpenAPIPath, c.DocsPath, c.SchemasPath, c.CreateHooks = "", "", "", nil
 	return c
