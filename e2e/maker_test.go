@@ -80,8 +80,9 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 	w.see(test("check-addressAspect")+" "+test("limit"), "1.30 to 2.50")
 	w.see(test("check-addressAspect")+" "+test("margin"), "-0.03")
 	w.click(test("passing"))
-	w.see(test("check-length")+" "+test("limit"), "5 in to 11.5 in")
-	w.see(test("check-height")+" "+test("limit"), "3.5 in to 6.125 in")
+	// What is measured and allowed lies on ticks, so it is written in fractions.
+	w.see(test("check-length")+" "+test("limit"), "5 in to 11 1/2 in")
+	w.see(test("check-height")+" "+test("limit"), "3 1/2 in to 6 1/8 in")
 	w.see(test("check-thickness")+" "+test("limit"), "0.007 in to 0.25 in")
 	w.choose("pick-destination", "By hand")
 	w.see(test("headline"), "Given by hand")
