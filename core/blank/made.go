@@ -144,7 +144,7 @@ func (m *Made) takeSeam(s Spec) {
 		}
 	}
 	switch {
-	case m.Seam >= s.Adhesive || m.faulty(SeamUnderAdhesive):
+	case m.Seam >= s.Adhesive || m.Faulty(SeamUnderAdhesive):
 	case s.Corner > 0:
 		m.fault(SeamRounded, m.Seam, s.Adhesive)
 	default:
@@ -152,7 +152,8 @@ func (m *Made) takeSeam(s Spec) {
 	}
 }
 
-func (m Made) faulty(id FaultID) bool {
+// Faulty reports whether a fault was found in it.
+func (m Made) Faulty(id FaultID) bool {
 	for _, f := range m.Faults {
 		if f.ID == id {
 			return true

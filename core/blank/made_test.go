@@ -84,7 +84,7 @@ func TestEveryConstructionKeepsItsPromises(t *testing.T) {
 			}
 			// The seam is the formula's own, unless corners are round or a tip that would
 			// pass the far crease is blunted.
-			if m.Taken != 0 && !strings.Contains(name, "round") && !m.faulty(Blunted) {
+			if m.Taken != 0 && !strings.Contains(name, "round") && !m.Faulty(Blunted) {
 				t.Errorf("%s for %+v: the engine finds %v less of a seam than the formula", name, s, m.Taken)
 			}
 			if m.ID != CutDownID && (m.SheetWidth%s.Style.Tick != 0 || m.SheetHeight%s.Style.Tick != 0) {
@@ -271,7 +271,7 @@ func TestFlapShapes(t *testing.T) {
 	near(t, "rounded corners", NewPocket(s).Net.panel("top").Area(), (6.25*2-(2-math.Pi/2)*.25)*25.4*25.4, 4)
 	// A notch deeper than the flap covers leaves a hole, and is told of.
 	s.Notch, s.Flap = 2*in, in
-	if m := NewPocket(s); !m.faulty(OpenBack) || !m.faulty(FlapShort) || m.Prove() != nil {
+	if m := NewPocket(s); !m.Faulty(OpenBack) || !m.Faulty(FlapShort) || m.Prove() != nil {
 		t.Errorf("a notch under a short flap: %v, %v", m.Faults, m.Prove())
 	}
 }

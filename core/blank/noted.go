@@ -156,7 +156,7 @@ func (n Noted) pocket(s Spec) Made {
 	next.ID = AsNoted
 	m.choose(s, next)
 	m.pocketFaults(s, pocketSizes{width: res.Width, front: res.Height, back: r.Bottom, tab: res.Tab, flap: r.Flap, wall: r.Wall})
-	if r.Bottom > res.Height && !m.faulty(FlapTooLong) {
+	if r.Bottom > res.Height && !m.Faulty(FlapTooLong) {
 		m.fault(FlapTooLong, r.Bottom, res.Height)
 	}
 	return m.Finished(s)

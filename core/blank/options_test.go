@@ -126,10 +126,10 @@ func TestShortestFlapOfABox(t *testing.T) {
 			return squareBox(k, m.SheetWidth, m.Width, m.Height, m.Depth).Finished(k)
 		}
 		proved++
-		if made := flap(short + 10*measure.Micrometre); made.faulty(OpenBack) {
+		if made := flap(short + 10*measure.Micrometre); made.Faulty(OpenBack) {
 			t.Errorf("%+v: a flap of %v, the shortest, leaves %.2f mm² open", s, short, made.Folded.Hole)
 		}
-		if made := flap(short - 2*measure.Millimetre); !made.faulty(OpenBack) || made.Prove() != nil {
+		if made := flap(short - 2*measure.Millimetre); !made.Faulty(OpenBack) || made.Prove() != nil {
 			t.Errorf("%+v: a flap 2 mm under the shortest of %v leaves nothing open; %v", s, short, made.Prove())
 		}
 	}
@@ -153,7 +153,7 @@ func TestFlapsOfBoxes(t *testing.T) {
 	}
 	for wish, want := range map[measure.Length]measure.Length{in / 4: in / 4, 3 * in: tuck.Depth - WallOver, in / 8: 0} {
 		s.Flap = wish
-		if m := NewTuckBox(s); m.Overlap != want || m.faulty(NoTuck) != (want == 0) || m.Prove() != nil {
+		if m := NewTuckBox(s); m.Overlap != want || m.Faulty(NoTuck) != (want == 0) || m.Prove() != nil {
 			t.Errorf("a tuck of %v is %v, want %v; %v", wish, m.Overlap, want, m.Prove())
 		}
 	}
@@ -173,11 +173,11 @@ func TestBluntedByFoldOrCut(t *testing.T) {
 		t.Errorf("nothing is folded in: %d panels, %d when cut", len(folded.Net.Panels), len(cut.Net.Panels))
 	}
 	s.Flap = 3 * in
-	if m := NewDiamond(s).Made(); m.Flap != 3*in || m.faulty(Blunted) != folded.faulty(Blunted) {
+	if m := NewDiamond(s).Made(); m.Flap != 3*in || m.Faulty(Blunted) != folded.Faulty(Blunted) {
 		t.Errorf("wished 3 in, got %v, %v", m.Flap, m.Faults)
 	}
 	s.Flap = in / 2
-	if m := NewDiamond(s).Made(); m.Flap != in/2 || !m.faulty(OpenBack) {
+	if m := NewDiamond(s).Made(); m.Flap != in/2 || !m.Faulty(OpenBack) {
 		t.Errorf("far too short a flap leaves no hole: %v, %v", m.Flap, m.Faults)
 	}
 }
@@ -202,7 +202,7 @@ func TestDiamondWithTwoCreases(t *testing.T) {
 		}
 	}
 	s.School = NotchBoard
-	if m := NewDiamond(s).Made(); m.Depth != 0 || !m.faulty(SingleCrease) {
+	if m := NewDiamond(s).Made(); m.Depth != 0 || !m.Faulty(SingleCrease) {
 		t.Errorf("the punch board makes two creases: %v", m.Faults)
 	}
 }

@@ -251,9 +251,9 @@ func (m Made) edgeWays(s Spec, scores []Setting) []Way {
 		}
 		one[i] = l
 	}
-	flap := Loss{5 * t, 3 * t}
+	flap := SeamOf{m.Overlap, Loss{5 * t, 3 * t}}
 	next := m.way(NextEdge, scores, Loss{3 * t, root(3, t)}, Loss{t, t})
-	next.Seams = []SeamOf{{m.Seam, next.SeamLoss}, {m.Overlap, flap}}
+	next.Overlap = flap
 	list := []Way{next}
 	for _, l := range one {
 		if s.Board.Groove > 0 && l.At%s.Board.Groove != 0 {
@@ -261,6 +261,6 @@ func (m Made) edgeWays(s Spec, scores []Setting) []Way {
 		}
 	}
 	from := m.way(OneEdge, one, Loss{2 * t, root(2, t)}, Loss{2 * t, root(2, t)})
-	from.Seams = []SeamOf{{m.Seam, Loss{t, t}}, {m.Seam, from.SeamLoss}, {m.Overlap, flap}}
+	from.Seams, from.Overlap = []SeamOf{{m.Seam, Loss{t, t}}, {m.Seam, from.SeamLoss}}, flap
 	return append(list, from)
 }

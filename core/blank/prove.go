@@ -74,7 +74,7 @@ func (m Made) holds(f Folded) *Doubt {
 		}
 	}
 	most := m.Gap.Millimetres()*max(f.Width, f.Height) + sliver
-	if open := f.Hole > most; open != m.faulty(OpenBack) {
+	if open := f.Hole > most; open != m.Faulty(OpenBack) {
 		return &Doubt{ID: HoleUntold, Got: f.Hole}
 	}
 	if d := m.proveSeams(off); d != nil {
@@ -90,7 +90,7 @@ func (m Made) holds(f Folded) *Doubt {
 			return &Doubt{ID: FlapOff, Got: high, Want: m.Flap.Millimetres()}
 		}
 	}
-	if f.Overhang > sliver && !m.faulty(FlapTooLong) && !m.faulty(TabsMeet) {
+	if f.Overhang > sliver && !m.Faulty(FlapTooLong) && !m.Faulty(TabsMeet) {
 		return &Doubt{ID: SticksOut, Got: f.Overhang}
 	}
 	return nil
@@ -124,7 +124,7 @@ func (m Made) promised(g Glue) measure.Length {
 	case g.Panel == "top", strings.HasSuffix(g.Panel, tipName):
 		return 0
 	case strings.HasSuffix(g.Panel, "square"):
-		if m.faulty(GlueCorners) {
+		if m.Faulty(GlueCorners) {
 			return 0
 		}
 		return min(m.Depth, m.Width, m.Height)

@@ -98,7 +98,7 @@ func TestOutlineRoundPanels(t *testing.T) {
 	rng := rand.New(rand.NewPCG(77, 78))
 	for range 10 {
 		for name, m := range everyMade(boxSpec(rng)) {
-			if name == "square box" || m.faulty(GlueCorners) {
+			if name == "square box" || m.Faulty(GlueCorners) {
 				continue // cuts between glue square and wall may meet at a corner
 			}
 			if got, want := m.Net.Cut().Outline.Area(), m.Net.Area(); math.Abs(got-want) > 0.5 {

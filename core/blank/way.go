@@ -95,6 +95,8 @@ type Way struct {
 	// Seams are the seams that an error takes differently much of, by the name of their
 	// edge; none where all are alike.
 	Seams []SeamOf
+	// Overlap is what the closing flap covers and what errors take off it, where they are reckoned.
+	Overlap SeamOf
 	// Depth is that of two creases in place of each; Even is set where both pairs of
 	// creases are set alike.
 	Depth measure.Length
@@ -181,8 +183,14 @@ func (w Way) SeamLeft() Left {
 	return left
 }
 
+// OverlapLeft is what is left of what the closing flap covers; false where it is not reckoned.
+func (w Way) OverlapLeft() (Left, bool) {
+	o := w.Overlap
+	return Left{o.Seam - o.Loss.RSS, o.Seam - o.Loss.Worst}, o.Loss.Worst > 0
+}
+
 // Safety is how many times its usual loss the scarcest margin is: of the ease, and of
-// every seam over its adhesive.
+// every seam and of the flap over their adhesive.
 func (w Way) Safety(adhesive measure.Length) float64 {
 	width, height := w.EaseLosses()
 	times := func(margin measure.Length, l Loss) float64 {
@@ -192,8 +200,8 @@ func (w Way) Safety(adhesive measure.Length) float64 {
 		return float64(margin) / float64(l.RSS)
 	}
 	safety := math.Min(times(w.EaseWidth, width), times(w.EaseHeight, height))
-	for _, s := range w.seams() {
-		safety = math.Min(safety, times(s.Seam-adhesive, s.Loss))
+	for _, s := range append(slices.Clip(w.seams()), w.Overlap) {
+		safety = math.Min(safety, times(s.Seam-adhesive, s.Loss)) // without a loss there is nothing to fear
 	}
 	return safety
 }

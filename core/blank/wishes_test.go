@@ -61,7 +61,7 @@ func TestTwoCreasesNeedATab(t *testing.T) {
 		t.Run(tt.name, func(t *testing.T) {
 			s.Seam = tt.seam
 			m := NewPocket(s)
-			if (m.Depth == in) != tt.two || m.faulty(SingleCrease) == tt.two || m.Prove() != nil {
+			if (m.Depth == in) != tt.two || m.Faulty(SingleCrease) == tt.two || m.Prove() != nil {
 				t.Errorf("%v deep, %v, %v", m.Depth, m.Faults, m.Prove())
 			}
 		})

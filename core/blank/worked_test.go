@@ -30,11 +30,11 @@ func TestWorkedBox(t *testing.T) {
 	s := Spec{Width: 4 * in, Height: 4 * in, Thickness: 9 * in / 16, Ease: 3 * in / 4, Style: measure.Style{Unit: measure.Inches, Tick: in / 64}}
 	m := NewSquareBox(s)
 	near(t, "full squares", m.SheetWidth.Inches(), 8.485, 2.5/64)
-	if m.Depth != 5*in/8 || m.Width < 19*in/4 || m.Width > 19*in/4+in/32 || m.faulty(GlueCorners) {
+	if m.Depth != 5*in/8 || m.Width < 19*in/4 || m.Width > 19*in/4+in/32 || m.Faulty(GlueCorners) {
 		t.Errorf("%v deep, %v wide, %v", m.Depth, m.Width, m.Faults)
 	}
 	for side, open := range map[measure.Length]bool{measure.Round(7.59 * float64(in)): true, measure.Round(7.61 * float64(in)): false} {
-		if got := squareBox(s, side, 19*in/4, 19*in/4, m.Depth).Finished(s); (got.Folded.Hole > sliver) != open || got.faulty(GlueCorners) != true {
+		if got := squareBox(s, side, 19*in/4, 19*in/4, m.Depth).Finished(s); (got.Folded.Hole > sliver) != open || got.Faulty(GlueCorners) != true {
 			t.Errorf("a square of %v: hole of %.2f mm²", side, got.Folded.Hole)
 		}
 	}
@@ -69,7 +69,7 @@ func TestLeastSquareForABox(t *testing.T) {
 		}
 		near(t, "glue tab at the floor", reach(floor-1e-6), min(d, n), 1e-3)
 		near(t, "glue tab at the rim", reach(floor-d+1e-6), min(d, max(0, n-d)), 1e-3)
-		if m.faulty(GlueCorners) != (n < 2*d) {
+		if m.Faulty(GlueCorners) != (n < 2*d) {
 			t.Errorf("seam %v: n %.2f, d %.2f, faults %v", seam, n, d, m.Faults)
 		}
 	}
@@ -90,7 +90,7 @@ func TestHemmedWalls(t *testing.T) {
 		t.Errorf("width %v and %v, ease %v", tabs.Width, hems.Width, hems.EaseWidth)
 	}
 	s.Thickness = in / 8
-	if low := NewTuckBox(s); !low.faulty(NoHem) || low.SheetWidth != low.Width+2*(in/2) {
+	if low := NewTuckBox(s); !low.Faulty(NoHem) || low.SheetWidth != low.Width+2*(in/2) {
 		t.Errorf("walls of %v are hemmed: %v", low.Depth, low.Faults)
 	}
 	layers := func(m Made) (most int) {
@@ -109,7 +109,7 @@ func TestWorkedCutDown(t *testing.T) {
 	s := Spec{Width: 43 * in / 8, Height: 43 * in / 8, Ease: 3 * in / 8, Seam: 3 * in / 8, Adhesive: in / 4, Style: sixteenth}
 	b := Bought{Width: 37 * in / 4, Height: 47 * in / 8}
 	m, ok := NewCutDown(s, b, false)
-	if got := lengths(m.Way().Scores[0].At, m.Way().Scores[1].At, m.Width, m.Height, m.EaseHeight); !ok || got != "1 3/8 1 3/8 6 1/2 5 7/8 1/2" || !m.faulty(TooHigh) {
+	if got := lengths(m.Way().Scores[0].At, m.Way().Scores[1].At, m.Width, m.Height, m.EaseHeight); !ok || got != "1 3/8 1 3/8 6 1/2 5 7/8 1/2" || !m.Faulty(TooHigh) {
 		t.Errorf("%s, %v", got, m.Faults)
 	}
 	if m, ok = NewCutDown(s, b, true); !ok || m.Width != 49*in/8 || len(m.Way().Scores) != 1 {

@@ -43,8 +43,8 @@ func (m Maker) Sound(c Candidate) bool {
 	if !c.OK || c.Refused != nil || !c.Found || c.Mail.Refused() || c.Made.Way().EaseLeft().Usual < 0 {
 		return false
 	}
-	if a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive); !c.Kind.Whole && c.Made.Way().SeamLeft().Usual < a.Width {
-		return false // it usually fails
+	if m.Holding(c) == UsuallyFails {
+		return false
 	}
 	if !c.Strip && max(c.Made.EaseWidth, c.Made.EaseHeight) > max(m.Job().Envelope.Ease, envelope.LooseUpTo) {
 		return false // the card rattles in it
@@ -61,14 +61,57 @@ func (m Maker) Sound(c Candidate) bool {
 	return c.Made.Depth > 0 || m.Thick().Used <= measure.Inch/4
 }
 
+// Hold is how surely there is room for an adhesive.
+type Hold int
+
+// The holds, from the surest on.
+const (
+	Holds        Hold = iota
+	FailsAtWorst      // only where every cut and score is off the wrong way
+	MadeUnder         // it is made a little narrower than its adhesive, so that this shows
+	UsuallyFails
+)
+
+// Holding is how surely the seams take their adhesive. A seam that is made as wide as that holds, however little it
+// is off: the adhesive lies on it as it was asked for.
+func (m Maker) Holding(c Candidate) Hold {
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
+	switch made := c.Made; {
+	case c.Kind.Whole || made.Seam == a.Width:
+		return Holds
+	case made.Seam < a.Width && !made.Faulty(blank.SeamUnderAdhesive) && !made.Faulty(blank.SeamRounded):
+		return MadeUnder
+	default:
+		return m.hold(made.Way().SeamLeft())
+	}
+}
+
+// Closing is how surely the closing flap takes the adhesive, where that is reckoned and not a fault already.
+func (m Maker) Closing(c Candidate) Hold {
+	left, ok := c.Made.Way().OverlapLeft()
+	if !ok || c.Kind.Whole || c.Made.Faulty(blank.FlapShort) {
+		return Holds
+	}
+	return m.hold(left)
+}
+
+func (m Maker) hold(left blank.Left) Hold {
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
+	switch {
+	case left.Usual < a.Width:
+		return UsuallyFails
+	case left.Worst < a.Width:
+		return FailsAtWorst
+	}
+	return Holds
+}
+
 // holdsAtWorst reports whether the card goes in and the seams hold even when all is off.
 func (m Maker) holdsAtWorst(c Candidate) bool {
 	if !c.OK {
 		return false
 	}
-	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	w := c.Made.Way()
-	return w.EaseLeft().Worst >= 0 && (c.Kind.Whole || w.SeamLeft().Worst >= a.Width)
+	return c.Made.Way().EaseLeft().Worst >= 0 && m.Holding(c) == Holds && m.Closing(c) == Holds
 }
 
 // Serving is how many of them serve.

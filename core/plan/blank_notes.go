@@ -20,7 +20,6 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all func() []compare.Ca
 	}
 	made, show, unit := c.Made, m.Style().Show, m.Style().Unit
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	way := made.Way()
 	if ease := made.Ease(); ease < 0 {
 		act := "Give it more ease."
 		if c.Kind.Whole {
@@ -34,14 +33,7 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all func() []compare.Ca
 		tone, text := m.faultWords(c, f)
 		add(tone, "%s", text)
 	}
-	if left := way.SeamLeft(); made.Seam >= a.Width && !c.Kind.Whole {
-		switch {
-		case left.Usual < a.Width:
-			add(say.Trouble, "With small errors the seam is usually %s, less than the %s, %s. Widen it.", m.readable(left.Usual), say.Lower(a.Name), show(a.Width))
-		case left.Worst < a.Width:
-			add(say.Care, "The seam may be as narrow as %s at worst, less than the %s, %s.", m.readable(left.Worst), say.Lower(a.Name), show(a.Width))
-		}
-	}
+	notes = append(notes, holdNotes(m, c)...)
 	notes = append(notes, m.toolNotes(c, slots)...)
 	for _, b := range made.Blunts {
 		if b.Wished {
@@ -89,6 +81,36 @@ func (m envelopeStation) easeNotes(c compare.Candidate) []say.Note {
 		return []say.Note{say.Care.Says(fmt.Sprintf("If every cut and score is %s off, the card does not go in. Give it more ease%s.", off, other))}
 	}
 	return nil
+}
+
+// holdNotes say where a seam or the closing flap leaves less than its adhesive, as made or where cuts and
+// scores are off; what is a fault of the blank is said as that.
+func holdNotes(m envelopeStation, c compare.Candidate) (notes []say.Note) {
+	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
+	tape, under := say.Lower(a.Name), m.Style().Show(a.Width)
+	add := func(t say.Tone, format string, l measure.Length) {
+		notes = append(notes, t.Says(fmt.Sprintf(format, m.readable(l), tape, under)))
+	}
+	way := c.Made.Way()
+	seam := way.SeamLeft()
+	switch m.Holding(c) {
+	case compare.UsuallyFails:
+		if !c.Made.Faulty(blank.SeamUnderAdhesive) && !c.Made.Faulty(blank.SeamRounded) {
+			add(say.Trouble, "With small errors the seam is usually %s, less than the %s, %s. Widen it.", seam.Usual)
+		}
+	case compare.FailsAtWorst:
+		add(say.Care, "The seam may be as narrow as %s at worst, less than the %s, %s.", seam.Worst)
+	case compare.MadeUnder:
+		add(say.Care, "The seam is %s, less than the %s, %s. Widen it, or cut the strips narrower.", c.Made.Seam)
+	}
+	flap, _ := way.OverlapLeft()
+	switch m.Closing(c) {
+	case compare.UsuallyFails:
+		add(say.Care, "With small errors the closing flap usually covers %s, less than the %s, %s. Make it deeper.", flap.Usual)
+	case compare.FailsAtWorst:
+		add(say.Care, "The closing flap may cover as little as %s at worst, less than the %s, %s.", flap.Worst)
+	}
+	return notes
 }
 
 // mostEnvelope is the heaviest paper, in gsm, that folds well round a card.

@@ -149,7 +149,14 @@ func bothEases(m maker, made blank.Made) string {
 func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []Reading {
 	made, show := c.Made, m.Style().Show
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	seam := Reading{"seam", "Seam", nearLimit(m.maker, made.Seam, a.Width), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width)), exactly(m.maker, made.Seam)}
+	seam := Reading{"seam", "Seam", m.readable(made.Seam), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width)), exactly(m.maker, made.Seam)}
+	if worst := made.Way().SeamLeft().Worst; worst != made.Seam {
+		seam.Note = fmt.Sprintf("at worst %s; %s", m.leftWords(worst), seam.Note)
+	}
+	overlap := slots.Text(c.Kind.Words.Overlap...)
+	if left, ok := made.Way().OverlapLeft(); ok {
+		overlap = fmt.Sprintf("%s; at worst %s", overlap, m.leftWords(left.Worst))
+	}
 	if made.SeamMax > 0 && show(made.SeamMax) != show(made.Seam) {
 		seam.Note = fmt.Sprintf("to %s; %s", show(made.SeamMax), seam.Note)
 	}
@@ -169,7 +176,7 @@ func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []R
 		{"closed", "Closed size", m.by(made.Width, made.Height), closed, exactly(m.maker, made.Width, made.Height)},
 		{"ease", "Ease", bothEases(m.maker, made), "along and across the throat", exactly(m.maker, made.EaseWidth, made.EaseHeight)},
 		seam,
-		{"overlap", "Flap overlap", show(made.Overlap), slots.Text(c.Kind.Words.Overlap...), ""},
+		{"overlap", "Flap overlap", m.readable(made.Overlap), overlap, exactly(m.maker, made.Overlap)},
 		{"worst", "At worst", m.leftWords(left.Worst), fmt.Sprintf("ease left if all is %s off; usually %s", m.fine().Show(m.Style().Tick/2), m.leftWords(left.Usual)), ""},
 		m.layersReading(made.Net, made.Folded.Layers),
 	}
