@@ -123,6 +123,9 @@ func (c *Construction) Way(id WayID) WayKind {
 // FoldsTips reports whether the tips of its flaps may be folded in.
 func (c *Construction) FoldsTips() bool { return slices.Contains(c.Options, tipsOption) }
 
+// Doubles reports whether each of its creases may be made as two, a card's thickness apart.
+func (c *Construction) Doubles() bool { return slices.Contains(c.Options, doubleOption) }
+
 // lyingFlat is what the drawing shows of whatever is folded in the order of its
 // numbers.
 var lyingFlat = []say.Clause{say.Always("{name}, {sheet size} {unit}, flat, inside up. It has {parts}. Fold in the order of the numbers.")}

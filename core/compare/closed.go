@@ -25,7 +25,7 @@ func (m Posted) Closed(c Candidate) Closed {
 	return Closed{
 		Width: w, Height: h, Turned: c.Turned, Layers: c.Made.Folded.Layers, Area: c.Made.Net.Area(), Stock: stock,
 		Thickness: max(m.Thick().Used, c.Made.Depth) + stock.Caliper*measure.Length(c.Made.Folded.Layers) + m.Closure().Caliper,
-		Depth:     c.Made.Depth, Net: c.Made.Net, Box: c.Kind.Box,
+		Depth:     c.Made.Depth, Twice: c.Made.Depth > 0 && c.Kind.Doubles(), Net: c.Made.Net, Box: c.Kind.Box,
 	}
 }
 
@@ -41,8 +41,10 @@ type Closed struct {
 	// Area of the envelope's paper in mm², and its stock.
 	Area  float64
 	Stock paper.Stock
-	// Depth is that of its walls; zero for none.
+	// Depth is that of its walls; zero for none. Twice is set where they lie between two creases in
+	// place of each.
 	Depth measure.Length
+	Twice bool
 	// Bare is set when there is no envelope, Box when it is one with a lid.
 	Bare, Box bool
 	Net       blank.Net

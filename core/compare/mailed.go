@@ -41,6 +41,10 @@ func (m Posted) Mailed(e Closed) mail.Piece {
 		p.WeightError = scaleError + math.Abs(grams-measured.GramsOf)*weightError
 	}
 	p.Holds = m.holds(e, p.Thickness)
+	if e.Twice { // it is mailed filled: the face is what lies between its creases then
+		less := max(0, m.Thick().Used-e.Depth)
+		p.Width, p.Height, p.Holds = p.Width-less, p.Height-less, p.Thickness
+	}
 	const inch = 25.4
 	p.Lump = m.Rise()
 	if m.Closure().Lump {

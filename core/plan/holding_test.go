@@ -83,3 +83,28 @@ func TestMadeUnderItsTape(t *testing.T) {
 		}
 	}
 }
+
+// With two creases in place of each the closed size is the face once filled, w - T, and greatest and least sizes are
+// both held against that: 3/16 thick and creases 1/8 apart, the face is 1/16 smaller filled.
+func TestTwoCreasesAreHeldFilled(t *testing.T) {
+	for _, id := range []blank.ID{blank.PocketID, blank.DiamondID} {
+		for _, width := range []measure.Length{11*in + in/4, 4*in + 3*in/4} {
+			thick := 3 * in / 16
+			j := anyjob.Star(width, 4*in, id)
+			j.Card.Fold, j.Card.Thickness, j.Envelope.Double = card.FlatCard, &thick, true
+			made := plan.TableOf(j, demo.Shop()).Made
+			whole, err := plan.MakeFor(t.Context(), j, demo.Shop(), "mail/checks")
+			if err != nil {
+				t.Fatal(err)
+			}
+			want := demo.Shop().Style().Show(made.Width-(thick-made.Depth)) + " in"
+			for _, c := range whole.Mail.Classes {
+				for _, k := range c.Checks {
+					if c.ID == "letter" && k.Measure == "length" && (k.Measured != want || made.Depth != in/8) {
+						t.Errorf("%s of %s, creases %s apart: its length is %s, want %s", id, made.Width, made.Depth, k.Measured, want)
+					}
+				}
+			}
+		}
+	}
+}
