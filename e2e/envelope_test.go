@@ -21,7 +21,7 @@ func TestACardInABoughtA7(t *testing.T) {
 	w.pick("view-inside")
 	w.see(test("words"), "A7")
 	w.goTo(at[:len(at)-len("card")] + "envelope")
-	w.see(test("headline"), "Take A7: nothing is cut.")
+	w.see(test("headline"), "Use A7 as it is.")
 	w.see(test("comparison-sentence"), "good fit, 34 on your shelf")
 	w.see(test("way-bought:a7"), "good fit, to buy")
 	// 7 1/4 outside, its face drawn as wide.
@@ -29,7 +29,7 @@ func TestACardInABoughtA7(t *testing.T) {
 		t.Errorf("the throat measures %.2f mm", got)
 	}
 	w.click(test("use-own-1"))
-	w.see(test("headline"), "Take Cream, from the star party: nothing is cut.")
+	w.see(test("headline"), "Use Cream, from the star party as it is.")
 	w.click(test("undo"))
 	w.see(test("headline"), "Take A7")
 	w.choose("field-envelope.liner", "Kraft")

@@ -225,7 +225,7 @@ func TestRoomOfARaisedCard(t *testing.T) {
 	w.goTo(at + "card")
 	w.see(test("room"), "Thick all over, it takes 3/16 of the envelope both ways")
 	w.choose("field-card.room", "Thick in places")
-	w.see(test("room"), "Counted: how it lies")
+	w.see(test("room"), "The second counts")
 	w.fill("field-card.overWidth", "1/2")
 	w.pick("view-inside")
 	w.seeDrawn("6 × 4 1/4")

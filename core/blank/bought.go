@@ -11,7 +11,7 @@ import (
 var bought = Construction{
 	ID: BoughtID, Bought: true, Whole: true,
 	Words: Words{
-		Name: "Bought envelope", Sentence: []say.Clause{say.Always("Take [{from}]: nothing is cut.")}, Drawing: closedWithFlap, Overlap: flapOverlap,
+		Name: "Bought envelope", Sentence: []say.Clause{say.Always("Use [{from}] as it is.")}, Drawing: closedWithFlap, Overlap: flapOverlap,
 		Seal: "To mail it, seal both edges.", Thick: "or take a construction with walls", Flap: "Closing flap", FlapNote: "0 for the usual",
 		Not: "No envelope that is sold or on your shelf takes this card.",
 	},

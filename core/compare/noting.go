@@ -35,6 +35,14 @@ func (m Posted) Noting(e Closed) job.Job {
 	return j
 }
 
+// Reads reports whether anything that was measured counts for a closed piece.
+func (m Posted) Reads(e Closed) bool {
+	_, _, gauged := m.gauged(e.Thickness)
+	_, grams := m.Weights(e)
+	_, scaled := m.Beam(e, grams)
+	return gauged || scaled || m.Job().Card.Thickness != nil || m.Job().Mail.Measured.Thickness > 0 || m.Job().Mail.Measured.Grams > 0
+}
+
 // OtherPiece reports whether the thickness or the weight was read of a piece that has
 // changed since.
 func OtherPiece(t job.Measured, thickness measure.Length, grams float64) (thick, weight bool) {

@@ -115,6 +115,12 @@ func TestUnderTheFloor(t *testing.T) {
 	if v.Mailable || v.AskFirst || v.Class != "" {
 		t.Errorf("a piece under the floor: %+v", v)
 	}
+	// A box is a parcel, and so is what is too long for an envelope: none is called unmailable.
+	for _, p := range []Piece{{Width: 4*in + in/2, Height: 4 * in, Thickness: in / 5, Weight: 40, Box: true}, {Width: 16 * in, Height: 3 * in, Thickness: in / 8, Weight: 60}} {
+		if v := us(t).Judge(p); !v.Mailable || !v.AskFirst || v.Class != "" {
+			t.Errorf("a small parcel: mailable %v, ask %v, %q", v.Mailable, v.AskFirst, v.Class)
+		}
+	}
 	v = us(t).Judge(Piece{Width: 4*in + in/2, Height: 4 * in, Thickness: in / 3, Weight: 10})
 	if !v.Mailable || !v.AskFirst {
 		t.Errorf("a thick piece under the floor: mailable %v, ask %v", v.Mailable, v.AskFirst)

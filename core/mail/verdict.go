@@ -103,8 +103,8 @@ type Verdict struct {
 	Class string
 	// Mailable is false when the piece is under the floor for all mail.
 	Mailable bool
-	// AskFirst is set where the rules are silent: a thick piece under the
-	// least size.
+	// AskFirst is set where the rules are silent: a piece under the least size that is
+	// thick, or that a class without a least size would take.
 	AskFirst bool
 	Floor    []Check
 	Results  []ClassResult
@@ -155,9 +155,26 @@ func (b Rulebook) Judge(p Piece) Verdict {
 		if v.Class == "" && v.Mailable && !v.AskFirst && r.Outcome.taken() {
 			v.Class = c.ID
 		}
+		if !v.Mailable && r.Outcome.taken() && c.anySmall() && (p.Box || refused[b.Enveloped().ID]) {
+			v.Mailable, v.AskFirst = true, true // it is no letter anyway
+		}
 		v.Results = append(v.Results, r)
 	}
+	for i, r := range v.Results { // none takes what is under the floor for all
+		if !v.Mailable && r.Outcome != Refused {
+			r.Outcome, r.Checks = Refused, append(r.Checks, v.Floor...)
+			v.Results[i] = r
+		}
+	}
 	return v
+}
+
+// anySmall reports whether a class sets no least size: a parcel.
+func (c Class) anySmall() bool {
+	return !slices.ContainsFunc(c.Limits, func(l Limit) bool {
+		k, _ := l.Measure.Known()
+		return l.Min != nil && k.Exceeds
+	})
 }
 
 func (o Outcome) taken() bool { return o == Goes || o == Surcharged || o == Doubtful }

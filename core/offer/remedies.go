@@ -169,6 +169,7 @@ func (m Offers) tryRemedy(r *Remedy, c compare.Candidate) {
 	if r.possible = made.OK; r.possible {
 		r.Mail = n.Judge(n.Closed(*made))
 		r.paper += made.PaperUsed() - c.PaperUsed()
+		r.Counted = r.Counted && n.Reads(n.Closed(*made))
 	}
 }
 

@@ -111,9 +111,30 @@ func (n notation) text(v float64) string {
 	return strings.Replace(fmt.Sprintf("%s %s", text, n.unit), "-", "−", 1)
 }
 
+// ratioText writes a value of a check of a ratio or a share, fine enough that a margin that is none stays to be
+// seen; false for another check.
+func ratioText(c mail.Check, v float64) (string, bool) {
+	of, unit := 1.0, ""
+	switch k, _ := c.Measure.Known(); k.Counted {
+	case mail.Ratios:
+	case mail.Percents:
+		of, unit = 100, " %"
+	default:
+		return "", false
+	}
+	digits := 2
+	for digits < 6 && c.Margin != 0 && math.Abs(of*c.Margin) < 0.5*math.Pow(10, -float64(digits)) {
+		digits++
+	}
+	return strings.Replace(strconv.FormatFloat(of*v, 'f', digits, 64), "-", "−", 1) + unit, true
+}
+
 // checkText writes a value of a check as its limit was published, in parentheses as the
 // shop writes it where that differs.
 func (m maker) checkText(c mail.Check, v float64) string {
+	if text, ok := ratioText(c, v); ok {
+		return text
+	}
 	if k, _ := c.Measure.Known(); k.Counted != mail.Lengths && k.Counted != mail.Weights {
 		return m.amount(c.Measure, v, true)
 	}

@@ -59,7 +59,7 @@ func (m envelopeStation) blankNotes(c compare.Candidate, all func() []compare.Ca
 	}
 	if c.Kind.Bought && !c.Kind.Whole {
 		if whole := m.Judge(m.Whole(c)); whole.Rank < c.Mail.Rank {
-			add(say.Trouble, "Whole it would go as %s, cut down as %s. Check before cutting.", shortly(whole), shortly(c.Mail))
+			add(say.Trouble, "Cut down: “%s”. Whole: “%s”. Check before cutting.", shortly(c.Mail), shortly(whole))
 		}
 	}
 	return append(notes, m.whatWould(c, all)...)

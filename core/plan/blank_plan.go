@@ -228,6 +228,11 @@ func (m maker) readable(l measure.Length) string {
 	return m.decimal(l) + " " + string(m.Style().Unit)
 }
 
+// readUnit is readable with its unit in every case.
+func readUnit(m maker, l measure.Length) string {
+	return strings.TrimSuffix(m.readable(l), " "+string(m.Style().Unit)) + " " + string(m.Style().Unit)
+}
+
 // flapReading says how high a closing flap is and how short it may be, where that
 // is less, or where the maker wished for less.
 func (m envelopeStation) flapReading(flap, shortest measure.Length) []Reading {

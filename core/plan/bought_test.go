@@ -43,7 +43,7 @@ func TestABoughtEnvelopeIsTheJobs(t *testing.T) {
 	j = took(t, j, shop, field.Edit{Act: field.Take, Path: "envelope", Text: "bought:own-1"})
 	p := plan.Make(j, shop)
 	b := p.Envelope.Blank
-	if b.Sentence.Text != "Take Cream, from the star party: nothing is cut." || len(b.Ways[0].Settings) != 0 || len(b.Net.Panels) != 2 || len(b.Net.CutAway) != 0 {
+	if b.Sentence.Text != "Use Cream, from the star party as it is." || len(b.Ways[0].Settings) != 0 || len(b.Net.Panels) != 2 || len(b.Net.CutAway) != 0 {
 		t.Errorf("%s: %+v, %d panels", b.Sentence.Text, b.Ways, len(b.Net.Panels))
 	}
 	if l := ticketLine(t, p, "sheet"); l.Label != "Envelope" || l.Value != "Cream, from the star party" {
@@ -163,7 +163,7 @@ func TestClosuresWithoutAnEnvelopeAndWithRibbon(t *testing.T) {
 		t.Errorf("mailed: %s", n)
 	}
 	j.Mail.Closure = "ribbon"
-	if p := plan.Make(j, shop).Mail; p.Short != "Goes as letter with a surcharge" || !strings.Contains(p.Sentence.Text, "closed by clasp, string or button") {
+	if p := plan.Make(j, shop).Mail; p.Short != "Goes as a letter with a surcharge" || !strings.Contains(p.Sentence.Text, "closed by clasp, string or button") {
 		t.Errorf("%s: %s", p.Short, p.Sentence.Text)
 	}
 }

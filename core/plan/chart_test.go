@@ -22,7 +22,7 @@ func TestPocketChart(t *testing.T) {
 		t.Fatal(c, err)
 	}
 	row := c.Rows[0]
-	if row.Card != "7 × 5" || row.Flat != "14 × 5" || row.Top != "7 × 10" || row.Mail != "Goes as letter" {
+	if row.Card != "7 × 5" || row.Flat != "14 × 5" || row.Top != "7 × 10" || row.Mail != "Goes as a letter" {
 		t.Errorf("%+v", row)
 	}
 	if want := []string{"6 7⁄8 × 4 7⁄8", "6 3⁄4 × 4 3⁄4", "6 5⁄8 × 4 5⁄8", "6 1⁄2 × 4 1⁄2", "6 3⁄8 × 4 3⁄8", "6 1⁄4 × 4 1⁄4", "6 1⁄8 × 4 1⁄8", "6 × 4"}; !slices.Equal(row.Layers, want) {

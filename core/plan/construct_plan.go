@@ -140,7 +140,7 @@ func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {
 	row.Work = fmt.Sprintf("%d cuts, %d folds", c.Made.Cuts, c.Made.Folds)
 	row.Opens, row.Price = opensWords(c), m.priceWords(c)
 	if c.Kind.Whole {
-		row.Seam, row.Work = "its own", "none: only closed"
+		row.Seam, row.Work = "as sold", "nothing to cut"
 	}
 	// Without walls folds stand square up to a quarter inch, creased twice.
 	takes := min(m.Thick().Used+min(c.Made.EaseWidth, c.Made.EaseHeight), measure.Inch/4)

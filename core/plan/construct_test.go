@@ -102,7 +102,7 @@ func TestPlainRectangle(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	j.Envelope.Construction, j.Envelope.Adhesive = blank.PocketID, "tape-1-4"
 	p := plan.Make(j, shop)
-	if !strings.Contains(p.Envelope.Comparison.Rectangle, "would not pay the surcharge") || p.Mail.Short != "Goes as letter with a surcharge" {
+	if !strings.Contains(p.Envelope.Comparison.Rectangle, "would not pay the surcharge") || p.Mail.Short != "Goes as a letter with a surcharge" {
 		t.Fatalf("%s: %s", p.Mail.Short, p.Envelope.Comparison.Rectangle)
 	}
 	j.Envelope.Mailable = true
@@ -114,7 +114,7 @@ func TestPlainRectangle(t *testing.T) {
 		}
 	}
 	// 5 3/8 + 0.85 mm + 1/4.
-	if p.Mail.Short != "Goes as letter" || throat != "5 11⁄16" {
+	if p.Mail.Short != "Goes as a letter" || throat != "5 11⁄16" {
 		t.Errorf("%s; between the strips %q", p.Mail.Short, throat)
 	}
 }

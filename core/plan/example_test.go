@@ -19,5 +19,5 @@ func Example() {
 	// Output:
 	// 0 Cut 10 3⁄4 × 5 3⁄8. Outside up, score at 5 3⁄8 from the left. Fold away from the groove: it opens like a book.
 	// Cut 7 3⁄16 × 13 1⁄8. Score 3⁄4 from both sides, 2 1⁄4 from the flap's end and 5 3⁄16 from the other.
-	// Goes as letter with a surcharge
+	// Goes as a letter with a surcharge
 }

@@ -17,7 +17,7 @@ type faultTold struct {
 // two lengths of the fault.
 var faults = map[blank.FaultID]faultTold{
 	blank.SeamUnderAdhesive: {say.Trouble, []say.Clause{
-		say.When("missing", "The back does not close: the flaps miss each other by {missing} {unit}. Widen the seam or take a larger sheet."),
+		say.When("missing", "The back does not close: the flaps miss each other by {missing}. Widen the seam or take a larger sheet."),
 		say.Unless("missing", "The seam of {a} is narrower than the {adhesive}, {b}. Widen the seam, or choose a narrower adhesive."),
 	}},
 	blank.SeamRounded:  {say.Trouble, []say.Clause{say.Always("The round corners leave {a} of the seam, less than the {adhesive}, {b}: round them less.")}},
@@ -45,10 +45,10 @@ var flapNames = map[string]string{"left": "left side flap", "right": "right side
 func (m envelopeStation) faultWords(c compare.Candidate, f blank.Fault) (say.Tone, string) {
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
 	show := func(l measure.Length) string { return m.Style().Show(l) }
-	s := say.Slots{"a": show(f.A), "b": show(f.B), "unit": string(m.Style().Unit), "adhesive": say.Lower(a.Name), "panel": flapNames[f.Panel], "tip": m.tipWords(c)}
+	s := say.Slots{"a": show(f.A), "b": show(f.B), "adhesive": say.Lower(a.Name), "panel": flapNames[f.Panel], "tip": m.tipWords(c)}
 	s["where"], s["area"], s["would"] = m.holeWords(c.Made)
 	if f.A < 0 {
-		s["missing"] = show(-f.A)
+		s["missing"] = readUnit(m.maker, -f.A)
 	}
 	told := faults[f.ID]
 	if own := c.Kind.Words.Tabs; f.ID == blank.SeamUnderAdhesive && own != nil {

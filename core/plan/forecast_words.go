@@ -6,7 +6,7 @@ import (
 )
 
 // endings say shortly what becomes of a piece in the mail, and how that is meant:
-// {class} is the one that takes it.
+// {class} is the one that takes it, {a class} that with its article.
 var endings = map[compare.Ending]struct {
 	tone  say.Tone
 	words say.Clause
@@ -15,8 +15,8 @@ var endings = map[compare.Ending]struct {
 	compare.NotMailable: {say.Trouble, say.Always("Does not go")},
 	compare.AskFirst:    {say.Care, say.Always("Ask first")},
 	compare.NoLetter:    {say.Trouble, say.Always("Does not go as a letter")},
-	compare.Goes:        {say.Fine, say.Always("Goes as {class}")},
-	compare.Surcharged:  {say.Care, say.Always("Goes as {class} with a surcharge")},
+	compare.Goes:        {say.Fine, say.Always("Goes as {a class}")},
+	compare.Surcharged:  {say.Care, say.Always("Goes as {a class} with a surcharge")},
 	compare.MayCost:     {say.Care, say.Always("Ask first: {class}, surcharge?")},
 	compare.Doubtful:    {say.Care, say.Always("Ask first: {class}")},
 	compare.DoubtfulDue: {say.Care, say.Always("Ask first: {class} with a surcharge")},
@@ -24,7 +24,7 @@ var endings = map[compare.Ending]struct {
 
 // shortly is a forecast in a few words; empty for none.
 func shortly(f compare.Forecast) string {
-	return say.Slots{"class": f.Class.Name}.Text(endings[f.Ending].words)
+	return say.Slots{"class": f.Class.Name, "a class": one(f.Class.Name)}.Text(endings[f.Ending].words)
 }
 
 // toneOf is how a forecast is meant: a class beyond the cheapest wants a look.

@@ -1,6 +1,7 @@
 package plan_test
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
@@ -106,5 +107,20 @@ func TestTwoCreasesAreHeldFilled(t *testing.T) {
 				}
 			}
 		}
+	}
+}
+
+// What is too square by less than is usually shown is said finely: 1.2966 of 1.3 is not "too square by 0.00".
+func TestTooSquareByALittle(t *testing.T) {
+	j := anyjob.Star(6*in, 4*in, blank.BoughtID)
+	j.Envelope.From, j.Envelope.OwnWidth, j.Envelope.OwnHeight = job.OwnEnvelope, 6*in+31*in/64, 5*in
+	p := plan.Make(j, demo.Shop()).Mail
+	for _, d := range p.Everywhere {
+		if strings.Contains(d.Why, "by 0.00 ") || strings.HasSuffix(d.Why, "by 0.00") {
+			t.Errorf("%s: %s", d.Name, d.Why)
+		}
+	}
+	if why := p.Everywhere[slices.IndexFunc(p.Everywhere, func(d plan.DestinationPlan) bool { return d.ID == "us-domestic" })].Why; !strings.Contains(why, "too square by 0.003") {
+		t.Errorf("%q", why)
 	}
 }

@@ -103,6 +103,9 @@ func (m mailStation) checks(checks []mail.Check) []CheckPlan {
 
 // checkValue writes a value of a check as its limit was published.
 func (m maker) checkValue(c mail.Check, v float64) string {
+	if text, ok := ratioText(c, v); ok {
+		return text
+	}
 	if k, _ := c.Measure.Known(); k.Counted != mail.Lengths && k.Counted != mail.Weights {
 		return m.amount(c.Measure, v, false)
 	}

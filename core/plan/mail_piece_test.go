@@ -188,7 +188,7 @@ func TestRemediesKeepTheirPromise(t *testing.T) {
 func TestLeaveOffTheKnot(t *testing.T) {
 	j, shop := moon(t)
 	p := plan.Make(j, shop)
-	if p.Mail.Short == "Goes as letter" {
+	if p.Mail.Short == "Goes as a letter" {
 		t.Fatalf("%s: there is nothing to leave off", p.Mail.Short)
 	}
 	r, ok := remedyOf(p, "leave:letter")
@@ -201,7 +201,7 @@ func TestLeaveOffTheKnot(t *testing.T) {
 	}
 	// For it to be even as well, all that stands up has to go: the least that does.
 	even, ok := remedyOf(p, "leave-even:letter")
-	if !ok || even.Title != "Leave off “Ribbon knot”, 2 × “Brass star brad” and “Gem, small”" || !even.Proven || even.Short != "Goes as letter" {
+	if !ok || even.Title != "Leave off “Ribbon knot”, 2 × “Brass star brad” and “Gem, small”" || !even.Proven || even.Short != "Goes as a letter" {
 		t.Errorf("%+v", even)
 	}
 	// What the maker keeps is not left off.
@@ -216,7 +216,7 @@ func TestPostedWithout(t *testing.T) {
 	j.Card.Width, j.Card.Height, j.Parts[0].Stock = 6*in, 4*in, "cover-100"
 	j.Mail.Bare = true
 	p := plan.Make(j, shop)
-	if p.Mail.Short != "Goes as postcard" || p.Mail.Width.Nm != 6*in {
+	if p.Mail.Short != "Goes as a postcard" || p.Mail.Width.Nm != 6*in {
 		t.Errorf("a bare card goes as %s", p.Mail.Short)
 	}
 	j.Mail.Radius = in / 4
@@ -235,13 +235,13 @@ func TestPostedWithout(t *testing.T) {
 func TestMeasuredDecides(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	p := plan.Make(j, shop)
-	if p.Mail.Short != "Goes as letter" || p.Mail.Measured[0].Off != "" {
+	if p.Mail.Short != "Goes as a letter" || p.Mail.Measured[0].Off != "" {
 		t.Fatalf("%s, %+v", p.Mail.Short, p.Mail.Measured)
 	}
 	j = edit(t, j, shop, "mail.measured.thickness", "5/16")
 	j = edit(t, j, shop, "mail.measured.grams", "1.5")
 	p = plan.Make(j, shop)
-	if p.Mail.Short != "Goes as large envelope" || p.Mail.Measured[0].Measured != "0.312 in" || p.Mail.Measured[1].Measured != "1.50 oz" || p.Mail.Measured[1].Off == "" {
+	if p.Mail.Short != "Goes as a large envelope" || p.Mail.Measured[0].Measured != "0.312 in" || p.Mail.Measured[1].Measured != "1.50 oz" || p.Mail.Measured[1].Off == "" {
 		t.Errorf("%s, %+v", p.Mail.Short, p.Mail.Measured)
 	}
 	if math.Abs(j.Mail.Measured.Grams-1.5*28.349523125) > 1e-9 || p.Fields["mail.measured.grams"].Text != "1.5 oz" {
@@ -249,7 +249,7 @@ func TestMeasuredDecides(t *testing.T) {
 	}
 	j = edit(t, j, shop, "mail.measured.thickness", "")
 	j = edit(t, j, shop, "mail.measured.grams", " ")
-	if p := plan.Make(j, shop); p.Mail.Short != "Goes as letter" {
+	if p := plan.Make(j, shop); p.Mail.Short != "Goes as a letter" {
 		t.Errorf("taken away: %s", p.Mail.Short)
 	}
 	// A card that droops half as far as the sums say is twice as stiff.

@@ -16,7 +16,7 @@ type MailPlan struct {
 	Destination string `json:"destination"`
 	Title       string `json:"title"`
 	Source      string `json:"source"`
-	// Short is the forecast on the ticket: "Goes as letter with a surcharge".
+	// Short is the forecast on the ticket: "Goes as a letter with a surcharge".
 	Short    string       `json:"short"`
 	Tone     say.Tone     `json:"tone"`
 	Sentence say.Sentence `json:"sentence"`

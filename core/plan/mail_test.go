@@ -20,15 +20,15 @@ func TestPostSentences(t *testing.T) {
 		short  string
 		phrase string
 	}{
-		{"plain", 7 * in, 5 * in, in / 24, "Goes as letter", "Goes as a letter"},
-		{"square", 5 * in, 5 * in, in / 24, "Goes as letter with a surcharge", "Square: goes as a letter"},
-		{"nearly square", 5*in + in/2, 5 * in, in / 24, "Goes as letter with a surcharge", "Nearly square"},
-		{"slim", 9 * in, 3*in + in/4, in / 24, "Goes as letter with a surcharge", "Long and slim"},
-		{"square over the ceiling", 5*in + 13*in/16, 5*in + 13*in/16, in / 24, "Goes as letter with a surcharge", "of the right shape would be over the limit"},
-		{"thick", 7 * in, 5 * in, in / 3, "Goes as large envelope", "too thick by"},
+		{"plain", 7 * in, 5 * in, in / 24, "Goes as a letter", "Goes as a letter"},
+		{"square", 5 * in, 5 * in, in / 24, "Goes as a letter with a surcharge", "Square: goes as a letter"},
+		{"nearly square", 5*in + in/2, 5 * in, in / 24, "Goes as a letter with a surcharge", "Nearly square"},
+		{"slim", 9 * in, 3*in + in/4, in / 24, "Goes as a letter with a surcharge", "Long and slim"},
+		{"square over the ceiling", 5*in + 13*in/16, 5*in + 13*in/16, in / 24, "Goes as a letter with a surcharge", "of the right shape would be over the limit"},
+		{"thick", 7 * in, 5 * in, in / 3, "Goes as a large envelope", "too thick by"},
 		{"tiny", 2 * in, 2 * in, in / 24, "Does not go", "Too small for any mail"},
 		{"tiny and thick", 2 * in, 2 * in, in / 2, "Ask first", "Ask at the counter"},
-		{"huge", 20 * in, 16 * in, in / 24, "Goes as parcel", "too high by"},
+		{"huge", 20 * in, 16 * in, in / 24, "Goes as a parcel", "too high by"},
 	} {
 		t.Run(tt.name, func(t *testing.T) {
 			j, shop := sample()
@@ -44,8 +44,8 @@ func TestPostSentences(t *testing.T) {
 // The same square card elsewhere: plain in the United Kingdom, large in Germany.
 func TestPostElsewhere(t *testing.T) {
 	for _, tt := range []struct{ to, short, says string }{
-		{"uk-inland", "Goes as letter", "Goes as a letter."},
-		{"germany-home", "Goes as large letter", "Goes as a large letter: too high by "},
+		{"uk-inland", "Goes as a letter", "Goes as a letter."},
+		{"germany-home", "Goes as a large letter", "Goes as a large letter: too high by "},
 		{job.ByHand, "By hand", "Given by hand"},
 	} {
 		t.Run(tt.to, func(t *testing.T) {
@@ -71,7 +71,7 @@ func TestGuidanceIsNoRule(t *testing.T) {
 	}
 	j = demo.Jobs()[1]
 	j.Mail.Closure = "clasp"
-	if p := plan.Make(j, shop); p.Mail.Short != "Goes as letter with a surcharge" || !strings.Contains(p.Mail.Sentence.Text, "closed by clasp, string or button") {
+	if p := plan.Make(j, shop); p.Mail.Short != "Goes as a letter with a surcharge" || !strings.Contains(p.Mail.Sentence.Text, "closed by clasp, string or button") {
 		t.Errorf("with a clasp: %s %s", p.Mail.Short, p.Mail.Sentence.Text)
 	}
 }
@@ -94,7 +94,7 @@ func TestOneRectangleEverywhere(t *testing.T) {
 				t.Errorf("%s, %s: %s; %s; %s", id, stock, text, r.Title, p.Envelope.Comparison.Rectangle)
 			}
 			j.Envelope.Mailable = true
-			if made := plan.Make(j, shop); made.Mail.Short != "Goes as letter" || made.Envelope.Blank.Closed.Width.Nm < size.Width.Nm-in/16 {
+			if made := plan.Make(j, shop); made.Mail.Short != "Goes as a letter" || made.Envelope.Blank.Closed.Width.Nm < size.Width.Nm-in/16 {
 				t.Errorf("%s, %s: made it goes as %s, %s wide", id, stock, made.Mail.Short, made.Envelope.Blank.Closed.Width.Text)
 			}
 		}

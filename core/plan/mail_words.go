@@ -30,6 +30,8 @@ func (m mailStation) verdict(p *MailPlan, v mail.Verdict, e compare.Closed, piec
 			would = "A heavier paper would do, or an envelope round it"
 		}
 		p.Sentence = say.That("Too small for any mail: %s. %s.", m.broken(v.Floor, false), would)
+	case !taken && v.AskFirst && piece.Thickness <= v.Rulebook.FloorThickness:
+		p.Sentence = say.That("Under the least size for mail: %s. As a parcel it may go. Ask at the counter first.", m.broken(v.Floor, false))
 	case !taken && v.AskFirst:
 		p.Sentence = say.That("Small but thick: the published rules do not say what becomes of it. Ask at the counter first.")
 	case !taken:
@@ -65,6 +67,9 @@ func (m mailStation) verdict(p *MailPlan, v mail.Verdict, e compare.Closed, piec
 
 // article is the one before a name, with its space; one is the name with it.
 func article(name string) string {
+	if name == "" {
+		return ""
+	}
 	if strings.ContainsAny(name[:1], "aeioAEIO") {
 		return "an "
 	}
@@ -168,12 +173,17 @@ func sparing(with compare.Sparing) (text string) {
 	return text
 }
 
-// paysAnyway says what of a piece pays in a rectangle as well.
-func (m mailStation) paysAnyway(s string, r mail.ClassResult) say.Sentence {
-	other := slices.DeleteFunc(brokenChecks(r.Checks), func(c mail.Check) bool {
+// unshaped are the broken limits that another shape would not mend.
+func (m mailStation) unshaped(r mail.ClassResult) []mail.Check {
+	return slices.DeleteFunc(brokenChecks(r.Checks), func(c mail.Check) bool {
 		k, _ := c.Measure.Known()
 		return k.Shape
 	})
+}
+
+// paysAnyway says what of a piece pays in a rectangle as well.
+func (m mailStation) paysAnyway(s string, r mail.ClassResult) say.Sentence {
+	other := m.unshaped(r)
 	if len(other) == 0 {
 		return say.That("%s.", s)
 	}
@@ -193,7 +203,11 @@ func (m mailStation) surcharged(p *MailPlan, r mail.ClassResult, e compare.Close
 		shape := "Nearly square"
 		switch {
 		case m.turnedPays(piece, r.Class):
-			return say.That("Goes as %s with a surcharge: the address runs along its short edge. Write it along the long one.", one(r.Class.Name))
+			s := fmt.Sprintf("Goes as %s with a surcharge: the address runs along its short edge", one(r.Class.Name))
+			if other := m.unshaped(r); len(other) > 0 { // the long edge alone spares nothing
+				return say.That("%s, and besides %s. Both have to change.", s, m.broken(other, true))
+			}
+			return say.That("%s. Write it along the long one.", s)
 		case piece.Width == piece.Height:
 			shape = "Square"
 		case c.Max != nil && c.Measured > float64(*c.Max):

@@ -50,7 +50,7 @@ func TestFilledTakesTheCardAlone(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if p := whole.Mail; p.Short != "Goes as letter" {
+	if p := whole.Mail; p.Short != "Goes as a letter" {
 		t.Errorf("%s: %s", p.Short, p.Sentence.Text)
 	}
 	for _, c := range whole.Mail.Classes {
@@ -165,7 +165,7 @@ func TestCertainSurchargeBesideADoubt(t *testing.T) {
 	plain := j
 	plain.Card.Width, plain.Envelope.OwnWidth = 6*in, 7*in
 	without := plan.Make(plain, shop).Mail
-	if without.Short != "Goes as letter" || p.Postage.Each == without.Postage.Each || p.Postage.Each == "" {
+	if without.Short != "Goes as a letter" || p.Postage.Each == without.Postage.Each || p.Postage.Each == "" {
 		t.Errorf("%s costs %s, square and doubtful %s", without.Short, without.Postage.Each, p.Postage.Each)
 	}
 }
@@ -204,6 +204,17 @@ func TestAddressIsTurnedOnlyWhereItHelps(t *testing.T) {
 	}
 }
 
+// Where something else pays as well, the long edge alone is not said to spare it.
+func TestAddressAloneSparesNothing(t *testing.T) {
+	j := anyjob.Star(6*in+3*in/4, 4*in+3*in/4, blank.BoughtID)
+	j.Envelope.From, j.Envelope.OwnWidth, j.Envelope.OwnHeight = job.OwnEnvelope, 7*in, 5*in
+	j.Mail.AddressShort, j.Mail.Closure = true, "clasp"
+	text := plan.Make(j, demo.Shop()).Mail.Sentence.Text
+	if !strings.Contains(text, "Both have to change") || !strings.Contains(text, "clasp") || strings.Contains(text, "square") {
+		t.Error(text)
+	}
+}
+
 // What is promised of a rectangle is worked out with all that stays: one closed with a
 // clasp or string pays on, so the promise and its act change that too, a flat wax seal may
 // stay; and after the act it is so.
@@ -229,7 +240,7 @@ func TestRectangleKeepsItsPromise(t *testing.T) {
 			}
 			r := p.Mail.Remedies[at]
 			after := plan.Make(acted(t, j, shop, field.Edit{Act: field.Take, Path: "mail.remedies", Text: r.ID}), shop)
-			if r.Short != "Goes as letter" || after.Mail.Short != r.Short || strings.Contains(r.Title, "glued shut") != gummed || strings.Contains(r.Title, "long edge") != short {
+			if r.Short != "Goes as a letter" || after.Mail.Short != r.Short || strings.Contains(r.Title, "glued shut") != gummed || strings.Contains(r.Title, "long edge") != short {
 				t.Errorf("%s, short %v: %q promises %q, is %q", closure, short, r.Title, r.Short, after.Mail.Short)
 			}
 		}

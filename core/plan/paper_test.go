@@ -218,7 +218,7 @@ func TestHavePaper(t *testing.T) {
 	if r := find("4 1⁄4 × 5 1⁄2", "Top fold"); r.Twin != "5 1⁄2 × 4 1⁄4, side fold" && r.Size != "" {
 		t.Errorf("turned it is a side fold: %+v", r)
 	}
-	if r := find("5 1⁄2 × 4 1⁄4", "Top fold"); r.Each != 2 || r.Waste != "0 %" || r.Envelope != "A2" || r.Owned || r.Mail != "Goes as letter" {
+	if r := find("5 1⁄2 × 4 1⁄4", "Top fold"); r.Each != 2 || r.Waste != "0 %" || r.Envelope != "A2" || r.Owned || r.Mail != "Goes as a letter" {
 		t.Errorf("A2 top fold from letter: %+v", r)
 	}
 	shop.Envelopes = []job.OwnedEnvelope{{ID: "mine", Name: "Cream A2", Width: 23 * in / 4, Height: 35 * in / 8}}

@@ -73,7 +73,7 @@ func TestPlanOfTheSampleJob(t *testing.T) {
 	if w := b.Ways[0]; w.Settings[0].At.Text != "3 3⁄8" || w.Settings[1].At.Text != "9 1⁄16" {
 		t.Errorf("scores at %s and %s", w.Settings[0].At.Text, w.Settings[1].At.Text)
 	}
-	if p.Mail.Short != "Goes as letter with a surcharge" || !strings.HasPrefix(p.Mail.Sentence.Text, "Square: goes as a letter with a surcharge. In a ") {
+	if p.Mail.Short != "Goes as a letter with a surcharge" || !strings.HasPrefix(p.Mail.Sentence.Text, "Square: goes as a letter with a surcharge. In a ") {
 		t.Errorf("post: %s: %s", p.Mail.Short, p.Mail.Sentence.Text)
 	}
 	// 1.3 · 5.6875 + 2.3/16 = 7.5375.

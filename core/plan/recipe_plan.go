@@ -80,10 +80,13 @@ var readAs = map[recipe.As][]say.Clause{
 // noteFaults say what is wrong with a note that makes an envelope, and which number to
 // change: {a}, {b} and {c} are the lengths of the fault.
 var noteFaults = map[recipe.FaultID]faultTold{
-	recipe.OffCentre:   {say.Care, []say.Clause{say.Always("Its scores lie off the centre, unless the guide reads {a} at the sheet's corner. Look where the corner sits on yours.")}},
-	recipe.OffMiddle:   {say.Care, []say.Clause{say.Always("The front lies {a} off the middle of the sheet. Two seams are that much wider, two narrower.")}},
-	recipe.LowWalls:    {say.Care, []say.Clause{say.Always("Its walls are {a} deep, and your card is {b} thick: it stands out of them.")}},
-	recipe.NarrowSeam:  {say.Trouble, []say.Clause{say.Always("A seam of {a} is less than the {adhesive}, {b}. Set the scores beside it {c} further in.")}},
+	recipe.OffCentre: {say.Care, []say.Clause{say.Always("Its scores lie off the centre, unless the guide reads {a} at the sheet's corner. Look where the corner sits on yours.")}},
+	recipe.OffMiddle: {say.Care, []say.Clause{say.Always("The front lies {a} off the middle of the sheet. Two seams are that much wider, two narrower.")}},
+	recipe.LowWalls:  {say.Care, []say.Clause{say.Always("Its walls are {a} deep, and your card is {b} thick: it stands out of them.")}},
+	recipe.NarrowSeam: {say.Trouble, []say.Clause{
+		say.When("missing", "Two flaps miss each other by {missing}. Set the scores beside that seam {c} further in."),
+		say.Unless("missing", "A seam of {a} is less than the {adhesive}, {b}. Set the scores beside it {c} further in."),
+	}},
 	recipe.TightSides:  {say.Trouble, []say.Clause{say.Always("It is {a} too tight. Set the two side scores together {b} nearer to their corners.")}},
 	recipe.TightEnds:   {say.Trouble, []say.Clause{say.Always("It is {a} too tight. Set the two top and bottom scores together {b} nearer to their corners.")}},
 	recipe.LongFlap:    {say.Care, []say.Clause{say.Always("A flap is longer than the envelope and would stick out: blunt its tip.")}},
@@ -221,7 +224,7 @@ func (w recipeWords) sentence(r recipe.Reading) say.Sentence {
 	case w.of.Form().Pocket:
 		return say.That("It makes a pocket of [%s] with tabs of [%s]. Your card has [%s] of ease in it.", inside, show(r.Seam), show(r.Ease()))
 	case r.Seam < 0:
-		return say.That("It makes an envelope of [%s], but the back stays open: a seam is [%s].", inside, show(r.Seam))
+		return say.That("It makes an envelope of [%s], but the back stays open: two flaps miss each other by [%s].", inside, readUnit(w.maker, -r.Seam))
 	case r.Ease() < 0:
 		return say.That("It makes an envelope of [%s]; your card is [%s] too large for it.", inside, show(-r.Ease()))
 	}
@@ -235,6 +238,9 @@ func (w recipeWords) notes(best recipe.Reading) []say.Note {
 	for _, f := range w.of.Faults(best) {
 		told := noteFaults[f.ID]
 		slots := say.Slots{"a": show(f.A), "b": show(f.B), "c": show(f.C), "adhesive": say.Lower(a.Name)}
+		if f.A < 0 {
+			slots["missing"] = readUnit(w.maker, -f.A)
+		}
 		notes = append(notes, told.tone.Says(slots.Text(told.words...)))
 	}
 	return notes

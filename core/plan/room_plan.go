@@ -43,7 +43,7 @@ func (m cardStation) roomPlan() RoomPlan {
 		Outer: m.by(outer.Width, outer.Height), OuterSize: outer, Section: m.section(),
 	}
 	r.Left, r.Above = m.Past()
-	r.Text = fmt.Sprintf("Thick all over, it takes %s of the envelope both ways. Thick in places, %s in width and %s in height. Counted: %s.",
-		r.Block.Text, r.HeapWidth.Text, r.HeapHeight.Text, map[job.Room]string{job.AsBlock: "the block", job.AsHeap: "how it lies"}[r.Chosen])
+	r.Text = fmt.Sprintf("Thick all over, it takes %s of the envelope both ways. Thick in places, %s in width and %s in height. %s.",
+		r.Block.Text, r.HeapWidth.Text, r.HeapHeight.Text, map[job.Room]string{job.AsBlock: "The first counts", job.AsHeap: "The second counts"}[r.Chosen])
 	return r
 }

@@ -205,7 +205,7 @@ func TestRemediesOfWhatWasMeasured(t *testing.T) {
 	}
 	j = edit(t, j, shop, "mail.measured.thickness", "0.32")
 	p := plan.Make(j, shop)
-	if p.Mail.Short != "Goes as large envelope" || strings.Contains(notes(p.Mail.Notes), "the piece has changed") {
+	if p.Mail.Short != "Goes as a large envelope" || strings.Contains(notes(p.Mail.Notes), "the piece has changed") {
 		t.Fatalf("%s: %s", p.Mail.Short, notes(p.Mail.Notes))
 	}
 	found := false

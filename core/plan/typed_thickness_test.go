@@ -33,7 +33,7 @@ func TestRemediesKeepATypedThickness(t *testing.T) {
 			if off := (q.Card.Thickness.Nm - want).Abs(); off > measure.Micrometre {
 				t.Errorf("job %d, %s: %v thick, counted on it is %v", i, r.ID, q.Card.Thickness.Nm, want)
 			}
-			if r.ID[:5] == "stock" && q.Mail.Short == "Goes as letter" {
+			if r.ID[:5] == "stock" && q.Mail.Short == "Goes as a letter" {
 				t.Errorf("job %d, %s: a letter", i, r.ID)
 			}
 		}

@@ -145,7 +145,7 @@ func TestWorksheetOfTheSampleJob(t *testing.T) {
 	j := demo.Jobs()[0]
 	p := page.Of(plan.TableOf(j, shop))
 	first := p.Steps[0]
-	if first.Name != "Before you cut" || len(first.How) < 4 || !strings.Contains(strings.Join(first.How, " "), "Goes as letter with a surcharge") || !strings.Contains(strings.Join(first.How, " "), "Ease at worst") {
+	if first.Name != "Before you cut" || len(first.How) < 4 || !strings.Contains(strings.Join(first.How, " "), "Goes as a letter with a surcharge") || !strings.Contains(strings.Join(first.How, " "), "Ease at worst") {
 		t.Errorf("the first step: %+v", first)
 	}
 	var cuts []string

@@ -72,7 +72,7 @@ var told = map[worksheet.Act]words{
 			{Text: "Mark [{at}] from the {edge} edge at both ends. Score along a ruler.", If: "folder", Unless: "corner"},
 			{Text: "Mark [{at}] from the {corner} corner on both edges. Score from mark to mark.", If: "folder", Unless: "middle"},
 			{Text: "Mark [{at}] from the middle, towards the {corner} corner. Score across there.", If: "folder,middle"},
-			{Text: " Do {all pieces}.", If: "folder"},
+			{Text: " Do so on {all pieces}.", If: "folder"},
 		},
 		how: []say.Clause{
 			{Text: "The {edge} edge lies against the fence.", Unless: "folder"},
