@@ -115,7 +115,7 @@ func (s Spec) pocketSizes() (p pocketSizes) {
 	case ThumbGapPocket:
 		p.width, p.tab = s.Width+thick+2*eighth, measure.Inch/2
 		p.front, p.back = s.Height+thick+2*eighth, s.Height+thick-2*eighth
-		p.flap = measure.Round(0.4 * float64(s.Height)).Near(measure.Inch / 4)
+		p.flap = s.usualFlap()
 	case ClosePocket:
 		p.width, p.tab = s.Width+thick+eighth, measure.Inch
 		p.back, p.front = s.Height+thick, s.Height+thick+eighth
@@ -124,7 +124,7 @@ func (s Spec) pocketSizes() (p pocketSizes) {
 		w, h := s.interior(s.Gusset)
 		p.width, p.front, p.tab = w, h, s.Seam
 		p.back = h - s.ThumbGap
-		p.flap = measure.Round(0.4 * float64(s.Height)).Near(measure.Inch / 4)
+		p.flap = s.usualFlap()
 	}
 	gap := p.front - p.back
 	p.width, p.front = (max(p.width, s.LeastWidth) + s.wider()).Up(s.Style.Tick), (max(p.front, s.LeastHeight) + s.wider()).Up(s.Style.Tick)
@@ -152,6 +152,15 @@ func (s Spec) pocketSizes() (p pocketSizes) {
 		p.flap = min(p.flap+s.SheetLength-length, p.front).Down(s.step())
 	}
 	return p
+}
+
+// usualFlap is two fifths of the card, to the nearest quarter inch or half a centimetre.
+func (s Spec) usualFlap() measure.Length {
+	step := measure.Inch / 4
+	if s.Style.Unit == measure.Millimetres {
+		step = 5 * measure.Millimetre
+	}
+	return measure.Round(0.4 * float64(s.Height)).Near(step)
 }
 
 // double moves half the card's thickness from both sides of every crease into a

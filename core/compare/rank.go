@@ -106,8 +106,18 @@ func (m Maker) hold(left blank.Left) Hold {
 	return Holds
 }
 
-// holdsAtWorst reports whether the card goes in and the seams hold even when all is off.
-func (m Maker) holdsAtWorst(c Candidate) bool {
+// Surely is how many of them serve even when all is off.
+func (m Maker) Surely(list []Candidate) (n int) {
+	for _, c := range list {
+		if m.Sound(c) && m.HoldsAtWorst(c) {
+			n++
+		}
+	}
+	return n
+}
+
+// HoldsAtWorst reports whether the card goes in and the seams hold even when all is off.
+func (m Maker) HoldsAtWorst(c Candidate) bool {
 	if !c.OK {
 		return false
 	}
@@ -140,7 +150,7 @@ func (m Maker) Order(list []Candidate) []Candidate {
 	}
 	slices.SortStableFunc(sorted, func(a, b Candidate) int {
 		no := map[bool]int{true: 0, false: 1}
-		return cmp.Or(cmp.Compare(no[m.Sound(a)], no[m.Sound(b)]), cmp.Compare(no[a.OK], no[b.OK]), cmp.Compare(no[m.holdsAtWorst(a)], no[m.holdsAtWorst(b)]), cmp.Compare(key(a), key(b)))
+		return cmp.Or(cmp.Compare(no[m.Sound(a)], no[m.Sound(b)]), cmp.Compare(no[a.OK], no[b.OK]), cmp.Compare(no[m.HoldsAtWorst(a)], no[m.HoldsAtWorst(b)]), cmp.Compare(key(a), key(b)))
 	})
 	return sorted
 }

@@ -33,7 +33,7 @@ func (m Maker) BlankSpec() blank.Spec {
 		s.Pocket = blank.ExactPocket
 	}
 	if s.Sliver == 0 {
-		s.Sliver = job.UsualSliver
+		s.Sliver = job.UsualSliver(m.Style().Unit)
 	}
 	for _, sheet := range m.Shop().SheetsFor(stock) {
 		s.SheetLength = max(s.SheetLength, sheet.Width, sheet.Height)

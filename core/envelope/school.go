@@ -1,6 +1,10 @@
 package envelope
 
-import "yellowparcel/core/measure"
+import (
+	"slices"
+
+	"yellowparcel/core/measure"
+)
 
 // School is a habit of choosing the card for an envelope.
 type School string
@@ -19,6 +23,20 @@ const (
 // Schools lists the schools in the order they are offered.
 func Schools() []School {
 	return []School{QuarterStep, RaisedStep, TradeSizes, QuarterInch, Measured, MetricStep, OwnEase}
+}
+
+// Usual is the school that makers of a unit begin with.
+func Usual(unit measure.Unit) School {
+	if unit == measure.Millimetres {
+		return MetricStep
+	}
+	return QuarterStep
+}
+
+// SchoolsIn lists the schools with the usual one of a unit first.
+func SchoolsIn(unit measure.Unit) []School {
+	usual := Usual(unit)
+	return append([]School{usual}, slices.DeleteFunc(Schools(), func(s School) bool { return s == usual })...)
 }
 
 const (

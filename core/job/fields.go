@@ -32,8 +32,13 @@ const (
 	leastThing = measure.Millimetre / 2
 )
 
-// UsualSliver is what tabs, back and flap of a pocket taper by.
-const UsualSliver = measure.Inch / 32
+// UsualSliver is what tabs, back and flap of a pocket taper by: 1/32 in, or 1 mm.
+func UsualSliver(unit measure.Unit) measure.Length {
+	if unit == measure.Millimetres {
+		return measure.Millimetre
+	}
+	return measure.Inch / 32
+}
 
 // Fields is the one table of what of a job is typed and chosen. The fields point
 // into the job, which must be a copy of its own where they are to be changed.
@@ -167,7 +172,7 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 		length("envelope.depth", "Wall depth", "at least; the card asks for its thickness and "+shop.Style().ShowUnit(blank.WallOver), &e.Depth, 8*measure.Inch),
 		length("envelope.corner", "Round corners", "radius, of flaps and back; 0 for none", &e.Corner, 3*measure.Inch),
 		length("envelope.notch", "Finger notch", "radius, in the back; 0 for none", &e.Notch, 2*measure.Inch),
-		{Path: "envelope.sliver", Label: "Taper", Note: "of tabs, back and flap at the free edge, so that nothing peeks out", Value: &field.Length{At: &e.Sliver, Least: measure.Inch / 128, Most: measure.Inch / 8, Fine: true, Or: UsualSliver}},
+		{Path: "envelope.sliver", Label: "Taper", Note: "of tabs, back and flap at the free edge, so that nothing peeks out", Value: &field.Length{At: &e.Sliver, Least: measure.Inch / 128, Most: measure.Inch / 8, Fine: true, Or: UsualSliver(shop.Unit)}},
 	}
 	if e.From == OwnEnvelope {
 		list = append(list, ownEnvelopeFields("envelope.own", &e.OwnWidth, &e.OwnHeight, nil)...)

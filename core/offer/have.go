@@ -106,12 +106,12 @@ func (m Offers) SheetCards(sheet paper.Sheet) (list, largest []SheetCard) {
 	return list, largest
 }
 
-// cardsOf are the cards that an envelope is sold for, else the quarter step's,
+// cardsOf are the cards that an envelope is sold for, else those of the unit's usual school,
 // both ways round.
 func (m Offers) cardsOf(f envelope.Format) (list []card.Size) {
 	cards := f.Cards
 	if len(cards) == 0 {
-		if c, ok := envelope.CardFor(envelope.QuarterStep, f, 0, 0, m.Style().Tick); ok {
+		if c, ok := envelope.CardFor(envelope.Usual(m.Style().Unit), f, 0, 0, m.Style().Tick); ok {
 			cards = []envelope.Size{c}
 		}
 	}

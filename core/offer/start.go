@@ -73,7 +73,7 @@ func (m Offers) SchoolCards() (list []SchoolCard) {
 	if !ok {
 		return nil
 	}
-	for _, s := range envelope.Schools() {
+	for _, s := range envelope.SchoolsIn(m.Style().Unit) {
 		c := SchoolCard{School: s}
 		if c.Size, c.OK = m.CardFor(s); c.OK {
 			if c.Off = m.Job().Holds(card.Size(c.Size)) != nil; !c.Off {

@@ -125,27 +125,27 @@ func (m envelopeStation) tipWords(c compare.Candidate) string {
 }
 
 // foldDoubts say how a folded net is not what the sums say: {got} and {want} are
-// millimetres.
+// in the shop's unit.
 var foldDoubts = map[blank.DoubtID]say.Clause{
 	blank.NetBroken:   say.Always("it cannot be folded"),
-	blank.WidthOff:    say.Always("the closed width is {got} mm, promised {want}"),
-	blank.HeightOff:   say.Always("the closed height is {got} mm, promised {want}"),
-	blank.DepthOff:    say.Always("the depth is {got} mm, promised {want}"),
-	blank.HoleUntold:  say.Always("{got} mm² of the back lie open, and nothing is said of it, or the other way round"),
+	blank.WidthOff:    say.Always("the closed width is {got}, promised {want}"),
+	blank.HeightOff:   say.Always("the closed height is {got}, promised {want}"),
+	blank.DepthOff:    say.Always("the depth is {got}, promised {want}"),
+	blank.HoleUntold:  say.Always("{got area} of the back lie open, and nothing is said of it, or the other way round"),
 	blank.SeamMissing: say.Always("the {panel} does not lie on the {onto}"),
-	blank.SeamOff:     say.Always("the seam of the {panel} on the {onto} is {got} mm wide, promised {want}"),
-	blank.FlapOff:     say.Always("the closing flap is {got} mm high, promised {want}"),
-	blank.SticksOut:   say.Always("{got} mm² of a panel stick out"),
+	blank.SeamOff:     say.Always("the seam of the {panel} on the {onto} is {got} wide, promised {want}"),
+	blank.FlapOff:     say.Always("the closing flap is {got} high, promised {want}"),
+	blank.SticksOut:   say.Always("{got area} of a panel stick out"),
 }
 
 // notAccepted says that a blank was not accepted, and why.
-func notAccepted(c compare.Candidate) []say.Note {
+func notAccepted(m envelopeStation, c compare.Candidate) []say.Note {
 	var d *blank.Doubt
 	if !errors.As(c.Refused, &d) {
 		return nil
 	}
-	mm := func(v float64) string { return fmt.Sprintf("%.3f", v) }
-	why := say.Slots{"got": mm(d.Got), "want": mm(d.Want), "panel": d.Panel, "onto": d.Onto}.Text(foldDoubts[d.ID])
+	length := func(mm float64) string { return m.decimal(measure.OfMillimetres(mm)) + " " + string(m.Style().Unit) }
+	why := say.Slots{"got": length(d.Got), "want": length(d.Want), "got area": squares(m.Style().Unit, d.Got), "panel": d.Panel, "onto": d.Onto}.Text(foldDoubts[d.ID])
 	return []say.Note{say.Trouble.Says(fmt.Sprintf("Do not cut this one: folded, it does not come out right (%s). Choose other sizes.", why))}
 }
 

@@ -194,7 +194,7 @@ func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []R
 
 // termWords are what the terms of a sum are called: {a} is the term.
 var termWords = map[blank.TermID]say.Clause{
-	blank.CardDiagonal: say.Always("the card's diagonal {a}"), blank.AnInch: say.Always("{a}"), blank.ThickAndHalf: say.Always("1 1⁄2 times its thickness {a}"),
+	blank.CardDiagonal: say.Always("the card's diagonal {a}"), blank.AnInch: say.Always("{a}"), blank.ThickAndHalf: say.Always("{a}, which is 1 1⁄2 times its thickness"),
 }
 
 // sumWords say a sum by its terms.

@@ -47,7 +47,7 @@ func CameOff(x BenchPiece, shop job.Shop, made []drawing.Made, travel, seconds f
 	held := x.Flat.Hold(made, Scoring(shop))
 	switch pieces := paperOf(p.Flat); {
 	case held.Left > 0:
-		p.Says = say.Trouble.Says(fmt.Sprintf("%s of the drawing is not made. Check the units of your files.", say.Capital(say.Plural(held.Left, "line"))))
+		p.Says = say.Trouble.Says(fmt.Sprintf("%s of the drawing %s not made. Check the units of your files.", say.Capital(say.Plural(held.Left, "line")), map[bool]string{true: "is", false: "are"}[held.Left == 1]))
 	case held.More > 0 || held.Off > asDrawn:
 		p.Says = say.Trouble.Says(fmt.Sprintf("What comes off is %.2f mm from the drawing. Check the units of your files.", held.Off))
 	default:

@@ -263,7 +263,7 @@ const thinStrip = measure.Inch / 8
 // baseGrooves says how scores of a base that fall between the board's grooves are
 // made: a strip between fence and sheet moves the sheet until one falls in.
 func (m cardStation) baseGrooves(b card.Base) []say.Note {
-	groove, list := m.Shop().Tools.Groove, []string(nil)
+	groove, list, near := m.Shop().Tools.Groove, []string(nil), []say.Note(nil)
 	if groove == 0 {
 		return nil
 	}
@@ -272,19 +272,23 @@ func (m cardStation) baseGrooves(b card.Base) []say.Note {
 		if strip == 0 {
 			continue
 		}
+		if at := s.At.Near(groove); (at - s.At).Abs() <= m.Style().Tick/2 { // no more than any setting is off
+			near = append(near, say.Fine.Says(fmt.Sprintf("For %s take the groove at %s: it is %s %s off, less than a step.", m.Style().Show(s.At), m.fine().Show(at), m.decimal((at-s.At).Abs()), m.Style().Unit)))
+			continue
+		}
 		if strip < thinStrip {
 			strip += groove
 		}
 		list = append(list, fmt.Sprintf("For %s lay a strip of %s at the fence and score at %s.", m.Style().Show(s.At), m.fine().Show(strip), m.fine().Show(s.At+strip)))
 	}
 	if list == nil {
-		return nil
+		return near
 	}
 	notes := []say.Note{say.Care.Says(fmt.Sprintf("Your board's grooves, every %s, miss %s. %s", m.fine().Show(groove), say.Plural(len(list), "score"), list[0]))}
 	for _, more := range list[1:] {
 		notes = append(notes, say.Care.Says(more))
 	}
-	return notes
+	return append(notes, near...)
 }
 
 // foldNotes says what the trade knows of a fold.

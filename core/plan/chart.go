@@ -2,6 +2,7 @@ package plan
 
 import (
 	"context"
+	"fmt"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
@@ -38,17 +39,17 @@ const mostCharted = 24
 // where it has none.
 func Chart(ctx context.Context, shop job.Shop) (ChartPlan, error) {
 	style := shop.Style()
-	school, step := envelope.QuarterStep, measure.Inch/8
+	school, step := envelope.Usual(style.Unit), measure.Inch/8
 	if style.Unit == measure.Millimetres {
-		school, step = envelope.MetricStep, 3*measure.Millimetre
+		step = 3 * measure.Millimetre
 	}
 	m := inShop(shop)
-	p := ChartPlan{Less: []string{}, Rows: []ChartRow{}, Text: "Each card is " + map[bool]string{true: "1⁄4 in", false: "6 mm"}[style.Unit == measure.Inches] + " smaller than its envelope, outside. A layer is so much smaller than the card, both ways."}
+	p := ChartPlan{Less: []string{}, Rows: []ChartRow{}}
 	const steps = 8
 	for i := 1; i <= steps; i++ {
 		p.Less = append(p.Less, style.Show(measure.Length(i)*step))
 	}
-	own := 0
+	own, uneven := 0, false
 	for _, f := range shop.Formats() {
 		if f.Owned {
 			own++
@@ -61,6 +62,9 @@ func Chart(ctx context.Context, shop job.Shop) (ChartPlan, error) {
 		size, ok := envelope.CardFor(school, f, 0, 0, style.Tick)
 		if !ok {
 			continue
+		}
+		for _, gap := range []measure.Length{f.Width - size.Width, f.Height - size.Height} { // envelopes of the other unit
+			uneven = uneven || gap.Near(style.Tick) != 2*step
 		}
 		row := ChartRow{Name: f.Name, Envelope: m.by(f.Width, f.Height), Card: m.by(size.Width, size.Height), Layers: []string{}}
 		for fold, at := range map[card.Fold]*string{card.SideFold: &row.Flat, card.TopFold: &row.Top} {
@@ -87,6 +91,11 @@ func Chart(ctx context.Context, shop job.Shop) (ChartPlan, error) {
 		}
 		p.Rows = append(p.Rows, row)
 	}
+	least := ""
+	if uneven {
+		least = "at least "
+	}
+	p.Text = fmt.Sprintf("Each card is %s%s smaller than its envelope, outside. A layer is so much smaller than the card, both ways.", least, style.ShowUnit(2*step))
 	return p, nil
 }
 

@@ -93,10 +93,13 @@ func (m envelopeStation) reason(sorted []compare.Candidate) string {
 	if !m.Sound(best) {
 		return "None of them serves this card as it is. See what each lacks."
 	}
-	sound := m.Serving(sorted)
-	name, of := m.candidateName(best), func(most string) string { return fmt.Sprintf("the %s of %d that fit", most, sound) }
+	sound, fit, fits := m.Serving(sorted), "that fit", "that fits"
+	if held := m.Surely(sorted); m.HoldsAtWorst(best) && held < sound { // a smaller one that may fail comes after it
+		sound, fit, fits = held, "that hold even if all is off", "that holds even if all is off"
+	}
+	name, of := m.candidateName(best), func(most string) string { return fmt.Sprintf("the %s of %d %s", most, sound, fit) }
 	if sound == 1 {
-		of = func(string) string { return "the only one that fits" }
+		of = func(string) string { return "the only one " + fits }
 	}
 	seam := fmt.Sprintf("Its seam is %s.", m.Style().Show(best.Made.Seam))
 	if best.Kind.Whole {
@@ -113,7 +116,23 @@ func (m envelopeStation) reason(sorted []compare.Candidate) string {
 	if best.PaperUsed() == 0 {
 		return fmt.Sprintf("%s: %s, %s. %s", name, verdicts[best.Fit.Verdict].good, m.stockedWords(best), seam)
 	}
-	return fmt.Sprintf("%s: %.0f square inches of paper, %s. %s", name, best.PaperUsed(), of("least"), seam)
+	return fmt.Sprintf("%s: %s of paper, %s. %s", name, squares(m.Style().Unit, best.PaperUsed()*measure.Inch.Millimetres()*measure.Inch.Millimetres()), of("least"), seam)
+}
+
+// squares writes an area, in mm², in the squares of a unit, as finely as it is small.
+func squares(unit measure.Unit, area float64) string {
+	cm, inch := area/100, area/(measure.Inch.Millimetres()*measure.Inch.Millimetres())
+	switch {
+	case unit == measure.Millimetres && cm >= 10:
+		return fmt.Sprintf("%.0f cm²", cm)
+	case unit == measure.Millimetres:
+		return fmt.Sprintf("%.0f mm²", area)
+	case inch >= 10:
+		return fmt.Sprintf("%.0f square inches", inch)
+	case inch >= 0.01:
+		return fmt.Sprintf("%.2f square inches", inch)
+	}
+	return fmt.Sprintf("%.4f square inches", inch)
 }
 
 func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {

@@ -24,7 +24,7 @@ var faults = map[blank.FaultID]faultTold{
 	blank.TabsMeet:     {say.Trouble, []say.Clause{say.Always("The tabs meet: together {a} of a width of {b}. Make the seam narrower.")}},
 	blank.FlapShort:    {say.Care, []say.Clause{say.Always("The closing flap covers {a} of the back; the adhesive wants {b}. Make it deeper.")}},
 	blank.FlapTooLong:  {say.Trouble, []say.Clause{say.Always("The flap of {a} is longer than the front, {b}: make it shorter.")}},
-	blank.OpenBack:     {say.Trouble, []say.Clause{say.Always("The back stays open{where}: {area} mm² that no flap covers. {would}")}},
+	blank.OpenBack:     {say.Trouble, []say.Clause{say.Always("The back stays open{where}: no flap covers {area}. {would}")}},
 	blank.NoTuck:       {say.Care, []say.Clause{say.Always("There is no tuck: it folds cleanly from {b} on, and here it has less. Tape the lid to the front wall.")}},
 	blank.NoHem:        {say.Care, []say.Clause{say.Always("Walls of {a} are too low for a hem, which folds cleanly from {b} on: they stay single.")}},
 	blank.Blunted:      {say.Care, []say.Clause{say.Always("The {panel} overshoots: blunt its tip from {a} to {b}, {tip}.")}},

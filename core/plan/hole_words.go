@@ -49,7 +49,7 @@ func (m envelopeStation) holeWords(made blank.Made) (where, area, would string) 
 	if m.Job().Envelope.Corner > 0 {
 		would = "Round its corners less, or give it a wider seam or longer flaps."
 	}
-	return where, fmt.Sprintf("%.0f", made.Folded.Hole), would
+	return where, squares(m.Style().Unit, made.Folded.Hole), would
 }
 
 // placeWords says where on a face a polygon lies, as one looks at the drawing

@@ -2,6 +2,7 @@ package plan
 
 import (
 	"fmt"
+	"strings"
 
 	"yellowparcel/core/compare"
 	"yellowparcel/core/field"
@@ -312,10 +313,26 @@ func (m mailStation) tightest(r mail.ClassResult) string {
 			continue
 		}
 		if share := c.Margin / float64(*c.Max); share >= 0 && share < best {
-			best, words = share, fmt.Sprintf("%s left of %s", m.checkText(c, c.Margin), c.Measure.Words().Name)
+			best, words = share, fmt.Sprintf("%s to spare in %s", m.spare(c), together(c.Measure.Words().Name))
 		}
 	}
 	return words
+}
+
+// spare is the margin of a check, down to a tick of the shop where it is more than that.
+func (m mailStation) spare(c mail.Check) string {
+	if kind, _ := c.Measure.Kind(); kind == mail.Lengths && c.Margin >= float64(m.Style().Tick) {
+		return m.Style().ShowUnit(measure.Round(c.Margin).Down(m.Style().Tick))
+	}
+	return m.checkText(c, c.Margin)
+}
+
+// together names a measure that is a sum: "length, height and thickness together".
+func together(name string) string {
+	if terms := strings.Split(name, " + "); len(terms) > 1 {
+		return say.And(terms) + " together"
+	}
+	return name
 }
 
 // Verdicts is what every rulebook says of a job's piece, with the remedies for

@@ -206,7 +206,7 @@ func (w recipeWords) reading(r recipe.Reading) RecipeReading {
 		return p
 	}
 	if r.Hole >= 1 {
-		p.Hole = fmt.Sprintf("%.0f mm²", r.Hole)
+		p.Hole = squares(w.Style().Unit, r.Hole)
 	}
 	p.Drawing = fmt.Sprintf("The note's sheet %s, creases %s apart; seams of %s.", name, p.Inside, strings.Join(p.Seams, ", "))
 	return p

@@ -301,7 +301,7 @@ func TestDiagonalPlusShowsItsThickness(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	thick := in / 8
 	j.Card.Width, j.Card.Height, j.Card.Thickness, j.Envelope.School = 5*in+3*in/4, 3*in+3*in/4, &thick, blank.DiagonalPlus
-	if r := reading(t, plan.Make(j, shop).Envelope.Blank, "sum"); r.Value != "8.052" || r.Note != "the card's diagonal 6.865 + 1 + 1 1⁄2 times its thickness 3⁄16, cut up to a tick" {
+	if r := reading(t, plan.Make(j, shop).Envelope.Blank, "sum"); r.Value != "8.052" || r.Note != "the card's diagonal 6.865 + 1 + 3⁄16, which is 1 1⁄2 times its thickness, cut up to a tick" {
 		t.Errorf("%+v", r)
 	}
 }
