@@ -31,24 +31,25 @@ type Usual struct {
 // mostUsualLayers is how many layers a new card may begin with.
 const mostUsualLayers = 6
 
-// What most makers take.
-const (
-	firstWidth, firstHeight = 7 * measure.Inch, 5 * measure.Inch
-	firstEase               = measure.Inch / 4
-	firstSeam               = 3 * measure.Inch / 4
-	firstGap                = measure.Inch / 2
-	firstDestination        = "us-domestic"
-)
+// first is what most makers take who measure in a unit.
+type first struct{ width, height, ease, seam, gap measure.Length }
+
+var firsts = map[measure.Unit]first{
+	measure.Inches:      {7 * measure.Inch, 5 * measure.Inch, measure.Inch / 4, 3 * measure.Inch / 4, measure.Inch / 2},
+	measure.Millimetres: {148 * measure.Millimetre, 105 * measure.Millimetre, 6 * measure.Millimetre, 20 * measure.Millimetre, 12 * measure.Millimetre},
+}
+
+const firstDestination = "us-domestic"
 
 // NewJob is what a new job begins as in a shop.
 func NewJob(shop Shop) Job {
-	u := shop.Usual
+	u, most := shop.Usual, firsts[shop.Unit]
 	j := Job{
 		Name: "New card", Count: 1,
-		Card:  Card{Width: firstWidth, Height: firstHeight, Fold: card.TopFold},
+		Card:  Card{Width: most.width, Height: most.height, Fold: card.TopFold},
 		Parts: []Part{{ID: "base", Name: "Card base", Kind: BasePart, Stock: onShelf(u.Paper, "cover-100", shop)}},
 		Envelope: EnvelopeWish{
-			School: blank.ExactSeam, Ease: firstEase, Seam: firstSeam, ThumbGap: firstGap,
+			School: blank.ExactSeam, Ease: most.ease, Seam: most.seam, ThumbGap: most.gap,
 			Stock: onShelf(u.Envelope, "copy-80", shop), Adhesive: "tape-1-2", Construction: u.Construction,
 		},
 		Mail: MailWish{Destination: firstDestination},
@@ -105,7 +106,7 @@ func (u *Usual) fields(shop Shop) []field.Field {
 		return pick(path, label, &field.One[string]{At: at, List: stockList(shop), Or: or, Gone: true})
 	}
 	return []field.Field{
-		size("width", "Width", &u.Width, firstWidth), size("height", "Height", &u.Height, firstHeight),
+		size("width", "Width", &u.Width, firsts[shop.Unit].width), size("height", "Height", &u.Height, firsts[shop.Unit].height),
 		pick("fold", "Fold", &field.One[card.Fold]{At: &u.Fold, List: field.ListOf("folds", card.Folds()), Or: card.TopFold}),
 		pick("layers", "Layers", &field.Count{At: &u.Layers, Most: mostUsualLayers, Things: "layers"}),
 		{Path: "usual.border", Label: "Border", Value: &field.Length{At: &u.Border, Most: 2 * measure.Inch, Or: classicBorder(shop)}},

@@ -42,3 +42,15 @@ func TestPocketInMillimetres(t *testing.T) {
 		}
 	}
 }
+
+// What a job begins as can be set with the shop's ruler.
+func TestANewJobIsSetInItsUnit(t *testing.T) {
+	for _, shop := range []job.Shop{demo.Shop(), metric()} {
+		j, tick := job.NewJob(shop), shop.Style().Tick
+		for _, l := range []measure.Length{j.Card.Width, j.Card.Height, j.Envelope.Ease, j.Envelope.Seam, j.Envelope.ThumbGap} {
+			if l == 0 || l%tick != 0 {
+				t.Errorf("%s is no step of %s", l, shop.Unit)
+			}
+		}
+	}
+}
