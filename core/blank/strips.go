@@ -2,6 +2,9 @@ package blank
 
 import "yellowparcel/core/measure"
 
+// StripPanel names what is glued by a holding strip.
+const StripPanel = "strip"
+
 // HoldingStrips lays two strips of glue between front and back that keep a card
 // of the spec in the middle of an envelope wider than it: their inner edges lie
 // half of card, thickness and ease from the centre, and they end one adhesive
@@ -18,7 +21,7 @@ func (m *Made) HoldingStrips(s Spec) bool {
 		top = y0 + wide
 	}
 	for _, x := range []float64{middle - half - wide, middle + half} {
-		m.Net.Glue = append(m.Net.Glue, Glue{Panel: "strip", Onto: m.Net.Panels[0].ID, Zone: rectangle(x, top, x+wide, y1), Joins: true})
+		m.Net.Glue = append(m.Net.Glue, Glue{Panel: StripPanel, Onto: m.Net.Panels[0].ID, Zone: rectangle(x, top, x+wide, y1), Joins: true})
 	}
 	m.line(s)
 	return true

@@ -56,8 +56,19 @@ type FitPlan struct {
 	Inner     card.Size `json:"inner"`
 	SideEase  Shown     `json:"sideEase"`
 	AboveEase Shown     `json:"aboveEase"`
+	// Strips hold the card in an envelope that is wider than it: where they lie in it, in millimetres from its
+	// top left corner.
+	Strips []Strip `json:"strips"`
 	// Drawing describes the card in the envelope in words.
 	Drawing string `json:"drawing"`
+}
+
+// Strip is a rectangle of an envelope in which front and back are glued together, in millimetres.
+type Strip struct {
+	X      float64 `json:"x"`
+	Y      float64 `json:"y"`
+	Width  float64 `json:"width"`
+	Height float64 `json:"height"`
 }
 
 func (m envelopeStation) envelope(chosen compare.Candidate, all func() []compare.Candidate) EnvelopePlan {
@@ -96,6 +107,36 @@ func (m envelopeStation) envelope(chosen compare.Candidate, all func() []compare
 	return p
 }
 
+// stripsIn are the holding strips of a candidate as its card lies in it.
+func stripsIn(c compare.Candidate) []Strip {
+	list := []Strip{}
+	if !c.Strip {
+		return list
+	}
+	left, top, _, _ := c.Made.Net.Panels[0].Outline.Box()
+	for _, g := range c.Made.Net.Glue {
+		if g.Panel != blank.StripPanel {
+			continue
+		}
+		x0, y0, x1, y1 := g.Zone.Box()
+		s := Strip{x0 - left, y0 - top, x1 - x0, y1 - y0}
+		if c.Turned {
+			s = Strip{s.Y, s.X, s.Height, s.Width}
+		}
+		list = append(list, s)
+	}
+	return list
+}
+
+// betweenStrips is the ease that holding strips leave a card, whose thickness takes so much.
+func betweenStrips(m maker, c compare.Candidate, thick measure.Length) measure.Length {
+	along := m.Outer().Width
+	if c.Turned {
+		along = m.Outer().Height
+	}
+	return c.Made.Throat() - along - thick
+}
+
 func (m envelopeStation) fitPlan(f envelope.Fit) FitPlan {
 	caliper := m.SoldCaliper()
 	w, h := f.Format.Width, f.Format.Height
@@ -105,7 +146,7 @@ func (m envelopeStation) fitPlan(f envelope.Fit) FitPlan {
 	p := FitPlan{
 		ID: f.Format.ID, Name: f.Format.Name, Size: m.by(f.Format.Width, f.Format.Height), Verdict: f.Verdict, Said: verdicts[f.Verdict].good, Turned: f.Turned,
 		EaseWidth: m.shown(f.EaseWidth), EaseHeight: m.shown(f.EaseHeight), Why: m.why(f), Owned: f.Format.Owned,
-		Outer: card.Size{Width: w, Height: h}, Inner: card.Size{Width: w - 2*caliper, Height: h - 2*caliper}, Takes: card.Size(m.GoesIn(m.Room()).Room()),
+		Outer: card.Size{Width: w, Height: h}, Inner: card.Size{Width: w - 2*caliper, Height: h - 2*caliper}, Strips: []Strip{}, Takes: card.Size(m.GoesIn(m.Room()).Room()),
 	}
 	if e, ok := m.Shop().Owned(p.ID); ok {
 		p.Have = e.Have
@@ -117,8 +158,12 @@ func (m envelopeStation) fitPlan(f envelope.Fit) FitPlan {
 func (m envelopeStation) placed(p FitPlan) FitPlan {
 	p.SideEase, p.AboveEase = m.shown(p.EaseWidth.Nm/2), m.shown(p.EaseHeight.Nm/2)
 	outer := m.Outer()
-	p.Drawing = fmt.Sprintf("The card, %s, in %s, %s %s outside. There is %s at each side, %s above and below. %s.",
-		m.by(outer.Width, outer.Height), p.Name, m.by(p.Outer.Width, p.Outer.Height), m.Style().Unit, p.SideEase.Text, p.AboveEase.Text, verdicts[p.Verdict].name)
+	beside := "at each side"
+	if len(p.Strips) > 0 {
+		beside = "to each holding strip"
+	}
+	p.Drawing = fmt.Sprintf("The card, %s, in %s, %s %s outside. There is %s %s, %s above and below. %s.",
+		m.by(outer.Width, outer.Height), p.Name, m.by(p.Outer.Width, p.Outer.Height), m.Style().Unit, p.SideEase.Text, beside, p.AboveEase.Text, verdicts[p.Verdict].name)
 	return p
 }
 
@@ -162,17 +207,30 @@ func (m envelopeStation) ownFit(c compare.Candidate) FitPlan {
 	if c.Kind.Whole {
 		p := m.fitPlan(c.Fit)
 		p.Chosen = true
-		return p
+		if p.Strips = stripsIn(c); len(p.Strips) == 0 {
+			return p
+		}
+		w, h := betweenStrips(m.maker, c, p.Takes.Width), c.Made.EaseHeight
+		if c.Turned {
+			w, h = h, betweenStrips(m.maker, c, p.Takes.Height)
+		}
+		p.Verdict, p.EaseWidth, p.EaseHeight = envelope.Sits(w, h), m.shown(w), m.shown(h)
+		p.Why, p.Said = verdicts[p.Verdict].why, verdicts[p.Verdict].good
+		return m.placed(p)
 	}
 	e := m.Closed(c)
 	w, h, thick := c.Made.EaseWidth, c.Made.EaseHeight, max(0, m.Thick().Used-c.Made.Depth)
+	inner := card.Size{Width: w, Height: h}
+	if c.Strip {
+		w = betweenStrips(m.maker, c, thick)
+	}
 	if c.Turned {
-		w, h = h, w
+		w, h, inner = h, w, card.Size{Width: h, Height: w}
 	}
 	outer := m.Outer()
 	p := FitPlan{
 		ID: "made", Name: m.candidateName(c), Size: m.by(e.Width, e.Height), Verdict: envelope.Sits(w, h), EaseWidth: m.shown(w), EaseHeight: m.shown(h), Chosen: true,
-		Outer: card.Size{Width: e.Width, Height: e.Height}, Inner: card.Size{Width: w + outer.Width + thick, Height: h + outer.Height + thick}, Takes: card.Size{Width: thick, Height: thick},
+		Outer: card.Size{Width: e.Width, Height: e.Height}, Inner: card.Size{Width: inner.Width + outer.Width + thick, Height: inner.Height + outer.Height + thick}, Strips: stripsIn(c), Takes: card.Size{Width: thick, Height: thick},
 	}
 	p.Why, p.Said = verdicts[p.Verdict].why, verdicts[p.Verdict].good
 	return m.placed(p)

@@ -194,7 +194,7 @@ func (p teller) folding(s worksheet.Step) (list []string) {
 			list = append(list, f.Text)
 		}
 	}
-	if slices.ContainsFunc(s.Seams, func(q worksheet.Seam) bool { return q.Panel == holdingStrip }) {
+	if slices.ContainsFunc(s.Seams, func(q worksheet.Seam) bool { return q.Panel == blank.StripPanel }) {
 		list = append(list, "Glue the two holding strips, and press front and back together on them.")
 	}
 	if text := plan.Gluing(p.Made, func(g blank.Glue) bool { return slices.Contains(s.Seams, worksheet.Seam{Panel: g.Panel, Onto: g.Onto}) }); text != "" && len(s.Seams) > 0 {
@@ -205,9 +205,6 @@ func (p teller) folding(s worksheet.Step) (list []string) {
 	}
 	return list
 }
-
-// holdingStrip is the panel of a seam that keeps a card in its place.
-const holdingStrip = "strip"
 
 func isOrAre(n int) string {
 	if n == 1 {

@@ -1301,6 +1301,7 @@ export interface components {
             said: string;
             sideEase: components["schemas"]["Shown"];
             size: string;
+            strips: components["schemas"]["Strip"][];
             takes: components["schemas"]["Size"];
             turned: boolean;
             verdict: string;
@@ -2537,6 +2538,16 @@ export interface components {
             text: string;
             unread?: boolean;
             why?: string;
+        };
+        Strip: {
+            /** Format: double */
+            height: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
         };
         SurchargeFile: {
             limits: components["schemas"]["LimitFile"][];

@@ -45,6 +45,14 @@ const takes = computed(() => {
   const h = mm(props.fit.takes.height)
   return { x: card.value.x - w / 2, y: card.value.y - h / 2, w: card.value.w + w, h: card.value.h + h }
 })
+/** Strips stand beside the card; above and below it where it lies a quarter round. */
+const beside = computed(() => {
+  const [strip] = props.fit.strips
+  return {
+    side: strip && strip.height > strip.width ? 'to each strip' : 'each side',
+    above: strip && strip.height <= strip.width ? 'to each strip' : 'above, below',
+  }
+})
 const tooBig = computed(() => props.fit.verdict === 'does not fit')
 
 // The section is drawn higher than it is, or nothing could be told apart.
@@ -78,6 +86,16 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
         :y="inner.y * s"
         :width="mm(fit.inner.width) * s"
         :height="mm(fit.inner.height) * s"
+      />
+      <rect
+        v-for="(strip, i) in fit.strips"
+        :key="`strip ${i}`"
+        class="drawn strip"
+        :x="strip.x * s"
+        :y="strip.y * s"
+        :width="strip.width * s"
+        :height="strip.height * s"
+        data-part="nest-strip"
       />
       <rect
         class="drawn takes"
@@ -123,9 +141,13 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
       <text class="drawing-text ease" :x="out.w * s + 12" :y="(out.h / 2) * s">
         {{ fit.sideEase.text }}
       </text>
-      <text class="drawing-label" :x="out.w * s + 12" :y="(out.h / 2) * s + 18">each side</text>
+      <text class="drawing-label" :x="out.w * s + 12" :y="(out.h / 2) * s + 18">
+        {{ beside.side }}
+      </text>
       <text class="drawing-text ease" :x="out.w * s + 12" :y="20">{{ fit.aboveEase.text }}</text>
-      <text class="drawing-label" :x="out.w * s + 12" :y="38">above, below</text>
+      <text class="drawing-label" :x="out.w * s + 12" :y="38">
+        {{ beside.above }}
+      </text>
       <DragEdge
         :x1="(card.x + card.w) * s"
         :y1="card.y * s"
@@ -184,6 +206,10 @@ const rise = computed(() => Math.min(24, sectionHeight / thickest.value))
 <style scoped>
 .envelope {
   fill: var(--outside, var(--kraft));
+}
+.strip {
+  fill: color-mix(in srgb, var(--glue) 30%, transparent);
+  stroke: var(--glue);
 }
 .takes {
   fill: var(--paper);
