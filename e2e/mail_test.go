@@ -146,7 +146,7 @@ func TestRulesAndGauge(t *testing.T) {
 	w := open(t, p, "/")
 	at := w.station("Meteor-night invitation", "mail")
 	w.click(test("to-gauge"))
-	w.see(test("gauge-text"), "From stiff card of 8 5/16 × 3 cut a slot of 6 5/16 × 1/4. Its length runs from 1 to 7 5/16, its width from 1 3/8 to 1 5/8.")
+	w.see(test("gauge-text"), "From stiff card of 8 5/16 × 4 cut a slot of 6 5/16 × 1/4. Its length runs from 1 to 7 5/16, its width from 1 7/8 to 2 1/8.")
 	const pixel = 25.4 / 96
 	for selector, want := range map[string]float64{"[data-part=slot]": 6.3125 * 25.4, test("check-bar") + " path": 100} {
 		if got := w.MustElement(selector).MustEval(`() => this.getBBox().width * this.getScreenCTM().a`).Num() * pixel; got < want-.1 || got > want+.1 {

@@ -13,6 +13,16 @@ type SlotGauge struct {
 	Left, Right, Top, Bottom measure.Length
 }
 
+// Second is the slot for a bare card on the same piece: the limit less the envelope's layers, down to a tick, an
+// inch below the first one. Room is false where half an inch would not stay below it, so that it needs a piece of
+// its own, and ok where the layers leave nothing to cut.
+func (g SlotGauge) Second(limit, layers, tick measure.Length) (top, bottom measure.Length, room, ok bool) {
+	high := (limit - layers).Down(tick)
+	top = g.Bottom + measure.Inch
+	bottom = top + high
+	return top, bottom, bottom+measure.Inch/2 <= g.Height, high > 0
+}
+
 // GaugeFault is what is wrong with the piece of card for a gauge.
 type GaugeFault string
 

@@ -27,3 +27,20 @@ func TestSlotGauge(t *testing.T) {
 		}
 	}
 }
+
+// For a bare card there is a second slot: the limit less the envelope's layers, an inch below the first, or on a
+// piece of its own. Four layers of .1 mm off 1/4 leave .234, 3/16 in sixteenths.
+func TestSecondSlot(t *testing.T) {
+	g, _ := NewSlotGauge(in/4, 5*in+3*in/4, 5*in, 8*in+3*in/4, in/16)
+	top, bottom, room, ok := g.Second(in/4, 400*measure.Micrometre, in/16)
+	if top != g.Bottom+in || bottom-top != 3*in/16 || !room || !ok {
+		t.Errorf("%s to %s, room %v, %v", top, bottom, room, ok)
+	}
+	low, _ := NewSlotGauge(in/4, 5*in+3*in/4, 3*in, 8*in+3*in/4, in/16)
+	if _, _, room, ok := low.Second(in/4, 400*measure.Micrometre, in/16); room || !ok {
+		t.Errorf("a piece of 3 in: room %v, %v", room, ok)
+	}
+	if _, _, _, ok := g.Second(in/4, 5*measure.Millimetre, in/16); ok {
+		t.Error("there is nothing left to cut")
+	}
+}

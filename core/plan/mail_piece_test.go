@@ -337,6 +337,9 @@ func TestCautionsAndGauge(t *testing.T) {
 	if g == nil || !g.OK || !strings.HasSuffix(g.Slot, "× 1⁄4") || g.Top.Text != "2 3⁄8" || g.Bottom.Text != "2 5⁄8" {
 		t.Errorf("%+v", g)
 	}
+	if !strings.Contains(g.Text, "cut a second one of "+strings.TrimSuffix(g.Slot, "1⁄4")+"3⁄16. It lies an inch below, 3 5⁄8 to 3 13⁄16 across") {
+		t.Errorf("%s", g.Text)
+	}
 	if g := plan.Make(edit(t, j, shop, "mail.gaugeWidth", "5"), shop).Mail.Gauge; g.OK || !strings.Contains(g.Text, "too short") {
 		t.Errorf("%+v", g)
 	}

@@ -266,6 +266,21 @@ var gaugeFaults = map[mail.GaugeFault]string{
 	mail.NarrowCard: "The piece of card is too narrow: half an inch should stay above and below the slot.",
 }
 
+// bareSlot says what slot gauges the card alone, before it is in its envelope.
+func (m mailStation) bareSlot(g mail.SlotGauge, limit measure.Length, e compare.Closed) string {
+	top, bottom, room, ok := g.Second(limit, e.Stock.Caliper*measure.Length(e.Layers), m.Style().Tick)
+	layers := say.Plural(e.Layers, "layer")
+	switch {
+	case e.Layers == 0:
+		return ""
+	case !ok:
+		return fmt.Sprintf(" The envelope's %s leave a bare card no slot that can be cut.", layers)
+	case !room:
+		return fmt.Sprintf(" For a bare card, without the envelope's %s, cut one of %s into a piece of its own.", layers, m.by(g.SlotWidth, bottom-top))
+	}
+	return fmt.Sprintf(" For a bare card, without the envelope's %s, cut a second one of %s. It lies an inch below, %s to %s across.", layers, m.by(g.SlotWidth, bottom-top), m.Style().Show(top), m.Style().Show(bottom))
+}
+
 // gaugePlan is the gauge for the thickness of the cheapest class that has a
 // limit, from the piece of card that the maker named.
 func (m mailStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan {
@@ -283,7 +298,7 @@ func (m mailStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan 
 				w = (short + 3*measure.Inch).Up(m.Style().Tick)
 			}
 			if h == 0 {
-				h = 3 * measure.Inch
+				h = 4 * measure.Inch // room for both slots
 			}
 			g, fault := mail.NewSlotGauge(measure.Length(*l.Max), short, w, h, m.Style().Tick)
 			p := &GaugePlan{
@@ -296,10 +311,7 @@ func (m mailStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan 
 				return p
 			}
 			p.Flat = drawing.Gauge(g, fmt.Sprintf("%s: %s to %s along, %s to %s across", p.Slot, p.Left.Text, p.Right.Text, p.Top.Text, p.Bottom.Text)).Drawn()
-			bare := ""
-			if e.Layers > 0 {
-				bare = fmt.Sprintf(" For a bare card, take the envelope's %s off the slot.", say.Plural(e.Layers, "layer"))
-			}
+			bare := m.bareSlot(g, measure.Length(*l.Max), e)
 			p.Text = fmt.Sprintf("From stiff card of %s cut a slot of %s. Its length runs from %s to %s, its width from %s to %s. The closed, filled piece has to slide through by itself. Prove it on a stack of sheets whose thickness you know.%s",
 				m.by(g.Width, g.Height), p.Slot, p.Left.Text, p.Right.Text, p.Top.Text, p.Bottom.Text, bare)
 			return p
