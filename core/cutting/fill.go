@@ -25,7 +25,10 @@ const (
 	acrossRest                  // strips across
 	downRest                    // strips down
 	chanceRest
-	splitRules
+	splitRules // those of a search; the plain ways have two more
+
+	smallerRest // the smaller of the two rests stays whole
+	longerSide  // the cut lies along the shorter of what is left beside and below
 )
 
 // filler fills sheets of one order and counts its steps.
@@ -142,9 +145,14 @@ func (f *filler) acrossBefore(leaf Rect, w, h measure.Length, r rule) bool {
 		return false
 	case chanceRest:
 		return f.chance.IntN(2) == 0
+	case longerSide:
+		return leaf.Height-h > leaf.Width-w
 	}
 	// The rest below keeps the full width when the cut across comes first.
 	below, beside := float64(leaf.Width)*float64(leaf.Height-h), float64(leaf.Width-w)*float64(leaf.Height)
+	if r.split == smallerRest {
+		return below <= beside
+	}
 	return below > beside
 }
 

@@ -30,18 +30,29 @@ func (s *searcher) plainest() []repeated {
 			best = list
 		}
 	}
-	for i, by := range sorts {
-		order := s.sorted(by)
-		for k, split := range []splitRule{longerRest, acrossRest, downRest} {
-			if i+k > 0 && s.steps > max(plainSteps, s.budget/2) {
-				return best
+	most := max(plainSteps, s.budget/2)
+	first := func(splits ...splitRule) {
+		for _, by := range sorts {
+			order := s.sorted(by)
+			for _, split := range splits {
+				if best == nil || s.steps <= most {
+					keep(s.sheets(s.want, func(left []int) pattern { return s.firstFit(left, order, split) }))
+				}
 			}
-			keep(s.sheets(s.want, func(left []int) pattern { return s.firstFit(left, order, split) }))
 		}
 	}
+	first(longerRest)
+	before := s.steps
+	for _, way := range bestWays { // of no use where it takes no sheet too many
+		if s.single() < 0 && sheetsOf(best) > s.bound && s.pieces() <= bestPieces && s.steps-before < bestSteps {
+			keep(s.bestFit(s.want, s.sorted(sorts[way.sort]), way.fit, way.split, before+bestSteps))
+		}
+	}
+	most += s.steps - before
+	first(acrossRest, downRest)
 	for _, flat := range []bool{true, false} {
 		for _, down := range []bool{false, true} {
-			if s.steps > max(plainSteps, s.budget/2) {
+			if s.steps > most {
 				return best
 			}
 			lie := s.lying(flat)
@@ -54,6 +65,9 @@ func (s *searcher) plainest() []repeated {
 			})
 			keep(s.sheets(s.want, func(left []int) pattern { return s.shelves(left, order, lie, down) }))
 		}
+	}
+	if s.single() < 0 && sheetsOf(best) > s.bound {
+		first(smallerRest, longerSide)
 	}
 	return best
 }
