@@ -106,7 +106,7 @@ func TestCheckARecipe(t *testing.T) {
 	for field, text := range map[string]string{"side1": "8 3/4", "side2": "8 3/4", "left": "3", "right": "8 3/8", "top": "3", "bottom": "8 3/8"} {
 		w.fill("field-recipe."+field, text)
 	}
-	w.see(test("recipe-reading"), "seams left to top -1/4, top to right 1 1/8, right to bottom 2 9/16")
+	w.see(test("recipe-reading"), "seams left to top -1/4, top to right 1.149 in, right to bottom 2 9/16")
 	w.see(test("recipe")+" "+test("notes"), "unless the guide reads -1/2 at the sheet's corner")
 	w.see(test("recipe-sentence"), "your card is 1/16 too large for it")
 	w.see(test("rescaled"), "For your card with a seam of 3/4, cut 8 13/16 square")

@@ -83,7 +83,7 @@ func (m envelopeStation) blank(c compare.Candidate, all func() []compare.Candida
 	if stock, ok := m.Shop().Stock(m.Job().Envelope.Stock); ok && !k.Bought {
 		p.Inside, p.Outside = stock.Up(!m.Job().Envelope.PatternInside), stock.Up(m.Job().Envelope.PatternInside)
 	}
-	p.Closed.Width, p.Closed.Height = m.shown(made.Width), m.shown(made.Height)
+	p.Closed.Width, p.Closed.Height = drawn(m.maker, made.Width), drawn(m.maker, made.Height)
 	p.Readings = append(m.blankReadings(c, slots), m.optionReadings(c)...)
 	p.Notes = m.blankNotes(c, all, slots)
 	return p
@@ -226,6 +226,18 @@ func (m maker) readable(l measure.Length) string {
 		return m.Style().Show(near)
 	}
 	return m.decimal(l) + " " + string(m.Style().Unit)
+}
+
+// drawn is a length as it stands on a drawing beside others that it adds up with: at the tick where it is one, at
+// the finest tick where it is one of those, else in decimals, so that the sum is right to its last place.
+func drawn(m maker, l measure.Length) Shown {
+	switch {
+	case !m.Style().Rounds(l):
+		return Shown{Nm: l, Text: m.Style().Show(l)}
+	case !m.fine().Rounds(l):
+		return Shown{Nm: l, Text: m.fine().Show(l)}
+	}
+	return Shown{Nm: l, Text: m.decimal(l), Exact: m.exact(l)}
 }
 
 // readUnit is readable with its unit in every case.

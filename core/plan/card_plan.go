@@ -91,8 +91,13 @@ func (m cardStation) base(fold card.Fold) (card.Base, BasePlan) {
 	b := m.Base(fold)
 	p := BasePlan{Fold: fold, Name: fold.Kind().Words.Name, Width: m.shown(b.Width), Height: m.shown(b.Height), Across: b.Across, Scores: []ScorePlan{}}
 	names := fold.Kind().Words.Panels(len(b.Panels))
+	// A panel is drawn as what lies between the two places that are set, so that they add up along the edge.
+	from, at := measure.Length(0), measure.Length(0)
 	for i, w := range b.Panels {
-		p.Panels = append(p.Panels, PanelPlan{names[i], m.shown(w)})
+		size := m.shown(w)
+		size.Text = m.Style().Show((at + w).Near(m.Style().Tick) - from)
+		at, from = at+w, (at + w).Near(m.Style().Tick)
+		p.Panels = append(p.Panels, PanelPlan{names[i], size})
 	}
 	for _, s := range b.Scores {
 		p.Scores = append(p.Scores, ScorePlan{m.shown(s.At), s.Inside})

@@ -101,7 +101,7 @@ func (m envelopeStation) reason(sorted []compare.Candidate) string {
 	if sound == 1 {
 		of = func(string) string { return "the only one " + fits }
 	}
-	seam := fmt.Sprintf("Its seam is %s.", m.Style().Show(best.Made.Seam))
+	seam := fmt.Sprintf("Its seam is %s.", m.readable(best.Made.Seam))
 	if best.Kind.Whole {
 		seam = fmt.Sprintf("The ease is %s.", m.by(best.Made.EaseWidth, best.Made.EaseHeight))
 	}
@@ -155,7 +155,7 @@ func (m envelopeStation) row(c compare.Candidate) ConstructionPlan {
 	case !c.Found:
 		row.FitText = "no sheet on your shelf"
 	}
-	row.Seam, row.Closed = m.Style().Show(c.Made.Seam), m.by(c.Made.Width, c.Made.Height)
+	row.Seam, row.Closed = m.readable(c.Made.Seam), m.by(c.Made.Width, c.Made.Height)
 	row.Work = fmt.Sprintf("%d cuts, %d folds", c.Made.Cuts, c.Made.Folds)
 	row.Opens, row.Price = opensWords(c), m.priceWords(c)
 	if c.Kind.Whole {

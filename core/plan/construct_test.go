@@ -67,7 +67,7 @@ func TestChosenConstructionFlowsOn(t *testing.T) {
 		if p.Envelope.Construction != tt.id || !strings.Contains(p.Envelope.Blank.Sentence.Text, tt.sentence) || !strings.Contains(p.Ticket[3].Value, tt.sheet) {
 			t.Errorf("%s: %s; ticket %s", tt.id, p.Envelope.Blank.Sentence.Text, p.Ticket[3].Value)
 		}
-		if b := p.Envelope.Blank; p.Mail.Width != b.Closed.Width || len(b.Readings) < 6 || len(b.Scores) == 0 && tt.id != blank.CutDownID && tt.id != blank.BoughtID || b.Drawing == "" {
+		if b := p.Envelope.Blank; p.Mail.Width.Nm != b.Closed.Width.Nm || len(b.Readings) < 6 || len(b.Scores) == 0 && tt.id != blank.CutDownID && tt.id != blank.BoughtID || b.Drawing == "" {
 			t.Errorf("%s: posted %s wide, closed %s", tt.id, p.Mail.Width.Text, b.Closed.Width.Text)
 		}
 		cut := ""

@@ -182,7 +182,7 @@ func (w recipeWords) flat(r recipe.Reading) drawing.Drawing {
 // sizes writes lengths one by one.
 func (w recipeWords) sizes(list []measure.Length) (texts []string) {
 	for _, l := range list {
-		texts = append(texts, w.Style().Show(l))
+		texts = append(texts, w.readable(l))
 	}
 	return texts
 }
@@ -218,17 +218,17 @@ func (w recipeWords) sentence(r recipe.Reading) say.Sentence {
 	case r.Depth > 0 && r.Ease() < 0:
 		return say.That("It makes one of [%s] with walls [%s] deep. Your card is [%s] too large for it.", inside, show(r.Depth), show(-r.Ease()))
 	case r.Depth > 0:
-		return say.That("It makes one of [%s] with walls [%s] deep and a seam of [%s]. Your card has [%s] of ease in it.", inside, show(r.Depth), show(r.Seam), show(r.Ease()))
+		return say.That("It makes one of [%s] with walls [%s] deep and a seam of [%s]. Your card has [%s] of ease in it.", inside, show(r.Depth), w.readable(r.Seam), show(r.Ease()))
 	case w.of.Form().Pocket && r.Ease() < 0:
 		return say.That("It makes a pocket of [%s]; your card is [%s] too large for it.", inside, show(-r.Ease()))
 	case w.of.Form().Pocket:
-		return say.That("It makes a pocket of [%s] with tabs of [%s]. Your card has [%s] of ease in it.", inside, show(r.Seam), show(r.Ease()))
+		return say.That("It makes a pocket of [%s] with tabs of [%s]. Your card has [%s] of ease in it.", inside, w.readable(r.Seam), show(r.Ease()))
 	case r.Seam < 0:
 		return say.That("It makes an envelope of [%s], but the back stays open: two flaps miss each other by [%s].", inside, readUnit(w.maker, -r.Seam))
 	case r.Ease() < 0:
 		return say.That("It makes an envelope of [%s]; your card is [%s] too large for it.", inside, show(-r.Ease()))
 	}
-	return say.That("It makes an envelope of [%s] with a seam of [%s]. Your card has [%s] of ease in it.", inside, show(r.Seam), show(r.Ease()))
+	return say.That("It makes an envelope of [%s] with a seam of [%s]. Your card has [%s] of ease in it.", inside, w.readable(r.Seam), show(r.Ease()))
 }
 
 // notes says what goes wrong and which number to change.

@@ -30,10 +30,10 @@ func TestCheckARecipe(t *testing.T) {
 		t.Fatalf("%v, %v", problems, plan.Check(j, shop))
 	}
 	r := plan.Make(j, shop).Recipe
-	if len(r.Readings) != 2 || r.Readings[0].Suits || !r.Readings[1].Suits || r.Readings[0].Seams[0] != "−1⁄4" || r.Readings[1].Seams[0] != "1 1⁄8" || r.Readings[0].Hole == "none" {
+	if len(r.Readings) != 2 || r.Readings[0].Suits || !r.Readings[1].Suits || r.Readings[0].Seams[0] != "−1⁄4" || r.Readings[1].Seams[0] != "1.149 in" || r.Readings[0].Hole == "none" {
 		t.Errorf("%+v", r.Readings)
 	}
-	if !strings.Contains(r.Sentence.Text, "an envelope of 5 3⁄8 × 5 3⁄8 with a seam of 1 1⁄8") || !strings.Contains(notes(r.Notes), "unless the guide reads −1⁄2 at the sheet's corner") {
+	if !strings.Contains(r.Sentence.Text, "an envelope of 5 3⁄8 × 5 3⁄8 with a seam of 1.149 in") || !strings.Contains(notes(r.Notes), "unless the guide reads −1⁄2 at the sheet's corner") {
 		t.Errorf("%s: %s", r.Sentence.Text, notes(r.Notes))
 	}
 	if !strings.Contains(r.Rescaled, "For your card with a seam of 3⁄4, cut 8 1⁄4 square") {

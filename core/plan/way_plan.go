@@ -144,12 +144,18 @@ func (m envelopeStation) toolNotes(c compare.Candidate, of say.Slots) (notes []s
 }
 
 // setting writes what is set: one reading, or two for two creases in place of
-// one.
+// one. What is no tick of the shop, a groove of the other unit, is said as its own ruler has it.
 func (m envelopeStation) setting(s blank.Setting) string {
-	if s.Beside == 0 {
-		return m.Style().Show(s.At)
+	show := func(l measure.Length) string {
+		if m.Style().Rounds(l) {
+			return m.exact(l)
+		}
+		return m.Style().Show(l)
 	}
-	return m.Style().Show(s.At-s.Beside) + " & " + m.Style().Show(s.At+s.Beside)
+	if s.Beside == 0 {
+		return show(s.At)
+	}
+	return show(s.At-s.Beside) + " & " + show(s.At+s.Beside)
 }
 
 // decimal writes a length to the thousandth of an inch or the hundredth of a
