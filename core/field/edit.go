@@ -81,7 +81,7 @@ func (l Lists) Place(path string) (string, error) {
 		}
 		at := slices.Index(ids, steps[i])
 		if at < 0 {
-			return "", say.Refuse("“%s” is not there any more: another act or another window removed it.", say.Clip(steps[i]))
+			return "", say.Refuse("What this belongs to is not there any more: another act or another window removed it.")
 		}
 		steps[i] = strconv.Itoa(at)
 	}

@@ -66,7 +66,7 @@ func (j Job) Apply(shop Shop, e field.Edit) (Job, error) {
 	default:
 		f, ok := field.Find(c.Fields(shop), e.Path)
 		if !ok {
-			return j, say.Refuse("There is no field “%s” in this job: choose what it belongs to first.", say.Clip(e.Path))
+			return j, say.Refuse("There is no field for that in this job: choose what it belongs to first.")
 		}
 		err = f.Apply(e, shop.Style())
 	}
@@ -107,7 +107,7 @@ func (j *Job) add(shop Shop, e field.Edit) error {
 	case "card.outline":
 		return j.addOutline(shop, e.Text)
 	}
-	return say.Refuse("Nothing can be added at “%s” of a job.", say.Clip(e.Path))
+	return say.Refuse("Nothing can be added there.")
 }
 
 // entryObject is the list and the place of the entry that an object of its own
@@ -138,7 +138,7 @@ func (j *Job) sizeOwn(at int, path string) error {
 		}
 		p.Edges, p.Own = nil, &size
 	default:
-		return say.Refuse("Nothing can be added at “%s” of a job.", say.Clip(path))
+		return say.Refuse("Nothing can be added there.")
 	}
 	return nil
 }
@@ -209,7 +209,7 @@ func (j *Job) addOutline(shop Shop, text string) error {
 
 func (j *Job) remove(e field.Edit) error {
 	gone := func() error {
-		return say.Refuse("There is nothing to remove at “%s”: it is gone already.", say.Clip(e.Path))
+		return say.Refuse("There is nothing of that to take away: it is gone already, or never was there.")
 	}
 	if list, at, ok := field.Entry(e.Path); ok {
 		switch {

@@ -85,9 +85,9 @@ func (s *Shop) remove(e field.Edit) error {
 	list, at, ok := field.Entry(e.Path)
 	outer, name, _ := cutLast(list)
 	if !ok || outer == "" {
-		return say.Refuse("Nothing can be removed at “%s” of a shop; put it away instead.", say.Clip(e.Path))
+		return say.Refuse("That cannot be removed, since old jobs may go by it: put it away instead.")
 	}
-	gone := say.Refuse("There is nothing to remove at “%s”: it is gone already.", say.Clip(e.Path))
+	gone := say.Refuse("There is nothing of that to take away: it is gone already.")
 	if shelf, i, ok := field.Entry(outer); ok && shelf == "rates" && name == "rates" {
 		if i >= len(s.Rates) || at >= len(s.Rates[i].Rates) {
 			return gone

@@ -175,7 +175,7 @@ func (s *Shop) apply(e field.Edit) error {
 	}
 	f, ok := field.Find(s.Fields(), e.Path)
 	if !ok {
-		return say.Refuse("There is no field “%s” to type in a shop.", say.Clip(e.Path))
+		return say.Refuse("There is no field for that on the shelf.")
 	}
 	return f.Apply(e, s.Style())
 }

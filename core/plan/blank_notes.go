@@ -101,7 +101,7 @@ func holdNotes(m envelopeStation, c compare.Candidate) (notes []say.Note) {
 	case compare.FailsAtWorst:
 		add(say.Care, "The seam may be as narrow as %s at worst, less than the %s, %s.", seam.Worst)
 	case compare.MadeUnder:
-		add(say.Care, "The seam is %s, less than the %s, %s. Widen it, or cut the strips narrower.", c.Made.Seam)
+		add(say.Care, "The seam is %s, less than the %s, %s. Widen it.", c.Made.Seam)
 	}
 	flap, _ := way.OverlapLeft()
 	switch m.Closing(c) {

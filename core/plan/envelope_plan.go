@@ -58,7 +58,7 @@ type FitPlan struct {
 	AboveEase Shown     `json:"aboveEase"`
 	// Strips hold the card in an envelope that is wider than it: where they lie in it, in millimetres from its
 	// top left corner.
-	Strips []Strip `json:"strips"`
+	Strips []Strip `json:"strips,omitempty"`
 	// Drawing describes the card in the envelope in words.
 	Drawing string `json:"drawing"`
 }
@@ -146,7 +146,7 @@ func (m envelopeStation) fitPlan(f envelope.Fit) FitPlan {
 	p := FitPlan{
 		ID: f.Format.ID, Name: f.Format.Name, Size: m.by(f.Format.Width, f.Format.Height), Verdict: f.Verdict, Said: verdicts[f.Verdict].good, Turned: f.Turned,
 		EaseWidth: m.shown(f.EaseWidth), EaseHeight: m.shown(f.EaseHeight), Why: m.why(f), Owned: f.Format.Owned,
-		Outer: card.Size{Width: w, Height: h}, Inner: card.Size{Width: w - 2*caliper, Height: h - 2*caliper}, Strips: []Strip{}, Takes: card.Size(m.GoesIn(m.Room()).Room()),
+		Outer: card.Size{Width: w, Height: h}, Inner: card.Size{Width: w - 2*caliper, Height: h - 2*caliper}, Takes: card.Size(m.GoesIn(m.Room()).Room()),
 	}
 	if e, ok := m.Shop().Owned(p.ID); ok {
 		p.Have = e.Have

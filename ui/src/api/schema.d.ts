@@ -1301,7 +1301,7 @@ export interface components {
             said: string;
             sideEase: components["schemas"]["Shown"];
             size: string;
-            strips: components["schemas"]["Strip"][];
+            strips?: components["schemas"]["Strip"][];
             takes: components["schemas"]["Size"];
             turned: boolean;
             verdict: string;

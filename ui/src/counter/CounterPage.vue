@@ -144,6 +144,7 @@ useKeys(keys)
         />
         <router-link class="to" to="/shelf" data-test="to-shelf">Shelf</router-link>
         <router-link class="to" to="/rules" data-test="to-rules">Rules</router-link>
+        <router-link class="to" to="/backups" data-test="to-backups">Backups</router-link>
         <router-link class="to" to="/help" data-test="to-help">Help</router-link>
         <UnitSwitch />
         <v-btn :icon="mdiLightbulbOutline" density="comfortable" aria-label="Light or dark" @click="lamp" />

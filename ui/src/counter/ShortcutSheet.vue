@@ -2,7 +2,7 @@
 const open = defineModel<boolean>({ required: true })
 
 const keys = [
-  ['1 … 5', 'go to Card, Layers, Envelope, Mail, Paper'],
+  ['1 … 6', 'go to Card, Layers, Envelope, Mail, Paper, Bench'],
   ['↑  ↓', 'move the focused measure by one tick'],
   ['Shift + ↑  ↓', 'move it by eight ticks'],
   ['←  →  ↑  ↓', 'move the focused edge of a drawing'],

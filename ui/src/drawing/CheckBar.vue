@@ -25,8 +25,9 @@ const check = { mm: 100, inches: 4 }
   stroke: var(--ink);
   stroke-width: 0.25;
 }
+/* In the drawing's own millimetres. */
 text {
   fill: var(--ink);
-  font: var(--size-small) var(--body);
+  font: 3.6px var(--body);
 }
 </style>

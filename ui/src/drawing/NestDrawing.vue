@@ -47,7 +47,7 @@ const takes = computed(() => {
 })
 /** Strips stand beside the card; above and below it where it lies a quarter round. */
 const beside = computed(() => {
-  const [strip] = props.fit.strips
+  const strip = props.fit.strips?.[0]
   return {
     side: strip && strip.height > strip.width ? 'to each strip' : 'each side',
     above: strip && strip.height <= strip.width ? 'to each strip' : 'above, below',

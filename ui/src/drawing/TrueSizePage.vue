@@ -70,7 +70,9 @@ h1 {
 }
 .fields {
   display: grid;
-  gap: var(--near);
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  width: min(100%, 420px);
+  gap: var(--near) var(--gap);
 }
 .fields:empty {
   display: none;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 
-import { api, sentenceOf, type Plan } from '../../api/client'
+import { api, sentenceOf, unreachable, type Plan } from '../../api/client'
 import DrawnShapes from '../../drawing/DrawnShapes.vue'
 import TrueSizePage from '../../drawing/TrueSizePage.vue'
 
@@ -12,17 +12,19 @@ const plan = ref<Plan>()
 const name = ref('')
 const failure = ref('')
 
-onMounted(async () => {
-  const job = await api.GET('/api/jobs/{id}', { params: { path: { id: props.id } } })
+async function load() {
+  failure.value = ''
+  const job = await api.GET('/api/jobs/{id}', { params: { path: { id: props.id } } }).catch(unreachable)
   if (!job.data) {
     failure.value = sentenceOf(job.error)
     return
   }
   name.value = job.data.job.name
-  const made = await api.POST('/api/plan', { body: { job: job.data.job, edits: [] } })
+  const made = await api.POST('/api/plan', { body: { job: job.data.job, edits: [] } }).catch(unreachable)
   if (made.data) plan.value = made.data.plan
   else failure.value = sentenceOf(made.error)
-})
+}
+onMounted(load)
 
 const swatches = computed(() => plan.value?.layers.ladder.swatches ?? [])
 </script>
@@ -73,7 +75,12 @@ const swatches = computed(() => plan.value?.layers.ladder.swatches ?? [])
     </template>
   </TrueSizePage>
   <main v-else class="none">
-    <p v-if="failure" role="alert" class="tone-trouble">{{ failure }}</p>
+    <template v-if="failure">
+      <p role="alert" class="tone-trouble">{{ failure }}</p>
+      <p>
+        <v-btn variant="outlined" data-test="again" @click="load">Try again</v-btn>
+      </p>
+    </template>
     <p v-else class="soft" aria-busy="true">Laying out the swatches…</p>
   </main>
 </template>
