@@ -149,7 +149,7 @@ func bothEases(m maker, made blank.Made) string {
 func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []Reading {
 	made, show := c.Made, m.Style().Show
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	seam := Reading{"seam", "Seam", m.readable(made.Seam), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width)), exactly(m.maker, made.Seam)}
+	seam := Reading{"seam", "Seam", m.readable(made.Seam), fmt.Sprintf("%s needs %s", say.Lower(a.Name), show(a.Width)), ""}
 	if worst := made.Way().SeamLeft().Worst; worst != made.Seam {
 		seam.Note = fmt.Sprintf("at worst %s; %s", m.leftWords(worst), seam.Note)
 	}
@@ -176,7 +176,7 @@ func (m envelopeStation) blankReadings(c compare.Candidate, slots say.Slots) []R
 		{"closed", "Closed size", m.by(made.Width, made.Height), closed, exactly(m.maker, made.Width, made.Height)},
 		{"ease", "Ease", bothEases(m.maker, made), "along and across the throat", exactly(m.maker, made.EaseWidth, made.EaseHeight)},
 		seam,
-		{"overlap", "Flap overlap", m.readable(made.Overlap), overlap, exactly(m.maker, made.Overlap)},
+		{"overlap", "Flap overlap", m.readable(made.Overlap), overlap, ""},
 		{"worst", "At worst", m.leftWords(left.Worst), fmt.Sprintf("ease left if all is %s off; usually %s", m.fine().Show(m.Style().Tick/2), m.leftWords(left.Usual)), ""},
 		m.layersReading(made.Net, made.Folded.Layers),
 	}
@@ -237,7 +237,7 @@ func drawn(m maker, l measure.Length) Shown {
 	case !m.fine().Rounds(l):
 		return Shown{Nm: l, Text: m.fine().Show(l)}
 	}
-	return Shown{Nm: l, Text: m.decimal(l), Exact: m.exact(l)}
+	return Shown{Nm: l, Text: m.decimal(l)}
 }
 
 // readUnit is readable with its unit in every case.
