@@ -34,8 +34,17 @@ func TestEveryConstructionIsDrawnTrue(t *testing.T) {
 		if got := w.measured(`[data-crease="`+tt.crease+`"]`, "across", in); got < tt.width*in-.3 || got > tt.width*in+.3 {
 			t.Errorf("%s: the crease of the %s measures %.2f mm, want %.2f", tt.id, tt.crease, got, tt.width*in)
 		}
+		w.labels(tt.id)
 	}
 	w.saved()
+	w.MustEval(`() => document.activeElement.blur()`)
+	w.Keyboard.MustType('m')
+	w.see(test("ticket-card"), "136.5")
+	for _, id := range []string{"pocket", "gusset", "box", "tuck", "cutdown", "diamond"} {
+		w.click(test("choose-" + id))
+		w.saved()
+		w.labels(id + ", millimetres")
+	}
 	w.quiet()
 }
 

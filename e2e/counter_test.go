@@ -24,8 +24,33 @@ var sights = []struct {
 	{"200 %", 640, 400, false, false, 3},
 }
 
+// labelled reports which labels of a drawing lie on each other, slanting ones as they stand, or leave it.
+const labelled = `(svg) => {
+  const corners = (el) => {
+    const q = el.getBBox(), m = el.getScreenCTM(), low = q.y + q.height * 0.2, high = q.y + q.height * 0.8
+    return [[q.x, low], [q.x + q.width, low], [q.x + q.width, high], [q.x, high]].map(([x, y]) => [m.a * x + m.c * y + m.e, m.b * x + m.d * y + m.f])
+  }
+  const apart = (p, q) => [p, q].some((of) => of.some(([x, y], i) => {
+    const [u, v] = of[(i + 1) % 4], across = [v - y, x - u], far = Math.hypot(...across) || 1
+    const on = (list) => list.map(([a, b]) => (a * across[0] + b * across[1]) / far)
+    const f = on(p), g = on(q)
+    return Math.max(...f) < Math.min(...g) + 1 || Math.max(...g) < Math.min(...f) + 1
+  }))
+  const labels = [...svg.querySelectorAll('text')].filter((el) => el.textContent.trim() && el.getClientRects().length && !el.closest('defs'))
+  const boxes = labels.map(corners)
+  const bad = []
+  const drawn = svg.getBoundingClientRect()
+  labels.forEach((el, i) => {
+    const e = el.getBoundingClientRect()
+    if (e.left < drawn.left - 1 || e.right > drawn.right + 1 || e.top < drawn.top - 1 || e.bottom > drawn.bottom + 1) bad.push('“' + el.textContent.trim() + '” leaves the drawing')
+    for (let k = 0; k < i; k++) if (!apart(boxes[i], boxes[k])) bad.push('labels on each other: “' + labels[k].textContent.trim() + '” and “' + el.textContent.trim() + '”')
+  })
+  return bad
+}`
+
 // laidOut reports what is wrong with how a station lies on its screen, see the test.
 const laidOut = `(whole) => {
+  const labelled = ` + labelled + `
   const bad = []
   const box = (s) => document.querySelector(s).getBoundingClientRect()
   const page = document.documentElement
@@ -45,9 +70,9 @@ const laidOut = `(whole) => {
     const e = el.getBoundingClientRect()
     if (e.width + e.height === 0) continue
     l = Math.min(l, e.left); t = Math.min(t, e.top); r = Math.max(r, e.right); b = Math.max(b, e.bottom)
-    if (el.tagName === 'text' && (e.left < drawn.left - 1 || e.right > drawn.right + 1 || e.top < drawn.top - 1 || e.bottom > drawn.bottom + 1)) bad.push('“' + el.textContent.trim() + '” is cut off in the drawing')
   }
   if (r - l < 0.92 * drawn.width && b - t < 0.92 * drawn.height) bad.push('the drawing fills ' + Math.round((100 * (r - l)) / drawn.width) + ' by ' + Math.round((100 * (b - t)) / drawn.height) + ' % of its box')
+  bad.push(...labelled(svg))
   // Nothing is cut off: no text is wider than what it stands in.
   for (const el of document.querySelectorAll('header *, .drawers *, .drawer *, .foot *, .strip *, h1')) {
     if (el.closest('.sr, svg, .v-select, .v-slider') || !el.getClientRects().length) continue
@@ -66,6 +91,14 @@ const laidOut = `(whole) => {
   }
   return bad
 }`
+
+// labels fails where labels of the drawing that is shown lie on each other or leave it.
+func (w *window) labels(what string) {
+	w.t.Helper()
+	for _, wrong := range w.MustEval(`() => (`+labelled+`)(document.querySelector('[data-test=drawing-box] svg'))`).Arr() {
+		w.t.Errorf("%s: %s", what, wrong.Str())
+	}
+}
 
 // everyDrawer opens the drawers of a station in turn and says what is wrong in each.
 const everyDrawer = `async (whole, many) => {

@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"cmp"
 	"fmt"
 	"strings"
 	"sync"
@@ -48,6 +49,17 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 		w.mu.Lock()
 		defer w.mu.Unlock()
 		w.errors = append(w.errors, e.ExceptionDetails.Text)
+	}, func(e *proto.RuntimeConsoleAPICalled) { // what a library catches and complains of, too
+		if e.Type != proto.RuntimeConsoleAPICalledTypeError && e.Type != proto.RuntimeConsoleAPICalledTypeWarning {
+			return
+		}
+		var said []string
+		for _, a := range e.Args {
+			said = append(said, cmp.Or(a.Description, a.Value.String()))
+		}
+		w.mu.Lock()
+		defer w.mu.Unlock()
+		w.errors = append(w.errors, string(e.Type)+": "+strings.Join(said, " "))
 	}, func(e *proto.PageJavascriptDialogOpening) { // a page with unsaved work asks: it is left all the same
 		w.mu.Lock()
 		w.leftAsked++

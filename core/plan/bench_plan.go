@@ -69,7 +69,7 @@ var atBench = []Open{"bench/steps", "bench/pieces", "bench/tools", "bench/mats",
 
 // bench is the station's account, for one who looks at it; empty for others.
 func (m benchStation) bench(c compare.Candidate, p Plan) BenchPlan {
-	b := BenchPlan{Pieces: []BenchPiece{}, Cutter: []string{}, Notes: []say.Note{}}
+	b := BenchPlan{Pieces: []BenchPiece{}, Cutter: []string{}, Notes: []say.Note{}, Sentence: say.That("")}
 	if !m.open.shows(atBench...) {
 		return b
 	}

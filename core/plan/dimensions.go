@@ -19,14 +19,14 @@ func (m envelopeStation) dimensions(c compare.Candidate) []drawing.Dimension {
 		return drawing.Dimension{ID: id, From: a, To: b, Shift: shift, Text: m.Style().Show(l), Nm: l}
 	}
 	list := []drawing.Dimension{}
-	left, _, right, _ := net.Sheet.Box()
+	left, _, right, foot := net.Sheet.Box()
 	// What is cut off a bought envelope, through both layers.
 	for _, cut := range []struct {
 		id       string
 		from, to float64
 	}{{"cut left", left, x0}, {"cut right", x1, right}} {
 		if c.Kind.Bought && cut.to-cut.from > 0.01 {
-			d := mark(cut.id, blank.Point{X: cut.from, Y: y0 * 0.25}, blank.Point{X: cut.to, Y: y0 * 0.25}, 0)
+			d := mark(cut.id, blank.Point{X: cut.from, Y: foot}, blank.Point{X: cut.to, Y: foot}, 0)
 			d.Text += " off"
 			list = append(list, d)
 		}

@@ -2,7 +2,6 @@ package plan
 
 import (
 	"fmt"
-	"slices"
 	"strings"
 
 	"yellowparcel/core/blank"
@@ -135,7 +134,7 @@ func (m maker) recipe() *RecipePlan {
 		p.Readings = append(p.Readings, w.reading(r))
 	}
 	best := readings[len(readings)-1]
-	p.Notes = slices.Concat(w.notes(best), w.offset(p), w.punched(), w.stretched(best), w.quoted())
+	p.Notes = gathered(w.notes(best), w.offset(p), w.punched(), w.stretched(best), w.quoted())
 	p.Sentence, p.Rescaled = w.sentence(best), w.rescaled()
 	first := readings[0]
 	p.Works = first.Suits && first.Seam >= w.adhesive().Width

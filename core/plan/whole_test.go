@@ -5,6 +5,11 @@ import (
 	"math"
 	"reflect"
 	"strings"
+	"testing"
+
+	"yellowparcel/core/job"
+	"yellowparcel/core/plan"
+	"yellowparcel/demo"
 )
 
 // whole fails when a value holds a number that is none, or a list that is null.
@@ -46,4 +51,26 @@ func whole(v reflect.Value, path string) error {
 		}
 	}
 	return nil
+}
+
+// Whatever drawer is open, no list of a plan is null: a screen goes through all of them.
+func TestNoListIsNull(t *testing.T) {
+	jobs := demo.Jobs()
+	noted := jobs[0].Clone()
+	noted.Recipe = &job.Recipe{Form: job.PairRecipe, Side1: 37 * in / 4, Left: 59 * in / 16, Right: 75 * in / 8}
+	begun := jobs[0].Clone()
+	begun.Recipe = &job.Recipe{Form: job.PocketRecipe}
+	for _, j := range append(jobs, noted, begun) {
+		for _, station := range job.Stations() {
+			for _, drawer := range station.Drawers {
+				p, err := plan.MakeFor(t.Context(), j, demo.Shop(), plan.Open(station.ID+"/"+drawer.ID))
+				if err == nil {
+					err = whole(reflect.ValueOf(p), "plan")
+				}
+				if err != nil {
+					t.Errorf("%s, %s/%s: %v", j.Name, station.ID, drawer.ID, err)
+				}
+			}
+		}
+	}
 }

@@ -21,8 +21,7 @@ type Span struct {
 // That builds a sentence. What stands in [square brackets] in the format is
 // marked; arguments never are, whatever characters a maker put in a name.
 func That(format string, args ...any) Sentence {
-	var s Sentence
-	used := 0
+	s, used := Sentence{Spans: []Span{}}, 0
 	for i, piece := range strings.FieldsFunc(format, func(r rune) bool { return r == '[' || r == ']' }) {
 		n := strings.Count(piece, "%") - 2*strings.Count(piece, "%%")
 		mark := i%2 == 1

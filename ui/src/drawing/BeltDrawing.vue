@@ -64,7 +64,7 @@ const marks = [
         <clipPath id="belt-clip"><rect x="0" y="0" :width="wide" :height="tall - 8" /></clipPath>
         <g clip-path="url(#belt-clip)">
           <circle class="drum" :cx="centre.x" :cy="centre.y" :r="beam.radius * scale" />
-          <text class="drawing-label" text-anchor="middle" :x="centre.x" :y="tall - 40">
+          <text v-if="tall > 130" class="drawing-label" text-anchor="middle" :x="centre.x" :y="tall - 40">
             drum, 11 in across
           </text>
           <path v-for="(p, i) in pieces" :key="i" class="piece" :d="p.d" :stroke-width="p.width" />

@@ -55,11 +55,19 @@ const sides = computed(() => props.size.split(' × '))
 const own = 78
 const read = 112
 const free = computed(() => {
+  // What is cut off at the edge of a bought envelope is named there.
+  if (!props.size && props.dimensions.length && !small.value) return { right: 20, below: 40, read: 0 }
   if (small.value || pointed.value || !props.size) return { right: 0, below: 0, read: 0 }
   const rows =
     props.scores.filter((m) => m.upright).length > 2 ? 2 : props.scores.some((m) => m.upright) ? 1 : 0
   const beside = props.scores.some((m) => !m.upright) ? read : 0
   return { right: own + beside, below: 34 + rows * 42, read: beside }
+})
+/** The readings left of a sheet on its point stand clear of the ruler. */
+const reading = 124 // pixels that a reading with its words takes
+const lead = computed(() => {
+  const at = props.scores.flatMap((m) => [m.start.x, m.end.x])
+  return pointed.value && !small.value && at.length ? { at: Math.min(...at), pixels: reading } : undefined
 })
 /** Where along its upper left edge the size of a sheet on its point stands, clear of the readings. */
 const slant = computed(() => ({ x: box.value.w * 0.39, y: box.value.h * 0.11 }))
@@ -73,6 +81,7 @@ const slant = computed(() => ({ x: box.value.w * 0.39, y: box.value.h * 0.11 }))
     :words="words"
     :right="free.right"
     :below="free.below"
+    :lead="lead"
   >
     <template #default="{ s }">
       <DrawnShapes :shapes="drawing.shapes" :s="s" :side="side" />
@@ -90,7 +99,7 @@ const slant = computed(() => ({ x: box.value.w * 0.39, y: box.value.h * 0.11 }))
         :y2="d.to.y * s"
         :text="d.text"
         :name="d.id"
-        :shift="d.shift * s"
+        :shift="size ? d.shift * s : 32"
         :before="pointed"
         :field="d.field"
       />

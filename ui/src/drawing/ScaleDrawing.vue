@@ -20,10 +20,12 @@ const props = withDefaults(
     /** Millimetres drawn right and below of that, past the rulers. */
     moreRight?: number
     moreBelow?: number
+    /** A place on it, in millimetres, that so many pixels are kept free left of: the ruler gives way. */
+    lead?: { at: number; pixels: number }
     /** Something in it can be taken hold of. */
     live?: boolean
   }>(),
-  { right: 0, below: 0, moreRight: 0, moreBelow: 0 },
+  { right: 0, below: 0, moreRight: 0, moreBelow: 0, lead: undefined },
 )
 
 const small = useSmall()
@@ -33,14 +35,21 @@ const margin = computed(() => (small.value ? 2 : 6))
 const box = ref<HTMLElement>()
 const { width: wide, height: high } = useElementSize(box)
 
-const scale = computed(() => {
-  const w = wide.value - ruler.value - 2 * margin.value - props.right
+function fit(kept: number) {
+  const w = wide.value - ruler.value - 2 * margin.value - props.right - kept
   const h = high.value - ruler.value - 2 * margin.value - props.below
   return Math.max(0.01, Math.min(w / (props.width + props.moreRight), h / (props.height + props.moreBelow)))
+}
+/** Pixels between the ruler at the left and the drawing. */
+const kept = computed(() => {
+  if (!props.lead || small.value) return 0
+  return Math.max(0, props.lead.pixels - props.lead.at * fit(0))
 })
+const scale = computed(() => fit(kept.value))
 const left = computed(() => {
   const drawn = (props.width + props.moreRight) * scale.value
-  return ruler.value + Math.max(margin.value, (wide.value - ruler.value - props.right - drawn) / 2)
+  const over = wide.value - ruler.value - props.right - kept.value - drawn
+  return ruler.value + kept.value + Math.max(margin.value, over / 2)
 })
 const top = computed(() => {
   const drawn = (props.height + props.moreBelow) * scale.value
@@ -75,7 +84,7 @@ const top = computed(() => {
             :length="height"
             :scale="scale"
             :unit="unit"
-            :transform="`translate(${left - margin} ${top})`"
+            :transform="`translate(${left - margin - kept} ${top})`"
           />
           <g :transform="`translate(${left} ${top})`">
             <slot :s="scale" />
