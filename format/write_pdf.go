@@ -6,6 +6,7 @@ import (
 	"io"
 	"math"
 	"strconv"
+	"strings"
 	"time"
 
 	"codeberg.org/go-pdf/fpdf"
@@ -28,19 +29,20 @@ const (
 
 // tiling is how a drawing is spread over pages.
 type tiling struct {
-	page          Page // as it lies
-	lying         bool
+	page          Page    // as it lies
 	width, height float64 // what a page shows
 	columns, rows int
+	// whole is set for one page whose drawing takes all that the printer can reach.
+	whole bool
 }
 
-// tilingOf takes the page upright or lying, whichever takes fewer pages.
+// tilingOf takes the page upright or lying, whichever takes fewer pages; one page wherever the printer can reach
+// all of the drawing.
 func tilingOf(d drawing.Drawing, page Page) (best tiling) {
-	for _, lying := range []bool{false, true} {
-		t := tiling{page: page, lying: lying}
-		if lying {
-			t.page.Width, t.page.Height = page.Height, page.Width
-		}
+	turned := page
+	turned.Width, turned.Height = page.Height, page.Width
+	for _, p := range []Page{page, turned} {
+		t := tiling{page: p}
 		t.width, t.height = t.page.Width-2*pageMargin, t.page.Height-2*pageMargin-pageHead-pageFoot
 		count := func(length, shown float64) int {
 			return max(1, int(math.Ceil((length-tileOverlap-0.001)/(shown-tileOverlap))))
@@ -50,6 +52,9 @@ func tilingOf(d drawing.Drawing, page Page) (best tiling) {
 		}
 		if d.Height <= t.height {
 			t.rows = 1
+		}
+		if t.columns*t.rows > 1 && d.Width <= p.Width-2*pageMargin && d.Height <= p.Height-2*pageMargin {
+			t.width, t.height, t.columns, t.rows, t.whole = p.Width-2*pageMargin, p.Height-2*pageMargin, 1, 1, true
 		}
 		if best.columns == 0 || t.columns*t.rows < best.columns*best.rows {
 			best = t
@@ -64,6 +69,10 @@ func tilingOf(d drawing.Drawing, page Page) (best tiling) {
 func writePDF(w io.Writer, s Sheet, set Settings) error {
 	t := tilingOf(s.Drawing, set.Page)
 	p := newPDF(s.Title, t.page)
+	if t.whole {
+		p.whole(s, t)
+		return p.write(w)
+	}
 	for row := range t.rows {
 		for column := range t.columns {
 			p.tile(s, t, column, row)
@@ -104,10 +113,12 @@ func (p pdf) tile(s Sheet, t tiling, column, row int) {
 	if t.rows == 1 {
 		y += max(0, (t.height-s.Height)/2)
 	}
-	p.text(blank.Point{X: left, Y: pageMargin + 4}, s.Title, 4.6, 0, true, ink)
+	number := ""
 	if n := t.columns * t.rows; n > 1 {
-		p.text(blank.Point{X: t.page.Width - pageMargin, Y: pageMargin + 4}, fmt.Sprintf("%s of %d × %d: page %d of %d", place(column, row), t.columns, t.rows, row*t.columns+column+1, n), 4, 1, false, ink)
+		number = fmt.Sprintf("%s of %d × %d: page %d of %d", place(column, row), t.columns, t.rows, row*t.columns+column+1, n)
+		p.text(blank.Point{X: t.page.Width - pageMargin, Y: pageMargin + 4}, number, 4, 1, false, ink)
 	}
+	p.heading(blank.Point{X: left, Y: pageMargin + 4}, s.Title, 4.6, t.width-p.wide(number, 4, false)-4)
 	p.ClipRect(left-beyondTile, top-beyondTile, t.width+2*beyondTile, t.height+2*beyondTile, false)
 	paint(p, s.Moved(x, y), 3.4)
 	p.joins(t, column, row)
@@ -120,6 +131,94 @@ func (p pdf) tile(s Sheet, t tiling, column, row int) {
 	if t.columns*t.rows > 1 {
 		p.text(blank.Point{X: beside, Y: foot + 11.5}, "Join pages on the dashed lines, cross on cross.", 3, 0, false, ink)
 	}
+}
+
+// heading writes a title no wider than there is room for: smaller, then cut short.
+func (p pdf) heading(at blank.Point, title string, size, room float64) {
+	for size > leastPrint+0.6 && p.wide(title, size, true) > room {
+		size -= 0.2
+	}
+	if p.wide(title, size, true) > room {
+		cut := []rune(title)
+		for len(cut) > 1 && p.wide(string(cut)+"…", size, true) > room {
+			cut = cut[:len(cut)-1]
+		}
+		title = strings.TrimRight(string(cut), " ,:") + "…"
+	}
+	p.text(at, title, size, 0, true, ink)
+}
+
+// whole puts a drawing on its one page, as large as the printer reaches, with heading and bars beside it where there
+// is room, else in it where they meet the fewest lines.
+func (p pdf) whole(s Sheet, t tiling) {
+	p.AddPage()
+	const wide, high = checkInches*mmAnInch + 4, 28
+	d := s.Moved(pageMargin, pageMargin)
+	right, below := pageMargin+s.Width+4, pageMargin+s.Height+2
+	at := blank.Point{X: pageMargin, Y: below}
+	switch {
+	case below+high <= t.page.Height-pageMargin/2:
+	case right+wide <= t.page.Width-pageMargin/2:
+		at = blank.Point{X: right, Y: pageMargin}
+	default:
+		at = freest(d, pageMargin, wide, high)
+	}
+	paint(p, d, 3.4)
+	p.heading(blank.Point{X: at.X + 2, Y: at.Y + 4.5}, s.Title, 4.2, wide-4)
+	checkBar(p, blank.Point{X: at.X + 2, Y: at.Y + 7.5})
+	p.text(blank.Point{X: at.X + 2, Y: at.Y + 20.5}, "Print at 100 %, not fitted to the page,", 3, 0, false, ink)
+	p.text(blank.Point{X: at.X + 2, Y: at.Y + 24.5}, "and measure the bars before you cut.", 3, 0, false, ink)
+}
+
+// freest is the corner of a box of a size within a drawing at a margin, where it meets the fewest lines and labels.
+func freest(d drawing.Drawing, margin, wide, high float64) (best blank.Point) {
+	const step = 4
+	least := math.MaxInt
+	for y := margin + 2; y+high <= margin+d.Height-2 || y == margin+2; y += step {
+		for x := margin + 2; x+wide <= margin+d.Width-2 || x == margin+2; x += step {
+			if n := met(d, x, y, x+wide, y+high); n < least {
+				least, best = n, blank.Point{X: x, Y: y}
+			}
+		}
+	}
+	return best
+}
+
+// met counts the lines and labels of a drawing that a box meets; a label weighs more, since it is read.
+func met(d drawing.Drawing, x0, y0, x1, y1 float64) (n int) {
+	for _, s := range d.Shapes {
+		for i, a := range s.Corners {
+			if i == len(s.Corners)-1 && !s.Closed {
+				break
+			}
+			if crosses(a, s.Corners[(i+1)%len(s.Corners)], x0, y0, x1, y1) {
+				n++
+			}
+		}
+	}
+	for _, l := range d.Labels {
+		if half := min(l.Room, 40); l.At.X+half > x0 && l.At.X-half < x1 && l.At.Y+3 > y0 && l.At.Y-3 < y1 {
+			n += 100
+		}
+	}
+	return n
+}
+
+// crosses reports whether a line goes through a box: what is left of it between the box's sides is more than none.
+func crosses(a, b blank.Point, x0, y0, x1, y1 float64) bool {
+	from, to := 0.0, 1.0
+	for _, side := range [][3]float64{{a.X, b.X - a.X, x0}, {-a.X, a.X - b.X, -x1}, {a.Y, b.Y - a.Y, y0}, {-a.Y, a.Y - b.Y, -y1}} {
+		at, along, bound := side[0], side[1], side[2]
+		switch {
+		case along == 0 && at < bound:
+			return false
+		case along > 0:
+			from = max(from, (bound-at)/along)
+		case along < 0:
+			to = min(to, (bound-at)/along)
+		}
+	}
+	return from < to
 }
 
 // place names a page of many: columns by letters, rows by numbers.

@@ -46,7 +46,7 @@ func (s *setter) newPage() {
 	s.AddPage()
 	s.pages++
 	s.y = pageMargin + s.size*1.8
-	s.text(blank.Point{X: pageMargin, Y: s.y}, s.title, s.size*1.5, 0, true, ink)
+	s.heading(blank.Point{X: pageMargin, Y: s.y}, s.title, s.size*1.5, s.width())
 	s.y += s.size
 }
 
@@ -215,7 +215,7 @@ func (s *setter) picture(p drawing.Picture, x, wide float64) {
 	scale := min(wide/p.Width, (s.pictureHigh()-5*s.size)/p.Height, 1)
 	y := s.y + s.size*1.6
 	if p.Name != "" {
-		s.text(blank.Point{X: x, Y: y}, p.Name, s.size, 0, true, ink)
+		s.heading(blank.Point{X: x, Y: y}, p.Name, s.size, wide)
 	}
 	paint(s, p.Scaled(scale).Moved(x, y+s.size*0.8), s.size*0.8)
 	y += p.Height*scale + s.size*0.8

@@ -1,0 +1,164 @@
+package format_test
+
+import (
+	"bytes"
+	"context"
+	"fmt"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"regexp"
+	"strconv"
+	"strings"
+	"testing"
+
+	"yellowparcel/core/drawing"
+	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
+	"yellowparcel/core/plan"
+	"yellowparcel/core/worksheet/page"
+	"yellowparcel/demo"
+	"yellowparcel/format"
+)
+
+// word is a word of a print, where it stands on its page in millimetres.
+type word struct {
+	page                     int
+	text                     string
+	left, top, right, bottom float64
+}
+
+var (
+	aPage = regexp.MustCompile(`<page width="([\d.]+)" height="([\d.]+)">`)
+	aWord = regexp.MustCompile(`<word xMin="([-\d.]+)" yMin="([-\d.]+)" xMax="([-\d.]+)" yMax="([-\d.]+)">(.*)</word>`)
+)
+
+// wordsOf are the words of a print, and the sizes of its pages.
+func wordsOf(t *testing.T, raw []byte) (words []word, pages [][2]float64) {
+	t.Helper()
+	if _, err := exec.LookPath("pdftotext"); err != nil && os.Getenv("NEED_PDFTOPPM") == "" {
+		t.Skip("pdftotext is not here")
+	}
+	file := filepath.Join(t.TempDir(), "print.pdf")
+	if err := os.WriteFile(file, raw, 0o600); err != nil {
+		t.Fatal(err)
+	}
+	out, err := exec.Command("pdftotext", "-bbox", file, "-").Output()
+	if err != nil {
+		t.Fatal(err)
+	}
+	mm := func(s string) float64 {
+		v, _ := strconv.ParseFloat(s, 64)
+		return v / 72 * 25.4
+	}
+	for line := range strings.Lines(string(out)) {
+		if m := aPage.FindStringSubmatch(line); m != nil {
+			pages = append(pages, [2]float64{mm(m[1]), mm(m[2])})
+		}
+		if m := aWord.FindStringSubmatch(line); m != nil {
+			words = append(words, word{len(pages), m[5], mm(m[1]), mm(m[2]), mm(m[3]), mm(m[4])})
+		}
+	}
+	return words, pages
+}
+
+// readable fails where two words of a print lie on each other, or one does not stand on its page.
+func readable(t *testing.T, what string, raw []byte, drawn bool) (pages int) {
+	t.Helper()
+	words, sizes := wordsOf(t, raw)
+	if len(words) < 3 {
+		t.Errorf("%s: %d words", what, len(words))
+	}
+	told := 0
+	for i, w := range words {
+		size := sizes[w.page-1]
+		if tiled := drawn && len(sizes) > 1 && w.top > 15; tiled {
+			continue // its drawing goes on on the next page
+		}
+		if w.left < 5 || w.top < 4 || w.right > size[0]-5 || w.bottom > size[1]-4 {
+			t.Errorf("%s: “%s” leaves page %d", what, w.text, w.page)
+		}
+		for _, v := range words[:i] {
+			// The box of a word is as high as its font: letters stand in the middle of it.
+			high := min(w.bottom-w.top, v.bottom-v.top) * 0.35
+			if w.page == v.page && min(w.right, v.right)-max(w.left, v.left) > 0.4 && min(w.bottom, v.bottom)-max(w.top, v.top) > high && told < 5 {
+				told++
+				t.Errorf("%s, page %d: “%s” and “%s” lie on each other", what, w.page, v.text, w.text)
+			}
+		}
+	}
+	return len(sizes)
+}
+
+// Every print of every sample job can be read: no two words lie on each other, none leaves its page; a page for
+// the table is one page.
+func TestPrintsAreReadable(t *testing.T) {
+	t.Parallel()
+	f, _ := format.ByID("pdf")
+	metric := demo.Shop()
+	metric.Unit = measure.Millimetres
+	for _, shop := range []job.Shop{demo.Shop(), metric} {
+		set := settings(shop.Unit)
+		printed := func(what string, p drawing.Print) int {
+			var out bytes.Buffer
+			if err := f.Print(&out, p, set); err != nil {
+				t.Fatal(err)
+			}
+			return readable(t, what, out.Bytes(), false)
+		}
+		chart, err := plan.Chart(context.Background(), shop)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if n := printed("chart", chart.Print()); n != 1 {
+			t.Errorf("the chart has %d pages", n)
+		}
+		long := demo.Jobs()[1].Clone()
+		long.Name = strings.Repeat("An invitation to look at the moon ", 3)
+		for i := range long.Parts {
+			long.Parts[i].Name = "A layer of the paper with the stars on it"
+		}
+		for _, j := range append(demo.Jobs(), long) {
+			table := plan.TableOf(j, shop)
+			what := fmt.Sprintf("%s in %s", j.Name, shop.Unit)
+			if n := printed(what, plan.PrintJob(table)); n != 1 {
+				t.Errorf("%s: %d pages", what, n)
+			}
+			printed(what+", worksheet", page.Of(table).Print(j.Name+": worksheet"))
+			for _, x := range plan.Make(j, shop).Bench.Pieces {
+				exact, _ := plan.PieceOf(j, shop, x.ID)
+				var out bytes.Buffer
+				if err := f.Draw(&out, format.Sheet{Drawing: exact.Flat, Title: j.Name + ": " + x.Name + ", " + x.Size}, set); err != nil {
+					t.Fatal(err)
+				}
+				readable(t, what+", "+x.Name, out.Bytes(), true)
+			}
+		}
+	}
+}
+
+// A piece that a printer can reach is printed on one page, its bar and heading beside it or in it: 7 x 10 on
+// letter. The bars are as long there as elsewhere.
+func TestWhatThePrinterReachesIsOnePage(t *testing.T) {
+	t.Parallel()
+	in := measure.Inch
+	for _, tt := range []struct {
+		w, h  measure.Length
+		pages int
+	}{{7 * in, 10 * in, 1}, {10 * in, 7 * in, 1}, {7*in + in/2, 10 * in, 1}, {7 * in, 9 * in, 1}, {5 * in, 10*in + 3*in/16, 1}, {8 * in, 10 * in, 2}, {7 * in, 10*in + in/2, 2}} {
+		raw := write(t, "pdf", format.Sheet{Drawing: drawing.Piece(size(tt.w, tt.h), nil), Title: "Moon-watch invitation, brass and knot: card base, 7 × 10, and more words than a page is wide: they are cut"}, settings(measure.Inches))
+		if n := readable(t, fmt.Sprint(tt), raw, true); n != tt.pages {
+			t.Errorf("%.2f x %.2f takes %d pages", tt.w.Inches(), tt.h.Inches(), n)
+		}
+		words, sizes := wordsOf(t, raw)
+		bars := 0
+		for _, w := range words {
+			if w.text == "mm" && w.page == 1 {
+				bars++
+			}
+		}
+		if bars != 1 {
+			t.Errorf("%d bars on %v", bars, sizes)
+		}
+	}
+}
