@@ -4,6 +4,7 @@ import (
 	"encoding/xml"
 	"errors"
 	"io"
+	"math"
 	"slices"
 	"strconv"
 	"strings"
@@ -19,67 +20,173 @@ const (
 	pixelsAnInch   = 96
 )
 
-// readSVG reads the shapes of a drawing. Scripts, links, pictures and entities
-// are refused, and transforms, which would have to be undone by whoever drew it.
+// element is one part of an SVG file with what is in it.
+type element struct {
+	name string
+	attr map[string]string
+	line int
+	kids []*element
+}
+
+// readSVG reads the shapes of a drawing as they stand on the page: moved by their transforms, and as often as they
+// are used. Scripts, pictures, entities and what lies outside of the file are refused.
 func readSVG(text string, best *largest) error {
 	if strings.Count(text, "=") > mostAttributes {
-		return refuse("The SVG has too many parts, or they are nested too deep: leave only the card's outline in it.")
+		return errTooMany
 	}
-	d := xml.NewDecoder(strings.NewReader(text))
-	scale := 25.4 / pixelsAnInch
-	elements, within := 0, []shape{{}}
-	for {
-		token, err := d.Token()
-		if errors.Is(err, io.EOF) {
-			break
+	root, ids, err := parseSVG(text)
+	if err != nil {
+		return err
+	}
+	w := svgWalk{ids: ids, best: best}
+	for _, e := range root.kids {
+		scale := 25.4 / pixelsAnInch
+		if e.name == "svg" {
+			if scale, err = svgScale(e.attr); err != nil {
+				return err
+			}
 		}
-		line, _ := d.InputPos()
-		if err != nil {
-			return onLine(line, refuse("The SVG cannot be read (%v): save it anew as a plain SVG.", err))
-		}
-		switch t := token.(type) {
-		case xml.Directive:
-			return onLine(line, refuse("The SVG declares a document type or entities, which are not read: save it as a plain SVG."))
-		case xml.EndElement:
-			within = within[:max(1, len(within)-1)]
-		case xml.StartElement:
-			if elements++; elements > mostElements || len(within) > mostDepth {
-				return onLine(line, refuse("The SVG has too many parts, or they are nested too deep: leave only the card's outline in it."))
-			}
-			name := strings.ToLower(t.Name.Local)
-			attr := map[string]string{}
-			for _, a := range t.Attr {
-				attr[a.Name.Local] = a.Value
-			}
-			if err := refused(name, attr); err != nil {
-				return onLine(line, err)
-			}
-			as := named(within[len(within)-1], attr)
-			as.line = line
-			within = append(within, as)
-			if name == "svg" {
-				if scale, err = svgScale(attr); err != nil {
-					return err
-				}
-				continue
-			}
-			err := svgShape(name, attr, func(p blank.Polygon, open bool) error {
-				for i := range p {
-					p[i].X, p[i].Y = p[i].X*scale, p[i].Y*scale
-				}
-				of := as
-				of.open = open
-				return best.see(p, of)
-			})
-			if err != nil {
-				return onLine(line, err)
-			}
+		if err := w.element(e, shape{}, scaling(scale, scale), 0); err != nil {
+			return err
 		}
 	}
 	if !best.seen && best.gapLine == 0 {
 		return refuse("There is no shape in the SVG: draw the outline as a path, polygon, rectangle, circle or ellipse.")
 	}
 	return nil
+}
+
+var errTooMany = refuse("The SVG has too many parts, or they are nested too deep: leave only the card's outline in it.")
+
+// parseSVG reads the parts of a file, and which of them has which name.
+func parseSVG(text string) (root *element, ids map[string]*element, err error) {
+	d := xml.NewDecoder(strings.NewReader(text))
+	root, ids = &element{}, map[string]*element{}
+	elements, within := 0, []*element{root}
+	for {
+		token, err := d.Token()
+		if errors.Is(err, io.EOF) {
+			return root, ids, nil
+		}
+		line, _ := d.InputPos()
+		if err != nil {
+			return nil, nil, onLine(line, refuse("The SVG cannot be read (%v): save it anew as a plain SVG.", err))
+		}
+		switch t := token.(type) {
+		case xml.Directive:
+			return nil, nil, onLine(line, refuse("The SVG declares a document type or entities, which are not read: save it as a plain SVG."))
+		case xml.EndElement:
+			within = within[:max(1, len(within)-1)]
+		case xml.StartElement:
+			if elements++; elements > mostElements || len(within) > mostDepth {
+				return nil, nil, onLine(line, errTooMany)
+			}
+			e := &element{name: strings.ToLower(t.Name.Local), attr: map[string]string{}, line: line}
+			for _, a := range t.Attr {
+				e.attr[a.Name.Local] = a.Value
+			}
+			if err := refused(e.name, e.attr); err != nil {
+				return nil, nil, onLine(line, err)
+			}
+			if id := e.attr["id"]; id != "" && ids[id] == nil {
+				ids[id] = e
+			}
+			in := within[len(within)-1]
+			in.kids = append(in.kids, e)
+			within = append(within, e)
+		}
+	}
+}
+
+// svgWalk goes through a drawing as it is seen.
+type svgWalk struct {
+	ids  map[string]*element
+	best *largest
+	seen int
+}
+
+// element shows the outlines of a part and of all in it, in the place that it is moved to.
+func (w *svgWalk) element(e *element, in shape, m matrix, depth int) error {
+	if w.seen++; w.seen > mostElements || depth > mostDepth { // what uses itself is nested for ever
+		return onLine(e.line, errTooMany)
+	}
+	if hidden(e.attr) {
+		return nil
+	}
+	as := named(in, e.attr)
+	as.line = e.line
+	moved, err := transform(e.attr["transform"])
+	if err != nil {
+		return onLine(e.line, err)
+	}
+	m = m.then(moved)
+	switch e.name {
+	case "defs", "symbol", "clippath", "mask", "pattern", "marker", "lineargradient", "radialgradient", "filter":
+		return nil // drawn only where it is used
+	case "use":
+		return w.use(e, as, m, depth)
+	case "svg":
+		if depth > 0 && (e.attr["viewBox"] != "" || e.attr["x"]+e.attr["y"] != "") {
+			return onLine(e.line, refuse("The SVG holds another one inside: ungroup it in your drawing program, and save it anew."))
+		}
+	}
+	err = svgShape(e.name, e.attr, func(p blank.Polygon, open bool) error {
+		for i := range p {
+			if p[i] = m.point(p[i]); !(math.Abs(p[i].X) < mostAway && math.Abs(p[i].Y) < mostAway) {
+				return refuse("A shape in the SVG lies beyond any sheet: look at its transforms.")
+			}
+		}
+		of := as
+		of.open = open
+		return w.best.see(p, of)
+	})
+	if err != nil {
+		return onLine(e.line, err)
+	}
+	for _, k := range e.kids {
+		if err := w.element(k, as, m, depth+1); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// mostAway is how far from its corner anything of a drawing may lie, in millimetres.
+const mostAway = 1e7
+
+// use shows another part of the file where it is used.
+func (w *svgWalk) use(e *element, as shape, m matrix, depth int) error {
+	of := w.ids[strings.TrimPrefix(e.attr["href"], "#")]
+	if of == nil {
+		return onLine(e.line, refuse("The SVG uses “%.40s”, which is not in it: save it anew as a plain SVG.", e.attr["href"]))
+	}
+	x, err := userLength(e.attr["x"])
+	if err != nil {
+		return onLine(e.line, err)
+	}
+	y, err := userLength(e.attr["y"])
+	if err != nil {
+		return onLine(e.line, err)
+	}
+	m = m.then(matrix{1, 0, 0, 1, x, y})
+	if of.name != "symbol" && of.name != "svg" {
+		return w.element(of, as, m, depth+1)
+	}
+	if of.attr["viewBox"] != "" {
+		return onLine(e.line, refuse("The SVG uses a symbol with a view of its own: ungroup it in your drawing program, and save it anew."))
+	}
+	for _, k := range of.kids {
+		if err := w.element(k, as, m, depth+1); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// hidden reports whether a part is not shown.
+func hidden(attr map[string]string) bool {
+	style := strings.ReplaceAll(attr["style"], " ", "")
+	return attr["display"] == "none" || attr["visibility"] == "hidden" || strings.Contains(style, "display:none") || strings.Contains(style, "visibility:hidden")
 }
 
 // What names fold lines, and what is for the eye alone, in the names of groups and shapes.
@@ -107,16 +214,16 @@ func named(in shape, attr map[string]string) shape {
 // refused names what is never followed or executed.
 func refused(name string, attr map[string]string) error {
 	switch name {
-	case "script", "foreignobject", "image", "use", "a", "iframe", "animate", "set":
+	case "script", "foreignobject", "image", "a", "iframe", "animate", "animatetransform", "set":
 		return refuse("The SVG holds a <%s>, which is neither run nor followed: leave only the card's outline in it.", name)
 	}
-	for key := range attr {
-		if key == "transform" {
-			return refuse("A shape in the SVG is moved by a transform: flatten it in your drawing program, and save it anew.")
-		}
-		if strings.HasPrefix(strings.ToLower(key), "on") || key == "href" {
+	for key, value := range attr {
+		if strings.HasPrefix(strings.ToLower(key), "on") || key == "href" && !strings.HasPrefix(value, "#") {
 			return refuse("The SVG holds links or scripts, which are neither run nor followed: save it as a plain SVG.")
 		}
+	}
+	if strings.Contains(attr["style"], "transform") {
+		return refuse("A shape in the SVG is moved by its style: save it anew as a plain SVG.")
 	}
 	return nil
 }
@@ -139,7 +246,7 @@ func svgScale(attr map[string]string) (float64, error) {
 			break
 		}
 	}
-	box, err := numbers(attr["viewBox"])
+	box, err := (&scanner{attr["viewBox"]}).all()
 	if err != nil {
 		return 0, err
 	}
@@ -151,17 +258,11 @@ func svgScale(attr map[string]string) (float64, error) {
 
 // svgShape shows the outlines of an element, in the drawing's units.
 func svgShape(name string, attr map[string]string, see func(p blank.Polygon, open bool) error) error {
-	get := func(key string) (float64, error) {
-		if attr[key] == "" {
-			return 0, nil
-		}
-		return finite(strings.TrimSuffix(attr[key], "px"))
-	}
 	var v [6]float64
-	keys := map[string][]string{"rect": {"x", "y", "width", "height"}, "line": {"x1", "y1", "x2", "y2"}, "circle": {"cx", "cy", "r"}, "ellipse": {"cx", "cy", "rx", "ry"}}
+	keys := map[string][]string{"rect": {"x", "y", "width", "height", "rx", "ry"}, "line": {"x1", "y1", "x2", "y2"}, "circle": {"cx", "cy", "r"}, "ellipse": {"cx", "cy", "rx", "ry"}}
 	for i, key := range keys[name] {
 		var err error
-		if v[i], err = get(key); err != nil {
+		if v[i], err = userLength(attr[key]); err != nil {
 			return err
 		}
 	}
@@ -169,6 +270,16 @@ func svgShape(name string, attr map[string]string, see func(p blank.Polygon, ope
 	switch name {
 	case "rect":
 		x, y, w, h := v[0], v[1], v[2], v[3]
+		rx, ry := v[4], v[5]
+		if attr["rx"] == "" || attr["rx"] == "auto" {
+			rx = ry
+		}
+		if attr["ry"] == "" || attr["ry"] == "auto" {
+			ry = rx
+		}
+		if rx, ry = min(rx, w/2), min(ry, h/2); rx > 0 && ry > 0 {
+			return see(rounded(x, y, w, h, rx, ry), false)
+		}
 		return see(blank.Polygon{{X: x, Y: y}, {X: x + w, Y: y}, {X: x + w, Y: y + h}, {X: x, Y: y + h}}, false)
 	case "line":
 		return see(blank.Polygon{{X: v[0], Y: v[1]}, {X: v[2], Y: v[3]}}, true)
@@ -177,7 +288,7 @@ func svgShape(name string, attr map[string]string, see func(p blank.Polygon, ope
 	case "ellipse":
 		return see(arc(v[0], v[1], v[2], v[3], 0, 0, round), false)
 	case "polygon", "polyline":
-		list, err := numbers(attr["points"])
+		list, err := (&scanner{attr["points"]}).all()
 		if err != nil {
 			return err
 		}
@@ -192,19 +303,36 @@ func svgShape(name string, attr map[string]string, see func(p blank.Polygon, ope
 	return nil
 }
 
-// numbers reads a list of finite numbers parted by spaces or commas.
-func numbers(text string) ([]float64, error) {
-	var list []float64
-	for f := range strings.FieldsFuncSeq(text, func(r rune) bool { return r == ' ' || r == ',' || r == '\n' || r == '\t' || r == '\r' }) {
-		v, err := finite(f)
-		if err != nil {
-			return nil, err
-		}
-		if list = append(list, v); len(list) > 4*blank.MostCorners {
-			return nil, refuse("A shape in the SVG has more corners than can be worked with: simplify it.")
+// rounded is a rectangle with round corners.
+func rounded(x, y, w, h, rx, ry float64) (p blank.Polygon) {
+	const quarter = math.Pi / 2
+	for i, c := range []blank.Point{{X: x + w - rx, Y: y + ry}, {X: x + w - rx, Y: y + h - ry}, {X: x + rx, Y: y + h - ry}, {X: x + rx, Y: y + ry}} {
+		from := quarter * float64(i-1)
+		sin, cos := math.Sincos(from)
+		p = append(p, blank.Point{X: c.X + rx*cos, Y: c.Y + ry*sin})
+		p = append(p, arc(c.X, c.Y, rx, ry, 0, from, quarter)...)
+	}
+	return p
+}
+
+// userUnits are how many of a drawing's units the units of a length are.
+var userUnits = []struct {
+	suffix string
+	units  float64
+}{{"mm", pixelsAnInch / 25.4}, {"cm", pixelsAnInch / 2.54}, {"in", pixelsAnInch}, {"pt", pixelsAnInch / 72.0}, {"px", 1}}
+
+// userLength is a length of a shape in the drawing's units; zero where none is given.
+func userLength(text string) (float64, error) {
+	if text = strings.TrimSpace(text); text == "" || text == "auto" {
+		return 0, nil
+	}
+	for _, u := range userUnits {
+		if number, ok := strings.CutSuffix(text, u.suffix); ok {
+			v, err := finite(number)
+			return v * u.units, err
 		}
 	}
-	return list, nil
+	return finite(text)
 }
 
 // finite reads a number that is one and not beyond any sheet.

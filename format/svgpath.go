@@ -1,6 +1,7 @@
 package format
 
 import (
+	"fmt"
 	"math"
 	"strings"
 	"unicode"
@@ -24,69 +25,148 @@ type pathReader struct {
 
 var pathCounts = map[byte]int{'m': 2, 'l': 2, 'h': 1, 'v': 1, 'c': 6, 's': 4, 'q': 4, 't': 2, 'a': 7, 'z': 0}
 
+// readPath reads a path by the grammar of SVG 1.1, section 8.3.9: numbers need nothing between them where they can be
+// told apart, and the two flags of an arc are one digit each. It begins with a move.
 func readPath(d string, see func(p blank.Polygon, open bool) error) error {
-	r := pathReader{see: see}
-	for len(d) > 0 && r.err == nil {
-		d = strings.TrimLeft(d, " ,\n\t\r")
-		if d == "" {
+	r, s := pathReader{see: see}, scanner{text: d}
+	for began := false; r.err == nil; began = true {
+		s.blanks(true)
+		if s.text == "" {
 			break
 		}
-		command := d[0]
-		need, known := pathCounts[byte(unicode.ToLower(rune(command)))]
-		if !known {
-			return refuse("The path in the SVG has a command “%c” that is not known: save it anew as a plain SVG.", command)
+		command := s.text[0]
+		low := byte(unicode.ToLower(rune(command)))
+		need, known := pathCounts[low]
+		if !known || !began && low != 'm' {
+			return refuse("The path in the SVG has %s where a command belongs: save it anew as a plain SVG.", s.here())
 		}
-		end := strings.IndexFunc(d[1:], func(c rune) bool { return unicode.IsLetter(c) && c != 'e' && c != 'E' })
-		body := d[1:]
-		if end >= 0 {
-			body = d[1 : 1+end]
-		}
-		d = d[1+len(body):]
-		list, err := numbers(parted(body))
-		if err != nil {
-			return err
-		}
-		if need == 0 {
+		if s.text = s.text[1:]; need == 0 {
 			r.close(false)
 			continue
 		}
-		if len(list) == 0 || len(list)%need != 0 {
-			return refuse("The path in the SVG has a “%c” with %d numbers: save it anew as a plain SVG.", command, len(list))
-		}
-		for i := 0; i < len(list); i += need {
-			r.step(command, list[i:i+need])
-			if command == 'm' {
-				command = 'l'
-			} else if command == 'M' {
-				command = 'L'
+		for first := true; first || s.more(); first = false {
+			v, err := s.step(low, need)
+			if err != nil {
+				return err
 			}
-		}
-		if len(r.now) > 4*blank.MostCorners {
-			return refuse("A path in the SVG has more corners than can be worked with: simplify it.")
+			switch r.step(command, v); command {
+			case 'm':
+				command, low = 'l', 'l'
+			case 'M':
+				command, low = 'L', 'l'
+			}
+			if len(r.now) > 4*blank.MostCorners {
+				return refuse("A path in the SVG has more corners than can be worked with: simplify it.")
+			}
 		}
 	}
 	r.close(true)
 	return r.err
 }
 
-// parted puts a space before a minus that begins a number, as "3-4" is two, and
-// before a second point in one, as "1.5.5" is two.
-func parted(body string) string {
-	var b strings.Builder
-	point := false
-	for i, c := range body {
-		switch {
-		case c == '-' && i > 0 && body[i-1] != 'e' && body[i-1] != 'E', c == '.' && point:
-			b.WriteByte(' ')
-			point = c == '.'
-		case c == '.':
-			point = true
-		case c == ' ' || c == ',' || c == '\n' || c == '\t':
-			point = false
-		}
-		b.WriteRune(c)
+// scanner reads numbers off the beginning of a text.
+type scanner struct{ text string }
+
+// here is what stands next, for a refusal.
+func (s *scanner) here() string {
+	if s.text == "" {
+		return "its end"
 	}
-	return b.String()
+	return fmt.Sprintf("“%.8s”", s.text)
+}
+
+// blanks passes over what may stand between two numbers: spaces, and a comma where one may.
+func (s *scanner) blanks(comma bool) {
+	s.text = strings.TrimLeft(s.text, " \n\t\r\f")
+	if comma && strings.HasPrefix(s.text, ",") {
+		s.text = strings.TrimLeft(s.text[1:], " \n\t\r\f")
+	}
+}
+
+// more reports whether another number follows.
+func (s *scanner) more() bool {
+	s.blanks(true)
+	return s.text != "" && strings.IndexByte("+-.0123456789", s.text[0]) >= 0
+}
+
+// step reads the numbers that a command needs once.
+func (s *scanner) step(low byte, need int) ([]float64, error) {
+	v := make([]float64, need)
+	for i := range v {
+		s.blanks(i > 0)
+		var err error
+		if low == 'a' && (i == 3 || i == 4) {
+			v[i], err = s.flag()
+		} else {
+			v[i], err = s.number()
+		}
+		if err != nil {
+			return nil, err
+		}
+	}
+	return v, nil
+}
+
+// flag reads a flag, which is one digit.
+func (s *scanner) flag() (float64, error) {
+	if s.text == "" || s.text[0] != '0' && s.text[0] != '1' {
+		return 0, refuse("An arc in the SVG has %s where 0 or 1 belongs: save it anew as a plain SVG.", s.here())
+	}
+	v := float64(s.text[0] - '0')
+	s.text = s.text[1:]
+	return v, nil
+}
+
+// number reads one number: a sign, digits with at most one point, an exponent.
+func (s *scanner) number() (float64, error) {
+	i, digits := 0, 0
+	skip := func(set string) (n int) {
+		for i < len(s.text) && strings.IndexByte(set, s.text[i]) >= 0 {
+			i, n = i+1, n+1
+		}
+		return n
+	}
+	const figures = "0123456789"
+	one := func(set string) {
+		if i < len(s.text) && strings.IndexByte(set, s.text[i]) >= 0 {
+			i++
+		}
+	}
+	one("+-")
+	digits = skip(figures)
+	if i < len(s.text) && s.text[i] == '.' {
+		i++
+		digits += skip(figures)
+	}
+	if digits == 0 {
+		return 0, refuse("The SVG has %s where a number belongs: save it anew as a plain SVG.", s.here())
+	}
+	if end := i; i < len(s.text) && (s.text[i] == 'e' || s.text[i] == 'E') {
+		i++
+		if one("+-"); skip(figures) == 0 {
+			i = end // an e that begins something else
+		}
+	}
+	v, err := finite(s.text[:i])
+	s.text = s.text[i:]
+	return v, err
+}
+
+// all reads all the numbers of a text.
+func (s *scanner) all() (list []float64, err error) {
+	for s.more() {
+		v, err := s.number()
+		if err != nil {
+			return nil, err
+		}
+		if list = append(list, v); len(list) > 4*blank.MostCorners {
+			return nil, refuse("A shape in the SVG has more corners than can be worked with: simplify it.")
+		}
+	}
+	if s.text != "" {
+		return nil, refuse("The SVG has %s where a number belongs: save it anew as a plain SVG.", s.here())
+	}
+	return list, nil
 }
 
 func (r *pathReader) close(open bool) {

@@ -75,7 +75,7 @@ func TestRefusedOnALine(t *testing.T) {
 		{"nothing wide", svg("\n<rect width='0' height='40'/>"), "cannot be", "line 2"},
 		{"a script", svg("\n\n\n<script/>"), "holds a <script>", "line 4"},
 		{"NaN", svg("\n<rect width='NaN' height='4'/>"), "no usable number", "line 2"},
-		{"a path of nonsense", svg("\n<path d='M0 0 L5'/>"), "with 1 numbers", "line 2"},
+		{"a path of nonsense", svg("\n<path d='M0 0 L5'/>"), "its end where a number belongs", "line 2"},
 		{"a DXF with NaN", dxf("4", "0\nCIRCLE\n10\nNaN\n"), "no usable number", "line 18"},
 		{"an entity bomb", "<!DOCTYPE svg [<!ENTITY a 'aa'>]>" + svg("&a;"), "entities, which are not read", "line 1"},
 	} {
