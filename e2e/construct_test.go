@@ -34,7 +34,7 @@ func TestEveryConstructionIsDrawnTrue(t *testing.T) {
 		if got := w.measured(`[data-crease="`+tt.crease+`"]`, "across", in); got < tt.width*in-.3 || got > tt.width*in+.3 {
 			t.Errorf("%s: the crease of the %s measures %.2f mm, want %.2f", tt.id, tt.crease, got, tt.width*in)
 		}
-		w.labels(tt.id)
+		labels(w, tt.id)
 	}
 	w.saved()
 	w.MustEval(`() => document.activeElement.blur()`)
@@ -43,7 +43,7 @@ func TestEveryConstructionIsDrawnTrue(t *testing.T) {
 	for _, id := range []string{"pocket", "gusset", "box", "tuck", "cutdown", "diamond"} {
 		w.click(test("choose-" + id))
 		w.saved()
-		w.labels(id + ", millimetres")
+		labels(w, id + ", millimetres")
 	}
 	w.quiet()
 }

@@ -93,7 +93,7 @@ const laidOut = `(whole) => {
 }`
 
 // labels fails where labels of the drawing that is shown lie on each other or leave it.
-func (w *window) labels(what string) {
+func labels(w *window, what string) {
 	w.t.Helper()
 	for _, wrong := range w.MustEval(`() => (`+labelled+`)(document.querySelector('[data-test=drawing-box] svg'))`).Arr() {
 		w.t.Errorf("%s: %s", what, wrong.Str())

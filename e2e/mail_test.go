@@ -18,7 +18,7 @@ func TestPostOfPlainSquareAndLarge(t *testing.T) {
 	w.see(test("headline"), "Goes as a letter.")
 	w.checks()
 	w.see(test("class-letter")+" "+test("check-thickness")+" "+test("limit"), "0.007 in to 0.25 in")
-	w.see(test("postage"), "Postage $1.00 each, $40.00 for all")
+	w.see(test("postage"), "Postage $1.10 each, $44.00 for all")
 	w.see(test("notes"), "These prices are made up")
 	w.see(test("place-uk-inland"), "letter")
 	w.see(test("place-germany-home"), "large letter")

@@ -55,10 +55,10 @@ func ExampleRates() RateCard {
 	return RateCard{
 		ID: "example", Name: "Example, prices made up", Rulebook: "us-domestic", Currency: "$", Dated: "2026-01-01", Example: true,
 		Rates: []Rate{
-			{Class: "postcard", Cents: 50},
-			{Class: "letter", UpTo: 28.35, Cents: 100}, {Class: "letter", UpTo: 56.7, Cents: 130}, {Class: "letter", UpTo: 85.05, Cents: 160}, {Class: "letter", UpTo: 99.3, Cents: 190},
-			{Class: "letter", Cents: 50, Surcharge: true},
-			{Class: "large-envelope", UpTo: 28.35, Cents: 200}, {Class: "large-envelope", UpTo: 56.7, Cents: 240}, {Class: "large-envelope", UpTo: 113.4, Cents: 320}, {Class: "large-envelope", UpTo: 368.6, Cents: 600},
+			{Class: "postcard", Cents: 70},
+			{Class: "letter", UpTo: 28.35, Cents: 110}, {Class: "letter", UpTo: 56.7, Cents: 145}, {Class: "letter", UpTo: 85.05, Cents: 180}, {Class: "letter", UpTo: 99.3, Cents: 215},
+			{Class: "letter", Cents: 60, Surcharge: true},
+			{Class: "large-envelope", UpTo: 28.35, Cents: 230}, {Class: "large-envelope", UpTo: 56.7, Cents: 275}, {Class: "large-envelope", UpTo: 113.4, Cents: 365}, {Class: "large-envelope", UpTo: 368.6, Cents: 690},
 		},
 	}
 }

@@ -11,8 +11,8 @@ func TestPrices(t *testing.T) {
 		cents      int
 		ok         bool
 	}{
-		{"letter", 20, false, 100, true}, {"letter", 28.35, false, 100, true}, {"letter", 28.36, false, 130, true},
-		{"letter", 20, true, 150, true}, {"letter", 120, false, 0, false}, {"postcard", 900, false, 50, true},
+		{"letter", 20, false, 110, true}, {"letter", 28.35, false, 110, true}, {"letter", 28.36, false, 145, true},
+		{"letter", 20, true, 170, true}, {"letter", 120, false, 0, false}, {"postcard", 900, false, 70, true},
 		{"large-envelope", 20, true, 200, false}, {"parcel", 20, false, 0, false},
 	} {
 		t.Run(tt.class, func(t *testing.T) {

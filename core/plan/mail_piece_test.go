@@ -276,7 +276,7 @@ func TestPostageAndAge(t *testing.T) {
 	j, shop := demo.Jobs()[1], demo.Shop()
 	shop.Today = "2026-11-24"
 	p := plan.Make(j, shop)
-	if p.Mail.Postage.Each != "$1.00" || p.Mail.Postage.Total != "$40.00" || !strings.Contains(notes(p.Mail.Postage.Notes), "are made up, as an example") {
+	if p.Mail.Postage.Each != "$1.10" || p.Mail.Postage.Total != "$44.00" || !strings.Contains(notes(p.Mail.Postage.Notes), "are made up, as an example") {
 		t.Errorf("%+v", p.Mail.Postage)
 	}
 	shop.Today = "2027-02-01"
