@@ -199,6 +199,22 @@ func TestFilesOutAndIn(t *testing.T) {
 	v.quietBut("422")
 }
 
+// damaged is a program begun anew on its data, which were spoiled between.
+func damaged(t *testing.T, p *program) *program {
+	t.Helper()
+	p.stop(syscall.SIGTERM)
+	path := filepath.Join(p.data, "yellow-parcel.db")
+	body, err := os.ReadFile(path)
+	if err != nil {
+		t.Fatal(err)
+	}
+	spoiled := []byte(strings.ReplaceAll(string(body), "Supporter card, slim", "Supporter card, slum"))
+	if err := os.WriteFile(path, spoiled, 0o600); err != nil {
+		t.Fatal(err)
+	}
+	return p.restart()
+}
+
 // A damaged database is said at the next start, with what can be done; nothing is lost by it.
 func TestDamagedDataIsSaid(t *testing.T) {
 	t.Parallel()
@@ -213,17 +229,7 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	w.saved()
 	other := open(t, p, at)
 	other.see(test("headline"), "")
-	p.stop(syscall.SIGTERM)
-	path := filepath.Join(p.data, "yellow-parcel.db")
-	body, err := os.ReadFile(path)
-	if err != nil {
-		t.Fatal(err)
-	}
-	spoiled := []byte(strings.Replace(string(body), "Supporter card, slim", "Supporter card, slum", -1))
-	if err := os.WriteFile(path, spoiled, 0o600); err != nil {
-		t.Fatal(err)
-	}
-	p = p.restart()
+	p = damaged(t, p)
 	w.program = p
 	w.goTo(at)
 	w.waitFor("the page that says so", func() (string, bool) { return w.address(), w.address() == "/repair" })
@@ -249,7 +255,7 @@ func TestDamagedDataIsSaid(t *testing.T) {
 
 	// A database that is gone is said, and not begun anew in silence.
 	p.stop(syscall.SIGTERM)
-	if err := os.Remove(path); err != nil {
+	if err := os.Remove(filepath.Join(p.data, "yellow-parcel.db")); err != nil {
 		t.Fatal(err)
 	}
 	p = p.restart()

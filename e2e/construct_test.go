@@ -43,7 +43,7 @@ func TestEveryConstructionIsDrawnTrue(t *testing.T) {
 	for _, id := range []string{"pocket", "gusset", "box", "tuck", "cutdown", "diamond"} {
 		w.click(test("choose-" + id))
 		w.saved()
-		labels(w, id + ", millimetres")
+		labels(w, id+", millimetres")
 	}
 	w.quiet()
 }

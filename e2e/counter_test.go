@@ -95,7 +95,7 @@ const laidOut = `(whole) => {
 // labels fails where labels of the drawing that is shown lie on each other or leave it.
 func labels(w *window, what string) {
 	w.t.Helper()
-	for _, wrong := range w.MustEval(`() => (`+labelled+`)(document.querySelector('[data-test=drawing-box] svg'))`).Arr() {
+	for _, wrong := range w.MustEval(`() => (` + labelled + `)(document.querySelector('[data-test=drawing-box] svg'))`).Arr() {
 		w.t.Errorf("%s: %s", what, wrong.Str())
 	}
 }
@@ -120,13 +120,47 @@ const everyDrawer = `async (whole, many) => {
   return bad
 }`
 
+// pages are those of the program, jobPages those of a job beside its stations; prints are what is printed of it.
+var (
+	pages    = []string{"/", "/shelf", "/rules", "/backups", "/help", "/chart"}
+	jobPages = []string{"swatches", "gauge", "table", "true-size", "history"}
+	prints   = []string{"prints/job/pdf", "prints/worksheet/pdf"}
+)
+
+// everyPage goes to pages as a hand would, without loading anew, those of the job that is open by their last part:
+// each comes to an end, runs off at no side, and what is printed of the job is there.
+func everyPage(w *window, what string, list []string) {
+	w.t.Helper()
+	for _, wrong := range w.MustEval(`async (list, prints) => {
+		const router = document.querySelector('#app').__vue_app__.config.globalProperties.$router
+		const job = /^\/jobs\/[^/]+\//.exec(location.pathname)?.[0] ?? ''
+		const bad = []
+		for (const to of list) {
+			await router.push(to.startsWith('/') ? to : job + to)
+			for (let i = 0; i < 2000 && (i < 3 || document.querySelector('[aria-busy=true]') || !document.querySelector('main')?.textContent.trim()); i++) await new Promise((done) => setTimeout(done, 10))
+			const main = document.querySelector('main')
+			if (!main || !main.textContent.trim()) bad.push(to + ' is empty')
+			if (document.querySelector('[aria-busy=true]')) bad.push(to + ' comes to no end')
+			for (const el of document.querySelectorAll('main input')) if (el.type !== 'checkbox' && el.getClientRects().length && el.clientWidth < 60 && el.closest('.field')) bad.push(to + ' has a field of ' + el.clientWidth + ' px')
+			if (document.documentElement.scrollWidth > innerWidth + 1) bad.push(to + ' runs ' + (document.documentElement.scrollWidth - innerWidth) + ' px off sideways')
+		}
+		if (job) for (const print of prints) {
+			const res = await fetch('/api' + job + print)
+			if (!res.ok || (await res.arrayBuffer()).byteLength < 2000) bad.push(print + ' is not printed')
+		}
+		return bad
+	}`, list, prints).Arr() {
+		w.t.Errorf("%s: %s", what, wrong.Str())
+	}
+}
+
 // One station is one screen: in every drawer of every station of the demo jobs nothing
 // scrolls, runs off, is cut off or lies on something else, the drawing has half of the room
 // and fills it, and no label, value or box is empty.
 func TestOneScreenAStation(t *testing.T) {
 	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
-	for _, s := range sights {
+	for i, s := range sights {
 		t.Run(s.name, func(t *testing.T) {
 			w := openIn(t, browser(t), p, "/", s.width, s.height)
 			w.see(test("job"), "Meteor-night")
@@ -146,7 +180,11 @@ func TestOneScreenAStation(t *testing.T) {
 						t.Errorf("%s, %s/%s", j.Name, station.ID, what.Str())
 					}
 				}
+				if i == 0 || s.metric { // the pages and prints of a job, too: the console stays empty over them
+					everyPage(w, j.Name, jobPages)
+				}
 			}
+			everyPage(w, s.name, pages)
 			w.quiet()
 		})
 	}

@@ -15,6 +15,7 @@ import (
 	"github.com/go-rod/rod/lib/proto"
 
 	"yellowparcel/core/job"
+	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 )
 
@@ -54,12 +55,40 @@ func TestLook(t *testing.T) {
 			w.see(test("ticket-card"), "136.5")
 		}
 		others := sheet{}
-		for _, page := range []string{"/", "/shelf", "/rules", "/backups", "/help", "/nowhere"} {
+		for _, page := range append(pages, "/nowhere") {
 			w.goTo(page)
 			w.see("h1", "")
 			others.row(w.picture(t))
 		}
 		others.write(t, filepath.Join(dir, look.name+"-other.png"))
+		more := sheet{}
+		for n, j := range demo.Jobs() {
+			w.goTo("/")
+			at := strings.TrimSuffix(w.openJob(j.Name), "card")
+			var row []image.Image
+			for _, page := range jobPages {
+				w.goTo(at + page)
+				w.waitFor("the page of "+page, func() (string, bool) { return "", !w.MustHas("[aria-busy=true]") })
+				row = append(row, w.picture(t))
+			}
+			more.row(row...)
+			if look.name == "light" || look.metric {
+				var pictures []image.Image
+				for _, print := range prints {
+					pictures = append(pictures, printedPages(t, p, "/api"+at+print)...)
+				}
+				if n == 0 {
+					pictures = append(pictures, printedPages(t, p, "/api/chart/pdf")...)
+				}
+				for _, x := range plan.Make(j, demo.Shop()).Bench.Pieces {
+					pictures = append(pictures, printedPages(t, p, "/api"+at+"pieces/"+x.ID+"/pdf")...)
+				}
+				printed := sheet{}
+				printed.row(pictures...)
+				printed.write(t, filepath.Join(dir, fmt.Sprintf("%s-prints-%d.png", look.name, n+1)))
+			}
+		}
+		more.write(t, filepath.Join(dir, look.name+"-pages.png"))
 		for _, station := range []string{"card", "layers", "envelope", "mail", "paper", "bench"} {
 			s := sheet{}
 			for _, j := range demo.Jobs() {
@@ -132,6 +161,17 @@ func TestLook(t *testing.T) {
 	w.see(test("state"), "does not answer")
 	errors.row(lost, w.picture(t))
 	errors.write(t, filepath.Join(dir, "errors.png"))
+
+	broken := damaged(t, start(t, t.TempDir(), "127.0.0.1:0"))
+	repair := sheet{}
+	for _, look := range looks {
+		w := openIn(t, browser(t), broken, "/repair", look.width, look.height)
+		w.MustEval(`(dark) => localStorage.setItem('yellow-parcel-light', dark ? 'lamp' : 'day')`, look.dark)
+		w.goTo("/repair")
+		w.see(test("what"), "cannot be used")
+		repair.row(w.picture(t))
+	}
+	repair.write(t, filepath.Join(dir, "repair.png"))
 }
 
 // drawersOf are the drawers of a station.

@@ -1,10 +1,14 @@
 package e2e
 
 import (
+	"bytes"
+	"image"
+	"image/png"
 	"io"
 	"os"
 	"os/exec"
 	"path/filepath"
+	"slices"
 	"strings"
 	"testing"
 
@@ -122,8 +126,35 @@ func TestPictures(t *testing.T) {
 	take("backups")
 }
 
+// printedPages are the pages of a print, as pictures to be looked at side by side.
+func printedPages(t *testing.T, p *program, path string) (list []image.Image) {
+	t.Helper()
+	dir := t.TempDir()
+	rastered(t, p, path, filepath.Join(dir, "page"), "-r", "50")
+	names, _ := filepath.Glob(filepath.Join(dir, "page*.png"))
+	slices.Sort(names)
+	for _, name := range names {
+		raw, err := os.ReadFile(name)
+		if err != nil {
+			t.Fatal(err)
+		}
+		img, err := png.Decode(bytes.NewReader(raw))
+		if err != nil {
+			t.Fatal(err)
+		}
+		list = append(list, img)
+	}
+	return list
+}
+
 // printed is the first page of a print, as a picture.
 func printed(t *testing.T, p *program, path, picture string) {
+	t.Helper()
+	rastered(t, p, path, strings.TrimSuffix(picture, ".png"), "-r", "90", "-singlefile")
+}
+
+// rastered makes pictures of a print.
+func rastered(t *testing.T, p *program, path, picture string, how ...string) {
 	t.Helper()
 	res, err := p.get(path)
 	if err != nil {
@@ -139,7 +170,7 @@ func printed(t *testing.T, p *program, path, picture string) {
 		t.Fatal(err)
 	}
 	_ = out.Close()
-	if said, err := exec.Command("pdftoppm", "-r", "90", "-png", "-singlefile", file, strings.TrimSuffix(picture, ".png")).CombinedOutput(); err != nil {
+	if said, err := exec.Command("pdftoppm", append(how, "-png", file, picture)...).CombinedOutput(); err != nil {
 		t.Fatalf("pdftoppm: %v, %s", err, said)
 	}
 }
