@@ -31,7 +31,7 @@ func TestACardInABoughtA7(t *testing.T) {
 	w.click(test("use-own-1"))
 	w.see(test("headline"), "Use Cream, from the star party as it is.")
 	w.click(test("undo"))
-	w.see(test("headline"), "Take A7")
+	w.see(test("headline"), "Use A7 as it is")
 	w.choose("field-envelope.liner", "Kraft")
 	w.see(test("reading-liner"), "7 × 6 9/16")
 	w.goTo(at[:len(at)-len("card")] + "mail")
