@@ -73,6 +73,9 @@ const laidOut = `(whole) => {
   }
   if (r - l < 0.92 * drawn.width && b - t < 0.92 * drawn.height) bad.push('the drawing fills ' + Math.round((100 * (r - l)) / drawn.width) + ' by ' + Math.round((100 * (b - t)) / drawn.height) + ' % of its box')
   bad.push(...labelled(svg))
+  for (const el of document.querySelectorAll('header *')) {
+    if (el.getClientRects().length && el.getBoundingClientRect().right > innerWidth + 1) bad.push('the head runs off: ' + (el.ariaLabel || el.textContent.trim() || el.className))
+  }
   // Nothing is cut off: no text is wider than what it stands in.
   for (const el of document.querySelectorAll('header *, .drawers *, .drawer *, .foot *, .strip *, h1')) {
     if (el.closest('.sr, svg, .v-select, .v-slider') || !el.getClientRects().length) continue

@@ -236,6 +236,19 @@ main {
 .strip {
   grid-row: 4;
 }
+@media (max-width: 900px) {
+  .tools {
+    gap: 0;
+  }
+  .to {
+    padding: 8px 4px;
+  }
+}
+@media (max-width: 780px) {
+  header {
+    flex-wrap: wrap;
+  }
+}
 @media (max-height: 560px), (max-width: 680px) {
   .counter {
     height: auto;
