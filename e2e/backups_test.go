@@ -221,7 +221,7 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.openJob("Meteor-night thanks, square")
-	w.goTo("/backups")
+	w.click(test("to-backups"))
 	w.click(test("back-up"))
 	w.see(test("done"), "Backed up")
 	w.goTo(at)

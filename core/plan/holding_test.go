@@ -124,3 +124,23 @@ func TestTooSquareByALittle(t *testing.T) {
 		t.Errorf("%q", why)
 	}
 }
+
+// Readings are named only where one counts: an overhang without its droop is none.
+func TestCountedOnReadingsThatThereAre(t *testing.T) {
+	j := anyjob.Star(5*in+3*in/8, 5*in+3*in/8, blank.DiamondID)
+	said := func() (n int) {
+		for _, r := range plan.Make(j, demo.Shop()).Mail.Remedies {
+			if strings.Contains(r.Text, "Counted on from your readings") {
+				n++
+			}
+		}
+		return n
+	}
+	j.Mail.Measured = job.Measured{Overhang: 3 * in}
+	if n := said(); n > 0 {
+		t.Errorf("%d fixes are counted on from an overhang alone", n)
+	}
+	if j.Mail.Measured = (job.Measured{Grams: 20}); said() == 0 {
+		t.Error("a weight that was read is not counted on from")
+	}
+}
