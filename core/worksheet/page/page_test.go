@@ -1,7 +1,9 @@
 package page_test
 
 import (
+	"encoding/json"
 	"fmt"
+	"os"
 	"strings"
 	"testing"
 
@@ -198,4 +200,34 @@ func BenchmarkWorksheet(b *testing.B) {
 	for b.Loop() {
 		page.Of(table)
 	}
+}
+
+// What must not be said of a plan is not said at the table either.
+func TestWorksheetsKeepThePhrasesOut(t *testing.T) {
+	raw, err := os.ReadFile("../../../docs/phrases.txt")
+	if err != nil {
+		t.Fatal(err)
+	}
+	var never []string
+	for line := range strings.Lines(string(raw)) {
+		if phrase, in, ok := strings.Cut(line, " | "); ok && strings.Contains(in, "plan") {
+			never = append(never, strings.ToLower(phrase))
+		}
+	}
+	if len(never) < 10 {
+		t.Fatalf("only %d phrases", len(never))
+	}
+	said := map[string]bool{}
+	sheets(t, func(table plan.Table, _ worksheet.Worksheet, p page.Worksheet) {
+		told, err := json.Marshal(p)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, phrase := range never {
+			if at := strings.Index(strings.ToLower(string(told)), phrase); at >= 0 && !said[phrase] {
+				said[phrase] = true
+				t.Errorf("%s: it says “%s”: …%s…", table.Job.Name, phrase, told[max(0, at-40):min(len(told), at+60)])
+			}
+		}
+	})
 }
