@@ -23,15 +23,16 @@ func (m Posted) Mailed(e Closed) mail.Piece {
 	}
 	// What was measured counts, and what the sums say it changed by since.
 	measured := m.Job().Mail.Measured
-	thick, weight := OtherPiece(measured, e.Thickness, grams)
-	if thickness, off, ok := m.gauged(e.Thickness); ok {
-		p.Thickness, p.ThicknessError = thickness, off
+	_, weight := OtherPiece(measured, e.Thickness, grams)
+	g, gauged := m.gauged(e.Thickness)
+	if gauged {
+		p.Thickness, p.ThicknessError, p.Failed = g.Thickness, g.Off, g.Failed
 	}
-	if measured.Thickness > 0 {
-		p.Thickness, p.ThicknessError = measured.Thickness, caliperError
-	}
-	if thick {
-		p.Thickness, p.ThicknessError = max(caliperError, measured.Thickness+e.Thickness-measured.ThicknessOf), m.thicknessError()
+	if thickness, off, ok := m.calipered(e.Thickness); ok {
+		p.Thickness, p.ThicknessError, p.Failed = thickness, off, 0
+		if m.Contradict(e.Thickness) && g.Thickness > thickness { // the thicker until that is settled
+			p.Thickness, p.ThicknessError, p.Failed = g.Thickness, g.Off, g.Failed
+		}
 	}
 	if measured.Grams > 0 {
 		p.Weight, p.WeightError = measured.Grams, scaleError
@@ -56,7 +57,8 @@ func (m Posted) Mailed(e Closed) mail.Piece {
 		p.Uneven = measure.OfMillimetres(r.Uneven(cx-w, cy-h, cx+w, cy+h))
 	}
 	beam, scaled := m.Beam(e, grams)
-	p.Pull, p.Strain, p.TableStrain, p.Box = beam.Pull(), beam.Strain, beam.TableStrain(), e.Box
+	p.Pull, p.Strain, p.Box = beam.Pull(), beam.Strain, e.Box
+	p.TableStrain, p.TableBend = beam.TableStrain(), measure.OfMillimetres(beam.TableBend())
 	p.PullAtMost = p.Pull * mail.PullAtMost
 	if scaled {
 		p.PullAtMost = p.Pull * PullMeasured

@@ -21,13 +21,16 @@ func (m Posted) Noting(e Closed) job.Job {
 	}
 	_, grams := m.Weights(e)
 	if t.Thickness > 0 && t.ThicknessOf == 0 {
-		t.ThicknessOf = e.Thickness
+		t.ThicknessOf, t.ThicknessOn = e.Thickness, m.Shop().Today
 	}
 	if t.Through != "" && t.GaugeOf == 0 {
-		t.GaugeOf = e.Thickness
+		t.GaugeOf, t.For, t.TriedOn = e.Thickness, j.Mail.Destination, m.Shop().Today
+	}
+	if t.Through != "" && t.Slot == 0 {
+		t.Slot = m.slotAsCut()
 	}
 	if t.Grams > 0 && t.GramsOf == 0 {
-		t.GramsOf = grams
+		t.GramsOf, t.GramsOn = grams, m.Shop().Today
 	}
 	if t.Stiffer == 0 {
 		t.Stiffer, _ = m.Stiffer(m.Bare(e), grams)
@@ -37,7 +40,7 @@ func (m Posted) Noting(e Closed) job.Job {
 
 // Reads reports whether anything that was measured counts for a closed piece.
 func (m Posted) Reads(e Closed) bool {
-	_, _, gauged := m.gauged(e.Thickness)
+	_, gauged := m.gauged(e.Thickness)
 	_, grams := m.Weights(e)
 	_, scaled := m.Beam(e, grams)
 	return gauged || scaled || m.Job().Card.Thickness != nil || m.Job().Mail.Measured.Thickness > 0 || m.Job().Mail.Measured.Grams > 0

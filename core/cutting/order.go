@@ -15,6 +15,7 @@ package cutting
 
 import (
 	"math"
+	"slices"
 
 	"yellowparcel/core/measure"
 )
@@ -125,8 +126,8 @@ func (s Sheet) area() float64 { return float64(s.Width) * float64(s.Height) }
 
 func (p Piece) area() float64 { return float64(p.Width) * float64(p.Height) }
 
-// Bound returns a number of sheets that no plan can stay under: by area, and by
-// the pieces of which no two go on one sheet.
+// Bound returns a number of sheets that no plan can stay under: by area, by the pieces of
+// which no two go on one sheet, and by how many pieces a sheet holds at most.
 func (o Order) Bound() int {
 	n, _ := o.leastSheets()
 	return n
@@ -144,7 +145,46 @@ func (o Order) leastSheets() (n int, byCount bool) {
 	}
 	const rounding = 1e-9 // areas are floats; a sheet filled to the brim is one sheet
 	by := int(math.Ceil(area/o.Sheet.area() - rounding))
-	return max(alone, by), alone > by
+	n = max(alone, by, o.mostHeld())
+	return n, n > by
+}
+
+// heldSteps is what finding how many pieces of one size a sheet holds may use: large pieces ask for
+// little, and small ones are told well by their area.
+const heldSteps = 600
+
+// mostHeld is the bound that the number of pieces sets: of all that are as large as a piece, both ways,
+// a sheet holds no more than it holds of that one.
+func (o Order) mostHeld() (n int) {
+	bare := o.Sheet
+	bare.Cut = 0 // whatever a trimmer cuts, a knife does
+	for i, p := range o.Pieces {
+		long, short := max(p.Width, p.Height), min(p.Width, p.Height)
+		if p.Count == 0 || short <= 0 || slices.IndexFunc(o.Pieces, func(q Piece) bool {
+			return q.Count > 0 && q.Width == p.Width && q.Height == p.Height && q.Turn == p.Turn
+		}) < i {
+			continue
+		}
+		asLarge, turns := 0, false
+		for _, q := range o.Pieces {
+			upright := q.Width >= p.Width && q.Height >= p.Height
+			switch {
+			case !p.Turn && !q.Turn && upright:
+				asLarge += q.Count
+			case max(q.Width, q.Height) >= long && min(q.Width, q.Height) >= short:
+				asLarge, turns = asLarge+q.Count, true
+			}
+		}
+		p.Turn = p.Turn || turns
+		held, exact, _ := bare.most(p, heldSteps)
+		if !exact {
+			held = int(bare.area()/p.area() + 1e-9)
+		}
+		if held > 0 {
+			n = max(n, (asLarge+held-1)/held)
+		}
+	}
+	return n
 }
 
 // alone reports whether a piece is over half the sheet both ways, however it

@@ -1,6 +1,7 @@
 package field
 
 import (
+	"errors"
 	"math"
 	"strconv"
 	"strings"
@@ -66,22 +67,33 @@ var grams = map[string]float64{"g": 1, "gram": 1, "grams": 1, "kg": 1000, "oz": 
 
 func (w *Weight) parse(text, bare string) (float64, error) {
 	text = strings.ToLower(strings.TrimSpace(text))
-	number := strings.TrimRight(text, "abcdefghijklmnopqrstuvwxyz. ")
-	unit := strings.TrimSpace(strings.TrimPrefix(text, number))
-	if unit == "" {
+	if strings.HasPrefix(text, "-") || strings.HasPrefix(text, "−") {
+		return 0, say.Refuse("A weight cannot be below nothing: type it as 22.5 g or 0.8 oz.")
+	}
+	v, unit, err := measure.ReadNumber(text)
+	if unit = strings.TrimSuffix(unit, "."); unit == "" {
 		unit = bare
 	}
-	v, err := strconv.ParseFloat(strings.Replace(strings.TrimSpace(number), ",", ".", 1), 64)
 	factor, ok := grams[unit]
+	var read *measure.ParseError
 	switch {
-	case err != nil || !ok || math.IsNaN(v):
-		return 0, &measure.ParseError{Text: text, Advice: "“" + say.Clip(text) + "” is not a weight: type it as 22.5 g or 0.8 oz.", Unfinished: number == ""}
-	case math.Signbit(v):
-		return 0, say.Refuse("A weight cannot be below nothing: type it as 22.5 g or 0.8 oz.")
+	case err != nil || !ok:
+		more := errors.As(err, &read) && read.Unfinished || err == nil && begins(unit)
+		return 0, &measure.ParseError{Text: text, Advice: "“" + say.Clip(text) + "” is not a weight: type it as 22.5 g, 0.8 oz or 1 1/2 oz.", Unfinished: more}
 	case v*factor > w.Most:
 		return 0, say.Refuse("%s is more than anything here weighs: type at most %s kg.", say.Clip(text), decimal(w.Most/1000))
 	}
 	return v * factor, nil
+}
+
+// begins reports whether a unit begins so.
+func begins(word string) bool {
+	for unit := range grams {
+		if strings.HasPrefix(unit, word) {
+			return true
+		}
+	}
+	return false
 }
 
 // Step moves it by grams.

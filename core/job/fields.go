@@ -238,10 +238,11 @@ func (j *Job) mailFields(shop Shop) []field.Field {
 		measured("apart", "Supports apart", "two rulers on edge", &m.Apart, nil, MostCard),
 		{Path: "mail.measured.load", Label: "Middle weight", Note: "a few coins, weighed", Value: &field.Weight{At: &m.Load, Most: mostGrams, Empty: true}, Then: func() { m.Stiffer = 0 }},
 		measured("sag", "Its middle sinks", "", &m.Sag, nil, MostCard),
-		{Path: "mail.measured.through", Label: "Through the gauge", Value: &field.One[Through]{At: &m.Through, List: field.ListOf("throughs", Throughs()), None: true}, Then: func() { m.GaugeOf = 0 }},
+		{Path: "mail.measured.through", Label: "Through the gauge", Value: &field.One[Through]{At: &m.Through, List: field.ListOf("throughs", Throughs()), None: true}, Then: m.tryAgain},
 		{Path: "card.made", Label: "Card is made", Value: &field.Flag{At: &j.Card.Made}},
 		{Path: "mail.gaugeWidth", Label: "Gauge card, length", Value: &field.Length{At: &p.GaugeWidth, Most: MostCard, Empty: true}},
 		{Path: "mail.gaugeHeight", Label: "Gauge card, width", Value: &field.Length{At: &p.GaugeHeight, Most: MostCard, Empty: true}},
+		{Path: "mail.gaugeSlot", Label: "Slot, as cut", Note: "empty for as told", Name: "slot of the gauge", Value: &field.Length{At: &p.GaugeSlot, Most: 4 * measure.Inch, Fine: true, Empty: true}, Then: func() { m.Slot = 0 }},
 	}
 }
 

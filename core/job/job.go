@@ -252,9 +252,11 @@ type MailWish struct {
 	Contents []paper.Caution `json:"contents,omitempty" maxItems:"10"`
 	// Measured is what was measured of the finished piece.
 	Measured Measured `json:"measured,omitzero"`
-	// GaugeWidth and GaugeHeight are the piece of card for a thickness gauge.
+	// GaugeWidth and GaugeHeight are the piece of card for a thickness gauge, GaugeSlot how high its
+	// slot came out where that is not as it was told.
 	GaugeWidth  measure.Length `json:"gaugeWidth,omitempty"`
 	GaugeHeight measure.Length `json:"gaugeHeight,omitempty"`
+	GaugeSlot   measure.Length `json:"gaugeSlot,omitempty"`
 }
 
 // Through is how a piece goes through a slot: a measurement that needs no caliper.
@@ -270,6 +272,9 @@ const (
 // Throughs lists them.
 func Throughs() []Through { return []Through{Freely, Tightly, NotAll} }
 
+// tryAgain forgets what a reading of the gauge was read with: whoever has the sums says it anew.
+func (m *Measured) tryAgain() { m.GaugeOf, m.Slot, m.For, m.TriedOn = 0, 0, "", "" }
+
 // WithoutEnvelope reports whether the card goes without one: sent bare, or given by hand as
 // it is.
 func (p MailWish) WithoutEnvelope() bool {
@@ -283,14 +288,21 @@ type Measured struct {
 	Thickness measure.Length `json:"thickness,omitempty"`
 	Grams     float64        `json:"grams,omitempty"`
 	// Through is how it goes through the thickness gauge, GaugeOf what the sums said of its
-	// thickness then.
+	// thickness then. Slot is that of the gauge as it was cut, For the destination that it was cut
+	// for and TriedOn the day.
 	Through Through        `json:"through,omitempty" maxLength:"20"`
 	GaugeOf measure.Length `json:"gaugeOf,omitempty"`
+	Slot    measure.Length `json:"slot,omitempty"`
+	For     string         `json:"for,omitempty" maxLength:"40"`
+	TriedOn string         `json:"triedOn,omitempty" maxLength:"10"`
 	// ThicknessOf and GramsOf are what the sums said of the piece when it was
 	// measured, so that a reading of what has changed since is noticed; zero where
 	// nobody knows.
 	ThicknessOf measure.Length `json:"thicknessOf,omitempty"`
 	GramsOf     float64        `json:"gramsOf,omitempty"`
+	// ThicknessOn and GramsOn are the days that they were read.
+	ThicknessOn string `json:"thicknessOn,omitempty" maxLength:"10"`
+	GramsOn     string `json:"gramsOn,omitempty" maxLength:"10"`
 	// Stiffer is by how much the piece came out stiffer than the sums had it when it
 	// was measured; zero where nobody knows.
 	Stiffer float64 `json:"stiffer,omitempty"`

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
+	"strings"
 
 	"yellowparcel/core/field"
 	"yellowparcel/core/paper"
@@ -33,6 +34,8 @@ type reference struct {
 	// fittest first.
 	has     func(Shop, string) bool
 	choices func(Shop) []field.Choice
+	// away is the name of what was put away and is known still, empty for what is on the shelf; nil where nothing is put away.
+	away func(s Shop, id string) string
 	// without says what is done when the shop has nothing else, or nothing is best.
 	without string
 	// empty is set where no ID is an answer, too.
@@ -61,7 +64,7 @@ func (j Job) references() (list []reference) {
 		}
 		list = append(list, reference{
 			path: fmt.Sprintf("parts.%d.stock", i), what: "the paper of “" + say.Clip(p.Name) + "”",
-			at: func(j *Job) *string { return &j.Parts[i].Stock }, has: hasStock, choices: stocksNear(near),
+			at: func(j *Job) *string { return &j.Parts[i].Stock }, has: hasStock, away: awayStock, choices: stocksNear(near),
 		})
 	}
 	hasSheet := func(s Shop, id string) bool { _, ok := s.Sheet(id); return ok }
@@ -70,9 +73,9 @@ func (j Job) references() (list []reference) {
 	hasFormat := func(s Shop, id string) bool { _, ok := (Start{Format: id}).In(s); return ok }
 	list = append(
 		list,
-		reference{path: "envelope.stock", what: "the envelope's paper", at: func(j *Job) *string { return &j.Envelope.Stock }, has: hasStock, choices: stocksNear(envelopeGSM)},
-		reference{path: "envelope.liner", what: "the liner's paper", at: func(j *Job) *string { return &j.Envelope.Liner }, has: hasStock, choices: stocksNear(envelopeGSM), empty: true},
-		reference{path: "envelope.adhesive", what: "the adhesive", at: func(j *Job) *string { return &j.Envelope.Adhesive }, has: hasAdhesive, choices: func(s Shop) (list []field.Choice) {
+		reference{path: "envelope.stock", what: "the envelope's paper", at: func(j *Job) *string { return &j.Envelope.Stock }, has: hasStock, away: awayStock, choices: stocksNear(envelopeGSM)},
+		reference{path: "envelope.liner", what: "the liner's paper", at: func(j *Job) *string { return &j.Envelope.Liner }, has: hasStock, away: awayStock, choices: stocksNear(envelopeGSM), empty: true},
+		reference{path: "envelope.adhesive", what: "the adhesive", at: func(j *Job) *string { return &j.Envelope.Adhesive }, has: hasAdhesive, away: awayAdhesive, choices: func(s Shop) (list []field.Choice) {
 			for _, a := range s.Adhesives {
 				if !a.Off {
 					list = append(list, field.Choice{ID: a.ID, Name: a.Name})
@@ -104,6 +107,20 @@ func (j Job) references() (list []reference) {
 }
 
 func hasStock(s Shop, id string) bool { _, ok := s.Stock(id); return ok }
+
+func awayStock(s Shop, id string) string {
+	if k, ok := s.Stock(id); ok && k.Off {
+		return k.Name
+	}
+	return ""
+}
+
+func awayAdhesive(s Shop, id string) string {
+	if a, ok := s.Adhesive(id); ok && a.Off {
+		return a.Name
+	}
+	return ""
+}
 
 func formatChoices(s Shop) (list []field.Choice) {
 	for _, f := range s.Formats() {
@@ -141,6 +158,10 @@ func (j Job) StandIns(shop Shop) (Job, []Missing) {
 	cloned := false
 	for _, r := range j.references() {
 		id := *r.at(&j)
+		if r.away != nil && r.away(shop, id) != "" {
+			list = append(list, r.putAway(shop, id))
+			continue
+		}
 		if r.has(shop, id) || id == "" && r.empty {
 			continue
 		}
@@ -171,6 +192,29 @@ func (j Job) StandIns(shop Shop) (Job, []Missing) {
 		list = append(list, m)
 	}
 	return j, list
+}
+
+// putAway tells of what a job goes by still though it was taken off the shelf, with what there is to take in
+// its place.
+func (r reference) putAway(shop Shop, id string) Missing {
+	m := Missing{Path: r.path, Choices: []field.Choice{}}
+	for _, c := range r.choices(shop) {
+		if r.away(shop, c.ID) == "" && len(m.Choices) < mostStandIns {
+			m.Choices = append(m.Choices, c)
+		}
+	}
+	m.Text = fmt.Sprintf("%s, %s, was taken off your shelf.", say.Capital(r.what), say.Lower(r.away(shop, id)))
+	if len(m.Choices) > 0 {
+		m.Text += " The plan still goes by it: take another, or put it back."
+	} else {
+		m.Text += " The plan still goes by it, and there is no other."
+	}
+	return m
+}
+
+// UsesStock reports whether a job goes by a paper.
+func (j Job) UsesStock(id string) bool {
+	return slices.ContainsFunc(j.references(), func(r reference) bool { return r.away != nil && strings.HasSuffix(r.path, "stock") && *r.at(&j) == id }) || j.Envelope.Liner == id
 }
 
 // Stocked is the shop with papers and adhesives to stand in where it has none at

@@ -63,7 +63,7 @@ func NewJob(shop Shop) Job {
 	if u.Fold != "" {
 		j.Card.Fold = u.Fold
 	}
-	if _, ok := shop.Adhesive(u.Adhesive); ok {
+	if _, ok := shop.Adhesive(u.Adhesive); ok && awayAdhesive(shop, u.Adhesive) == "" {
 		j.Envelope.Adhesive = u.Adhesive
 	}
 	if destinationList(shop).Knows(u.Destination) {
@@ -79,17 +79,20 @@ func NewJob(shop Shop) Job {
 	return j
 }
 
-// onShelf is a paper that the shop has: the usual one, or the first of its kind, or any.
+// onShelf is a paper that the shop has: the usual one, or the first of its kind, or the one of the nearest
+// weight.
 func onShelf(id, or string, shop Shop) string {
 	for _, want := range []string{id, or} {
-		if want != "" && hasStock(shop, want) {
+		if want != "" && hasStock(shop, want) && awayStock(shop, want) == "" {
 			return want
 		}
 	}
-	for _, k := range shop.Stocks {
-		if !k.Off {
-			return k.ID
-		}
+	near := baseGSM
+	if k, ok := shop.Stock(or); ok {
+		near = int(k.GSM)
+	}
+	if list := stocksNear(near)(shop); len(list) > 0 {
+		return list[0].ID
 	}
 	return or
 }
@@ -139,7 +142,7 @@ func usualBorder(shop Shop) measure.Length {
 
 // usualLayer is the paper that a layer begins with: the maker's own choice, or that below.
 func usualLayer(shop Shop, below string) string {
-	if id := shop.Usual.LayerPaper; id != "" && hasStock(shop, id) {
+	if id := shop.Usual.LayerPaper; id != "" && hasStock(shop, id) && awayStock(shop, id) == "" {
 		return id
 	}
 	return below

@@ -66,6 +66,10 @@ type MeasureKind struct {
 	// that may be off; nil for not at all.
 	Of    func(Piece) (flat, filled float64)
 	Error func(Piece) float64
+	// Over is more than what it is for certain, where how much more nobody knows, zero else; nil for what is
+	// always known. Asked is what the post asks for, in nanometres, of a measure that is the program's
+	// way to find out.
+	Over, Asked func(Piece) float64
 	// Exceeds is set for what makes a piece too large for a class, so that the next one
 	// is needed. Shape is set where it is the envelope's form that breaks it, Both where
 	// flat and filled count alike.

@@ -16,8 +16,10 @@ var strain = MeasureKind{
 	Of: one(func(p Piece) float64 { return p.Strain }),
 }
 
-// tableBend is the test of whether a large envelope is flexible.
+// tableBend is the test of whether a large envelope is flexible: the post asks for a bend, and the strain
+// of it is the program's way to tell whether that would harm it.
 var tableBend = MeasureKind{
-	ID: TableBend, Words: MeasureWords{"edge strain", "too limp", "too rigid"}, Counted: Percents, Lighter: true,
-	Of: one(func(p Piece) float64 { return p.TableStrain }),
+	ID: TableBend, Words: MeasureWords{"bend over table", "too limp", "too stiff to bend over a table's edge"}, Counted: Percents, Lighter: true,
+	Of:    one(func(p Piece) float64 { return p.TableStrain }),
+	Asked: func(p Piece) float64 { return float64(p.TableBend) },
 }

@@ -42,6 +42,7 @@ var radius = MeasureKind{
 var thickness = MeasureKind{
 	ID: Thickness, Words: MeasureWords{"thickness", "too thin", "too thick"}, Exceeds: true, Fine: true, Quoted: true, Lighter: true,
 	Of: one(func(p Piece) float64 { return float64(p.Thickness) }), Error: thickError,
+	Over: func(p Piece) float64 { return float64(p.Failed) },
 }
 
 var lump = MeasureKind{

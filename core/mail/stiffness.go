@@ -289,11 +289,16 @@ const (
 // table's edge: 3·δ·z/ℓ², δ how far it has to bend, z how far that fibre lies from the
 // neutral axis, ℓ half the length less an inch.
 func (b Beam) TableStrain() float64 {
-	bend, out := tableInch, math.Max(tableShort, b.Length/2-tableInch)
+	out := math.Max(tableShort, b.Length/2-tableInch)
+	return math.Min(1, 3*b.TableBend()*b.Outer/(out*out))
+}
+
+// TableBend is how far half of the piece has to bend over a table's edge, in millimetres.
+func (b Beam) TableBend() float64 {
 	if b.RigidLength > 0 && b.Length >= tableLong {
-		bend = 2 * tableInch
+		return 2 * tableInch
 	}
-	return math.Min(1, 3*bend*b.Outer/(out*out))
+	return tableInch
 }
 
 // Stiffest is where along its length the piece is stiffest.

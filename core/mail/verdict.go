@@ -13,6 +13,9 @@ type Piece struct {
 	Width, Height measure.Length
 	// Thickness over everything, the envelope's own layers included.
 	Thickness measure.Length
+	// Failed is a slot that it did not go through: it is thicker than that, and by how much nobody
+	// knows; zero where there is none.
+	Failed measure.Length
 	// Holds is how much of that does not come off its sides when it is filled: as deep as
 	// its walls are, and all of a bare card's.
 	Holds measure.Length
@@ -35,8 +38,9 @@ type Piece struct {
 	// envelope, Folded when a bare card is folded.
 	Odd, Clasp, Plastic, Bare, Folded bool
 	// TableStrain is that of the outermost fibre when half of it is bent over the edge of a
-	// table. Box is set for one with a lid.
+	// table, TableBend how far it has to. Box is set for one with a lid.
 	TableStrain float64
+	TableBend   measure.Length
 	Box         bool
 	// Radius is that of the corners of a bare card.
 	Radius measure.Length
@@ -65,6 +69,12 @@ type Check struct {
 	// Guidance is set where the post does not say the number: breaking it makes
 	// the class doubtful.
 	Guidance bool
+	// Open is set where only that it is more than so much is known of what was measured: by how
+	// much it is over is not.
+	Open bool
+	// Asked is what the post asks for, in nanometres, where the limit is the program's way to it; zero
+	// where the limit is the post's own.
+	Asked float64
 }
 
 // Outcome is what a class says of a piece.
@@ -201,7 +211,7 @@ func outcome(checks []Check) Outcome {
 // weight.
 func exceeds(checks []Check) bool {
 	for _, c := range checks {
-		if k, _ := c.Measure.Known(); k.Exceeds && !c.Surcharge && c.Max != nil && c.Measured > float64(*c.Max) {
+		if k, _ := c.Measure.Known(); k.Exceeds && !c.Surcharge && c.Max != nil && (c.Measured > float64(*c.Max) || c.Open && !c.OK && !c.Unsure) {
 			return true
 		}
 	}
@@ -245,6 +255,12 @@ func (p Piece) checks(limits []Limit, surcharge bool) []Check {
 			}
 		}
 		c.OK = c.Margin >= 0
+		if k.Over != nil && l.Max != nil {
+			c.atLeast(k.Over(p), float64(*l.Max))
+		}
+		if k.Asked != nil {
+			c.Asked = k.Asked(p)
+		}
 		c.Worst = c.Margin
 		if k.Error != nil {
 			c.Worst -= k.Error(p)
@@ -258,6 +274,24 @@ func (p Piece) checks(limits []Limit, surcharge bool) []Check {
 func (c *Check) hold(margin, measured float64, filled bool) {
 	if margin < c.Margin {
 		c.Margin, c.Measured, c.Filled = margin, measured, filled
+	}
+}
+
+// slotStep is the coarsest step that a slot is cut down to: a piece that fails a slot so little
+// under a limit fails the limit.
+const slotStep = measure.Inch / 64
+
+// atLeast takes what is known only to be more than so much: over a limit of that, by how much is
+// not known, and not sure to be under any other.
+func (c *Check) atLeast(least, limit float64) {
+	if least <= 0 {
+		return
+	}
+	c.Open = true
+	if limit-least < float64(slotStep) {
+		c.OK, c.Unsure, c.Measured, c.Margin = false, false, math.Max(c.Measured, least), math.Min(c.Margin, 0)
+	} else if c.OK {
+		c.OK, c.Unsure = false, true
 	}
 }
 

@@ -45,6 +45,25 @@ func Parse(text string, bare Unit) (Length, error) {
 	return l, nil
 }
 
+// ReadNumber reads the number at the front of a text as people type it, "1 1/2", "½" or "2,5", and what stands after it;
+// refused with a *ParseError.
+func ReadNumber(text string) (value float64, rest string, err error) {
+	p := &parser{text: strings.TrimSpace(text), bare: Inches}
+	if utf8.RuneCountInString(p.text) > longestText {
+		return 0, "", &ParseError{Text: text, Advice: "That is too long for one number: type something like 2.5 or 1 1/2."}
+	}
+	p.rest = plain(p.text)
+	if p.rest == "" {
+		return 0, "", p.unfinished("There is no number here yet: type something like 2.5 or 1 1/2.")
+	}
+	r, err := p.number()
+	if err != nil {
+		return 0, "", err
+	}
+	value, _ = r.Float64()
+	return value, strings.TrimSpace(strings.ReplaceAll(p.rest, glued, "")), nil
+}
+
 // plain replaces the typographic forms of digits, slashes and marks by the
 // ones on a keyboard.
 func plain(s string) string {

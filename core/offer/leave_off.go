@@ -19,13 +19,9 @@ func (m Offers) leaveOff(c compare.Candidate, v mail.Verdict, now compare.Foreca
 	// What was measured says nothing of the parts one by one: the sums do, and by as
 	// much as they said too little, more has to go.
 	_, grams := m.Weights(e)
-	more, heavier := max(0, m.Thick().Used-m.Thick().Predicted), 0.0
-	if t := m.Job().Mail.Measured; t.Thickness > 0 {
-		more += max(0, t.Thickness-e.Thickness)
-	}
-	if t := m.Job().Mail.Measured; t.Grams > 0 {
-		heavier = max(0, t.Grams-grams)
-	}
+	found := m.Mailed(e)
+	more := max(0, m.Thick().Used-m.Thick().Predicted) + max(0, found.Thickness-e.Thickness)
+	heavier := max(0, found.Weight-grams)
 	fixed := (e.Thickness - m.Thick().Used + more).Millimetres()
 	type removal struct {
 		kind  RemedyID

@@ -82,8 +82,9 @@ type Remedy struct {
 	// anew.
 	Made *compare.Candidate
 	// Unproven is set where a smaller change might do too, Counted where it is counted
-	// on from readings of the piece before it.
-	Unproven, Counted bool
+	// on from readings of the piece before it, Unsure where a thickness or a weight that it
+	// brings under a limit may be over it still.
+	Unproven, Counted, Unsure bool
 	// Mail is what follows from it.
 	Mail compare.Forecast
 
@@ -97,6 +98,9 @@ type Remedy struct {
 	possible bool
 	// anyway remedies are kept though the verdict is no better.
 	anyway bool
+	// open is set where nobody knows whether it leads to the class that takes it: by how much
+	// the piece is too thick was not measured.
+	open bool
 	// same is set where the piece itself stays as it is, so that what was measured
 	// of it holds.
 	same bool
@@ -142,7 +146,9 @@ func (m Offers) Remedies(c compare.Candidate, all []compare.Candidate, v mail.Ve
 		tried.Go(func() { m.tryRemedy(&list[i], c) })
 	}
 	tried.Wait()
-	better := slices.DeleteFunc(list, func(r Remedy) bool { return !r.possible || !r.anyway && r.Mail.Compare(now) >= 0 })
+	better := slices.DeleteFunc(list, func(r Remedy) bool {
+		return !r.possible || !r.anyway && (r.Mail.Compare(now) >= 0 || r.open && r.Mail.Class.ID != now.Class.ID)
+	})
 	slices.SortStableFunc(better, func(a, b Remedy) int {
 		// What changes the verdict stands before what is only wise.
 		wise := func(r Remedy) int {
@@ -167,9 +173,18 @@ func (m Offers) tryRemedy(r *Remedy, c compare.Candidate) {
 		made = &anew
 	}
 	if r.possible = made.OK; r.possible {
-		r.Mail = n.Judge(n.Closed(*made))
+		e := n.Closed(*made)
+		r.Mail = n.Judge(e)
+		if book, posted := n.Book(); posted {
+			after, _ := n.VerdictOf(book, n.Mailed(e)).Result()
+			for _, check := range after.Checks {
+				k, _ := check.Measure.Known()
+				r.open = r.open || check.Open && !check.OK
+				r.Unsure = r.Unsure || r.Counted && k.Exceeds && k.Lighter && check.Max != nil && check.OK && check.Worst < 0
+			}
+		}
 		r.paper += made.PaperUsed() - c.PaperUsed()
-		r.Counted = r.Counted && n.Reads(n.Closed(*made))
+		r.Counted = r.Counted && n.Reads(e)
 	}
 }
 

@@ -9,6 +9,7 @@ import (
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
+	"yellowparcel/core/measure"
 	"yellowparcel/core/offer"
 	"yellowparcel/core/piece"
 	"yellowparcel/core/recipe"
@@ -68,7 +69,7 @@ func applyOne(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 	if list := Check(changed, shop); len(list) > 0 && len(Check(j, shop)) == 0 {
 		return j, say.Refusal(list[0].Message)
 	}
-	return noted(changed, shop, path), nil
+	return noted(j, changed, shop, path), nil
 }
 
 func act(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
@@ -87,8 +88,8 @@ func act(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 }
 
 // noted keeps with a reading what the sums say of the piece that it is of.
-func noted(j job.Job, shop job.Shop, path string) job.Job {
-	if path != "card.thickness" && !strings.HasPrefix(path, "mail.measured.") {
+func noted(before, j job.Job, shop job.Shop, path string) job.Job {
+	if path != "card.thickness" && path != "mail.gaugeSlot" && !strings.HasPrefix(path, "mail.measured.") {
 		return j
 	}
 	m := newMaker(j, shop)
@@ -97,16 +98,49 @@ func noted(j job.Job, shop job.Shop, path string) job.Job {
 	switch path {
 	case "card.thickness":
 		j.Card.ThicknessOf = now.Card.ThicknessOf
+		samePiece(before, &j, shop)
 	case "mail.measured.thickness":
-		t.ThicknessOf = said.ThicknessOf
-	case "mail.measured.through":
-		t.GaugeOf = said.GaugeOf
+		t.ThicknessOf, t.ThicknessOn = said.ThicknessOf, said.ThicknessOn
+	case "mail.measured.through", "mail.gaugeSlot":
+		t.GaugeOf, t.Slot, t.For, t.TriedOn = said.GaugeOf, said.Slot, said.For, said.TriedOn
 	case "mail.measured.grams":
-		t.GramsOf = said.GramsOf
+		t.GramsOf, t.GramsOn = said.GramsOf, said.GramsOn
 	default:
 		t.Stiffer = said.Stiffer
 	}
 	return j
+}
+
+// samePiece keeps the readings of a closed piece of which more is known now, and nothing has changed: what
+// the sums said of it moves with what they say now.
+func samePiece(before job.Job, j *job.Job, shop job.Shop) {
+	t := &j.Mail.Measured
+	if t.ThicknessOf == 0 && t.GaugeOf == 0 {
+		return
+	}
+	was, _ := Predicted(before, shop)
+	is, _ := Predicted(*j, shop)
+	for _, of := range []*measure.Length{&t.ThicknessOf, &t.GaugeOf} {
+		if *of > 0 {
+			*of = max(1, *of+is-was)
+		}
+	}
+}
+
+// takeMeasured sizes the card, and with it its envelope, for what was measured of the closed piece.
+func takeMeasured(m maker, id string) (job.Job, error) {
+	c := m.Chosen()
+	e := m.Closed(c)
+	if id != "size" || m.Job().Mail.Measured.Thickness == 0 {
+		return m.Job(), say.Refuse("Nothing of the closed piece was measured that it could be sized for: type its thickness first.")
+	}
+	flat := e.Thickness - max(m.Thick().Used, e.Depth)
+	thick := m.Mailed(e).Thickness - flat
+	j, err := m.Job().Apply(m.Shop(), field.Edit{Act: field.Type, Path: "card.thickness", Text: measure.Decimal(thick, measure.Millimetre) + " mm"})
+	if err != nil {
+		return m.Job(), err
+	}
+	return noted(m.Job(), j, m.Shop(), "card.thickness"), nil
 }
 
 // offers are what the plan offers, by the path at which it stands in the plan: the
@@ -120,6 +154,7 @@ var offers = map[string]func(m maker, id string) (job.Job, error){
 	"match":          maker.takeMatch,
 	"paper.have":     maker.takeCard,
 	"mail.remedies":  maker.takeRemedy,
+	"mail.measured":  takeMeasured,
 	"recipe":         maker.takeRecipe,
 	"layers.rungs":   maker.takeRung,
 	"bench.mats":     takeMat,

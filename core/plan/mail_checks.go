@@ -59,13 +59,19 @@ func (m mailStation) broken(checks []mail.Check, surcharge bool) string {
 		if c.Max != nil && c.Measured > float64(*c.Max) {
 			words = k.Words.High
 		}
-		if k.Counted != mail.Flags {
+		switch {
+		case c.Asked > 0:
+			words = fmt.Sprintf("too stiff to bend %s over a table's edge", m.fine().ShowUnit(measure.Round(c.Asked)))
+		case c.Open && c.Unsure:
+			words = "perhaps " + words
+		case c.Open:
+		case k.Counted != mail.Flags:
 			words = fmt.Sprintf("%s by %s", words, m.checkText(c, -c.Margin))
 		}
-		if c.Unsure {
+		if c.Unsure && !c.Open {
 			words = "filled it may be " + words
 		}
-		if c.Guidance {
+		if c.Guidance || c.Asked > 0 {
 			words += " (guidance)"
 		}
 		list = append(list, words)
@@ -83,22 +89,46 @@ func (m mailStation) checks(checks []mail.Check) []CheckPlan {
 		if c.Surcharge {
 			about = append(about, "or a surcharge")
 		}
-		if c.Guidance {
+		if c.Open {
+			about = append(about, "as the gauge found it")
+		}
+		if c.Guidance || c.Asked > 0 {
 			about = append(about, "guidance")
 		}
 		p := CheckPlan{
 			Measure: c.Measure, Label: c.Measure.Words().Name, About: strings.Join(about, ", "), Measured: m.checkValue(c, c.Measured),
-			Limit: limitWords(c, func(v float64) string { return m.checkValue(c, v) }), OK: c.OK, Close: c.OK && c.Worst < 0, Surcharge: c.Surcharge, Guidance: c.Guidance, Gauge: gauge(c),
+			Limit: limitWords(c, func(v float64) string { return m.checkValue(c, v) }), OK: c.OK, Close: c.OK && c.Worst < 0, Surcharge: c.Surcharge, Guidance: c.Guidance || c.Asked > 0, Gauge: gauge(c),
 		}
 		if kind, _ := c.Measure.Kind(); kind != mail.Flags {
 			p.Margin, p.Worst = m.checkValue(c, c.Margin), m.checkValue(c, c.Worst)
 		}
-		if own, ok := m.here(c); ok {
+		switch {
+		case c.Asked > 0:
+			p.Measured, p.Limit, p.Margin, p.Worst = bends(m.fine(), c)
+		case c.Open:
+			p.Measured, p.Margin, p.Worst = "over "+p.Measured, "not known", "not known"
+		}
+		if own, ok := m.here(c); ok && !c.Open {
 			p.Here = &HerePlan{own.text(c.Measured), limitWords(c, own.text), own.text(c.Margin)}
 		}
 		list = append(list, p)
 	}
 	return list
+}
+
+// bends says how far the piece bends over a table's edge unharmed, and how far it has to: the strain that
+// decides says nothing to a maker.
+func bends(fine measure.Style, c mail.Check) (measured, limit, margin, worst string) {
+	const far = 3 // times what is asked
+	bend := far * c.Asked
+	if c.Max != nil && c.Measured*far > float64(*c.Max) {
+		bend = c.Asked * float64(*c.Max) / c.Measured
+		measured = fine.ShowUnit(measure.Round(bend))
+	} else {
+		measured = "over " + fine.ShowUnit(measure.Round(bend))
+	}
+	margin = fine.ShowUnit(measure.Round(bend - c.Asked))
+	return measured, "from " + fine.ShowUnit(measure.Round(c.Asked)), margin, margin
 }
 
 // checkValue writes a value of a check as its limit was published.

@@ -42,8 +42,10 @@ type MailPlan struct {
 	// Measured sets what was measured beside what was predicted.
 	Measured []MeasuredPlan `json:"measured"`
 	Remedies []RemedyPlan   `json:"remedies"`
-	Postage  PostagePlan    `json:"postage"`
-	Cautions []CautionPlan  `json:"cautions"`
+	// FixesNote says that no fix is needed, known or sure; empty where those there are say it.
+	FixesNote string        `json:"fixesNote"`
+	Postage   PostagePlan   `json:"postage"`
+	Cautions  []CautionPlan `json:"cautions"`
 	// Options are the paths of what is chosen for closing and addressing it.
 	Options []string   `json:"options"`
 	Gauge   *GaugePlan `json:"gauge,omitempty"`
@@ -90,6 +92,8 @@ type MeasuredPlan struct {
 	Measured  string `json:"measured"`
 	// Off is how far the prediction was off; empty when nothing was measured.
 	Off string `json:"off"`
+	// About is what it was read with, and the day.
+	About string `json:"about,omitempty"`
 }
 
 func (m mailStation) mail(e compare.Closed, c compare.Candidate, all func() []compare.Candidate) MailPlan {
@@ -111,15 +115,7 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all func() []co
 			{"weight", "Weight", m.weight(piece.Weight), "predicted from the parts", ""},
 		},
 	}
-	t := m.Job().Mail.Measured
-	if t.Thickness > 0 {
-		p.Readings[1].Note = "as measured"
-	} else if slot, _, ok := m.Slot(); ok && t.Through != "" && piece.Thickness != e.Thickness {
-		p.Readings[1].Note = fmt.Sprintf(throughWords[t.Through], m.fine().ShowUnit(slot))
-	}
-	if t.Grams > 0 {
-		p.Readings[2].Note = "as weighed"
-	}
+	m.readingNotes(&p, e, piece)
 	p.Weights = m.weightPlans(e)
 	p.Measured = m.measuredPlans(e)
 	if p.Everywhere = []DestinationPlan{}; m.open.shows("mail/destinations") {
@@ -129,6 +125,7 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all func() []co
 	book, ok := m.Book()
 	if !ok {
 		p.Title, p.Short, p.Tone = "By hand", "By hand", say.Fine
+		p.FixesNote = "Nothing needs fixing for this destination."
 		p.Sentence = say.That("Given by hand, it needs to meet no postal rules. A dot at the tip of the flap lets it be opened again.")
 		return p
 	}
@@ -146,10 +143,11 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all func() []co
 	m.verdict(&p, v, e, piece)
 	p.Notes = append(p.Notes, m.bookNotes(book)...)
 	_, grams := m.Weights(e)
-	p.Notes = gathered(m.stale(e.Thickness, grams), m.typedThickness(), m.pieceNotes(c), p.Notes)
+	p.Notes = gathered(m.doubted(e, grams), m.stale(e.Thickness, grams), m.typedThickness(), m.pieceNotes(c), p.Notes)
 	p.Postage = m.postage(v, piece)
 	if m.open.shows("mail/fixes") {
 		p.Remedies = m.remedyPlans(c, all(), v)
+		p.FixesNote = m.fixesNote(v, p.Remedies)
 	}
 	if !m.open.shows("mail/checks") {
 		p.Classes = []ClassPlan{}
@@ -165,11 +163,6 @@ func orUnknown(s string) string {
 		return "an unknown day"
 	}
 	return s
-}
-
-// throughWords say what the gauge found, by its slot.
-var throughWords = map[job.Through]string{
-	job.Freely: "under the gauge's %s", job.Tightly: "close to the gauge's %s", job.NotAll: "over the gauge's %s",
 }
 
 // bookNotes reminds that a rulebook was not looked at for a year.
@@ -251,31 +244,6 @@ func (m maker) fineWeight(g float64) string {
 		return "< 0.01 oz"
 	}
 	return fmt.Sprintf("%.2f oz", g/field.Ounce)
-}
-
-// measuredPlans sets thickness and weight as predicted beside what was measured.
-func (m mailStation) measuredPlans(e compare.Closed) []MeasuredPlan {
-	_, grams := m.Weights(e)
-	t := m.Job().Mail.Measured
-	thick := MeasuredPlan{ID: "thickness", Label: "Thickness", Predicted: m.decimal(e.Thickness) + " " + string(m.Style().Unit)}
-	if t.Thickness > 0 {
-		thick.Measured = m.decimal(t.Thickness) + " " + string(m.Style().Unit)
-		thick.Off = signedPercent(float64(t.Thickness)/float64(e.Thickness) - 1)
-	}
-	weight := MeasuredPlan{ID: "weight", Label: "Weight", Predicted: m.fineWeight(grams)}
-	if t.Grams > 0 {
-		weight.Measured = m.fineWeight(t.Grams)
-		weight.Off = signedPercent(t.Grams/grams - 1)
-	}
-	return []MeasuredPlan{thick, weight}
-}
-
-func signedPercent(share float64) string {
-	sign := "+"
-	if share < 0 {
-		sign, share = "−", -share
-	}
-	return fmt.Sprintf("%s%.0f %%", sign, 100*share)
 }
 
 // everywhere holds the piece against every rulebook.

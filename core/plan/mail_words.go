@@ -39,7 +39,10 @@ func (m mailStation) verdict(p *MailPlan, v mail.Verdict, e compare.Closed, piec
 	case r.Outcome == mail.Surcharged:
 		p.Sentence = m.surcharged(p, r, e, piece)
 	case r.Outcome == mail.Doubtful:
-		p.Sentence = say.That("Ask first: perhaps %s[%s]. %s.", article(r.Class.Name), r.Class.Name, say.Capital(m.broken(doubts(r.Checks), false)))
+		p.Sentence = say.That("Ask first: perhaps %s[%s].", article(r.Class.Name), r.Class.Name)
+		if why := m.broken(doubts(r.Checks), false); !onlyOpen(doubts(r.Checks)) {
+			p.Sentence = say.That("Ask first: perhaps %s[%s]. %s.", article(r.Class.Name), r.Class.Name, say.Capital(why))
+		}
 		if due := r.Due(); len(due) > 0 {
 			p.Sentence = say.That("Ask first: perhaps %s[%s]. %s. A surcharge is due in any case: %s.", article(r.Class.Name), r.Class.Name, say.Capital(m.broken(doubts(r.Checks), false)), m.broken(due, true))
 		}
@@ -51,6 +54,9 @@ func (m mailStation) verdict(p *MailPlan, v mail.Verdict, e compare.Closed, piec
 				p.Sentence = say.That("Goes as %s[%s]: %s for %s.", article(r.Class.Name), r.Class.Name, m.whyNot(c), one(c.Class.Name))
 			}
 		}
+	}
+	if open(v) {
+		p.Sentence = p.Sentence.And(say.That(" It is over %s, by how much is not known: measure it.", m.fine().ShowUnit(piece.Failed)))
 	}
 	if taken {
 		for _, c := range r.Checks {
@@ -90,6 +96,18 @@ func doubts(checks []mail.Check) (list []mail.Check) {
 		}
 	}
 	return list
+}
+
+// onlyOpen reports whether nothing is doubtful but what was found to be more than so much.
+func onlyOpen(checks []mail.Check) bool {
+	return len(checks) > 0 && !slices.ContainsFunc(checks, func(c mail.Check) bool { return !c.Open })
+}
+
+// open reports whether a class goes by what is known only to be more than so much.
+func open(v mail.Verdict) bool {
+	return slices.ContainsFunc(v.Results, func(r mail.ClassResult) bool {
+		return slices.ContainsFunc(r.Checks, func(c mail.Check) bool { return c.Open && !c.OK })
+	})
 }
 
 // whyNot says why a class does not take the piece: by what it is too much, or
@@ -140,7 +158,7 @@ func worst(checks []mail.Check) []mail.Check {
 func over(checks []mail.Check) []mail.Check {
 	var list []mail.Check
 	for _, c := range checks {
-		if !c.Unsure && c.Max != nil && c.Measured > float64(*c.Max) {
+		if !c.Unsure && c.Max != nil && (c.Measured > float64(*c.Max) || c.Open) {
 			list = append(list, c)
 		}
 	}

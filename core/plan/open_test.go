@@ -23,7 +23,7 @@ var shownBy = map[plan.Open][][]string{
 	"card/from-envelope": {{"Start"}}, "card/from-paper": {{"Paper", "Have"}},
 	"envelope/choose": {{"Envelope", "Comparison"}, {"Envelope", "Fits"}, {"Envelope", "Misses"}}, "envelope/sizes": {{"Envelope", "Sizes"}}, "envelope/recipe": {{"Recipe"}},
 	"card/sums": {{"Card", "How"}}, "envelope/sums": {{"Envelope", "How"}},
-	"mail/checks": {{"Mail", "Classes"}}, "mail/fixes": {{"Mail", "Remedies"}}, "mail/destinations": {{"Mail", "Everywhere"}},
+	"mail/checks": {{"Mail", "Classes"}}, "mail/fixes": {{"Mail", "Remedies"}, {"Mail", "FixesNote"}}, "mail/destinations": {{"Mail", "Everywhere"}},
 	"layers/panel": {ladder},
 	"bench/steps":  atBench, "bench/pieces": atBench, "bench/tools": atBench, "bench/cutter": atBench,
 	"bench/mats": append([][]string{{"Bench", "Mats"}}, atBench...),

@@ -1,6 +1,7 @@
 package plan
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"slices"
@@ -161,28 +162,50 @@ type tried struct {
 	sheet paper.Sheet
 	plan  cutting.Plan
 	on    piece.On
+	// folded is how many pieces of heavy stock are folded, across how many of them across its grain.
+	folded, across int
 }
 
 func (t tried) area() float64 {
 	return float64(t.plan.Sheets) * t.sheet.Width.Inches() * t.sheet.Height.Inches()
 }
 
-// over compares sheets: all pieces first, then the least paper.
+// over compares sheets: all pieces first, then what folds along the grain where that matters, the
+// fewest sheets, and of as many the least paper.
 func (t tried) over(u tried) bool {
-	if len(t.plan.Unfit) != len(u.plan.Unfit) {
-		return len(t.plan.Unfit) < len(u.plan.Unfit)
-	}
-	return t.area() < u.area()
+	return cmp.Or(cmp.Compare(len(t.plan.Unfit), len(u.plan.Unfit)), cmp.Compare(t.across, u.across), cmp.Compare(t.plan.Sheets, u.plan.Sheets), cmp.Compare(t.area(), u.area())) < 0
 }
 
 func (m paperStation) try(o piece.Order, sheet paper.Sheet, steps int, tell func(cutting.Progress)) tried {
 	t := tried{sheet: sheet, on: m.On(o, sheet)}
 	t.plan = m.Effort.Search(t.on.Cutting, steps, tell)
+	t.folded, t.across = folds(o, t)
 	return t
 }
 
+// folds counts the pieces of heavy stock that are folded, and those of them that fold across its grain.
+func folds(o piece.Order, t tried) (folded, across int) {
+	if o.Stock.GSM <= paper.HeavyFold {
+		return 0, 0
+	}
+	for _, l := range t.plan.Layouts {
+		for _, q := range l.Pieces {
+			line := o.Cuts[q.Piece]
+			if !line.Fold {
+				continue
+			}
+			folded += l.Times
+			down := line.Down != (q.Turned != t.on.Swapped[q.Piece]) // how the fold runs on the sheet
+			if o.Stock.Grain != paper.Unknown && o.Stock.Grain.Upright(t.sheet) != down {
+				across += l.Times
+			}
+		}
+	}
+	return folded, across
+}
+
 // stockPlan plans one stock on every sheet it may be cut from with a quick look,
-// takes the one chosen, else the one that takes the least paper, and searches that
+// takes the one chosen, else the one that is over the others, and searches that
 // one with all the steps that are left.
 func (m paperStation) stockPlan(o piece.Order, steps int) StockPlan {
 	sheets := m.Shop().SheetsFor(o.Stock)
@@ -246,6 +269,8 @@ func (m paperStation) takeTried(p *StockPlan, o piece.Order, t tried) {
 	p.Notes = append(p.Notes, m.grainNotes(o, t)...)
 	take := fmt.Sprintf("%s of %s", say.Plural(p.Sheets, "sheet"), t.sheet.Name)
 	switch have := o.Stock.Have; {
+	case o.Stock.Off:
+		p.Notes = append(p.Notes, say.Care.Says(o.Stock.Name+" was taken off your shelf: take another paper, or put it back."))
 	case have > 0 && have < p.Sheets:
 		take += fmt.Sprintf(": you have %d, buy %d more", have, p.Sheets-have)
 	case have > 0:
@@ -285,30 +310,13 @@ var unfit = map[cutting.Reason]say.Clause{
 
 // grainNotes warns of heavy stock that is folded across its grain.
 func (m paperStation) grainNotes(o piece.Order, t tried) []say.Note {
-	if o.Stock.GSM <= paper.HeavyFold {
-		return nil
-	}
-	across, folded := 0, 0
-	for _, l := range t.plan.Layouts {
-		for _, q := range l.Pieces {
-			line := o.Cuts[q.Piece]
-			if !line.Fold {
-				continue
-			}
-			folded += l.Times
-			down := line.Down != (q.Turned != t.on.Swapped[q.Piece]) // how the fold runs on the sheet
-			if o.Stock.Grain != paper.Unknown && o.Stock.Grain.Upright(t.sheet) != down {
-				across += l.Times
-			}
-		}
-	}
 	switch {
-	case folded == 0:
+	case t.folded == 0:
 		return nil
 	case o.Stock.Grain == paper.Unknown:
 		return []say.Note{say.Fine.Says(fmt.Sprintf("%s is heavy enough to crack when folded across its grain. Bend a sheet both ways, and enter the easier one on the shelf.", o.Stock.Name))}
-	case across > 0:
-		return []say.Note{say.Care.Says(fmt.Sprintf("%d of %d bases fold across the grain of %s, which cracks over %.0f gsm. Keep folds along the grain, or score deeper.", across, folded, o.Stock.Name, paper.HeavyFold))}
+	case t.across > 0:
+		return []say.Note{say.Care.Says(fmt.Sprintf("%d of %d bases fold across the grain of %s, which cracks over %.0f gsm. Keep folds along the grain, or score deeper.", t.across, t.folded, o.Stock.Name, paper.HeavyFold))}
 	}
 	return nil
 }

@@ -3,6 +3,7 @@ package plan
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
@@ -90,7 +91,7 @@ var remediesTold = map[offer.RemedyID]remedyTold{
 }
 
 // countedOn is what is said of a remedy that goes on from readings.
-var countedOn = say.When("counted", " Counted on from your readings: measure again.")
+var countedOn = []say.Clause{say.When("counted", " Counted on from your readings: measure again."), say.When("unsure", " It may still be over: it is not sure.")}
 
 // mostRemedies is how many are told.
 const mostRemedies = 8
@@ -103,7 +104,7 @@ func (m mailStation) remedyPlans(c compare.Candidate, all []compare.Candidate, v
 		}
 		told, slots := remediesTold[r.Kind], m.remedySlots(r)
 		list = append(list, RemedyPlan{
-			ID: r.ID(), Title: slots.Text(told.title...), Text: slots.Text(append(told.text[:len(told.text):len(told.text)], countedOn)...),
+			ID: r.ID(), Title: slots.Text(told.title...), Text: slots.Text(slices.Concat(told.text, countedOn)...),
 			Short: shortly(r.Mail), Tone: toneOf(r.Mail), Proven: !r.Unproven, Possible: true,
 			Piece: sketched(r.Take(m.Job()), m.Shop()),
 		})
@@ -116,6 +117,24 @@ func (m mailStation) remedyPlans(c compare.Candidate, all []compare.Candidate, v
 		})
 	}
 	return list
+}
+
+// fixesNote says what is to be thought of the fixes: that none is needed, none is known or none is
+// sure.
+func (m mailStation) fixesNote(v mail.Verdict, list []RemedyPlan) string {
+	f := compare.ForecastOf(v)
+	r, _ := v.Result()
+	switch {
+	case open(v):
+		return "By how much it is too thick is not known, so no fix is sure. Measure it, or make it thinner and try the gauge again."
+	case len(list) > 0:
+		return ""
+	case f.Ending == compare.Goes && !f.Beyond || f.Ending == compare.ByHand:
+		return "Nothing needs fixing for this destination."
+	case f.Ending == compare.Goes || f.Ending == compare.Surcharged:
+		return fmt.Sprintf("No change that is known here brings it below %s.", one(r.Class.Name))
+	}
+	return "No change that is known here is sure to help. Ask at the counter."
 }
 
 // remedySlots are what the words of a remedy are filled with.
@@ -152,5 +171,6 @@ func (m mailStation) remedySlots(r offer.Remedy) say.Slots {
 	s.Flag("gummed", r.Sparing.Gummed)
 	s.Flag("turned", r.Sparing.Turned)
 	s.Flag("counted", r.Counted)
+	s.Flag("unsure", r.Unsure)
 	return s
 }

@@ -1370,6 +1370,7 @@ export interface components {
             ok: boolean;
             right: components["schemas"]["Shown"];
             slot: string;
+            slotHeight: string;
             text: string;
             top: components["schemas"]["Shown"];
             width: components["schemas"]["Shown"];
@@ -1645,6 +1646,7 @@ export interface components {
             destination: string;
             drawing: string;
             everywhere: components["schemas"]["DestinationPlan"][];
+            fixesNote: string;
             gauge?: components["schemas"]["GaugePlan"];
             height: components["schemas"]["Shown"];
             measured: components["schemas"]["MeasuredPlan"][];
@@ -1673,6 +1675,8 @@ export interface components {
             destination: string;
             /** Format: int64 */
             gaugeHeight?: number;
+            /** Format: int64 */
+            gaugeSlot?: number;
             /** Format: int64 */
             gaugeWidth?: number;
             handCancel?: boolean;
@@ -1747,27 +1751,34 @@ export interface components {
             apart?: number;
             /** Format: int64 */
             droop?: number;
+            for?: string;
             /** Format: int64 */
             gaugeOf?: number;
             /** Format: double */
             grams?: number;
             /** Format: double */
             gramsOf?: number;
+            gramsOn?: string;
             /** Format: double */
             load?: number;
             /** Format: int64 */
             overhang?: number;
             /** Format: int64 */
             sag?: number;
+            /** Format: int64 */
+            slot?: number;
             /** Format: double */
             stiffer?: number;
             /** Format: int64 */
             thickness?: number;
             /** Format: int64 */
             thicknessOf?: number;
+            thicknessOn?: string;
             through?: string;
+            triedOn?: string;
         };
         MeasuredPlan: {
+            about?: string;
             id: string;
             label: string;
             measured: string;

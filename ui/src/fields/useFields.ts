@@ -42,6 +42,8 @@ interface Of {
   /** What is typed is sent when the field is left, and not at every keystroke. */
   whenLeft?: boolean
   left?: () => void
+  /** Puts what there was before something was typed in its place, since what was typed is refused. */
+  restore?: (doc: unknown) => void
 }
 
 /** Every way of changing what has fields, and what stands typed in them. */
@@ -52,10 +54,28 @@ export function useFields(of: Of) {
 
   const before = new Map<string, string>() // what fields showed before something was typed
 
+  // The field that is typed in, and what there was before: what is refused in the end leaves no number
+  // behind that was read on the way to it.
+  let begun: { path: string; doc: unknown; back: boolean } | undefined
+
+  function begin(path: string) {
+    if (begun?.path !== path) {
+      begun = of.restore && !of.awaiting() ? { path, doc: of.doc(), back: false } : undefined
+    } else begun.back = false
+  }
+
+  function takeBack() {
+    const problem = begun && typing.problems.value[begun.path]
+    if (!begun || begun.back || !problem || problem.unfinished || of.doc() === begun.doc) return
+    begun.back = true
+    of.restore?.(begun.doc)
+  }
+
   /** What an act is done to, where another window may have been there: a job comes with its edits. */
   const seen = (text: string | undefined) => (of.whenLeft ? text : undefined)
 
   function act(edits: Edit[], on = false) {
+    begun = undefined
     typing.done()
     of.send(
       edits.map((e) => ({ ...e, path: at(e.path) })),
@@ -73,6 +93,7 @@ export function useFields(of: Of) {
     },
     type(path, text) {
       if (!(at(path) in typing.typed.value)) before.set(at(path), inputAt(path)?.text ?? '')
+      begin(at(path))
       typing.type(at(path), text)
       if (!of.whenLeft) of.send([{ act: 'type', path: at(path), text }], false)
     },
@@ -86,6 +107,7 @@ export function useFields(of: Of) {
       }
       of.left?.()
       typing.leave(key, of.awaiting())
+      takeBack()
     },
     step(path, steps, on) {
       if (!on) fields.leave(path) // it steps from what was typed
@@ -104,6 +126,7 @@ export function useFields(of: Of) {
     move: (path, steps) => act([{ act: 'move', path, steps }]),
     take: (path, text) => act([{ act: 'take', path, text }]),
     carry(edits) {
+      begun = undefined
       typing.done()
       of.send(edits, true)
     },
@@ -114,5 +137,17 @@ export function useFields(of: Of) {
     return Object.values(typing.problems.value).filter((p) => !shown.has(p.path))
   })
 
-  return { fields, typing, refusals }
+  /** Takes an answer; what it refuses for good leaves nothing behind. */
+  function answered(...answer: Parameters<typeof typing.answered>) {
+    typing.answered(...answer)
+    takeBack()
+  }
+
+  /** Something else is in hand. */
+  function clear() {
+    begun = undefined
+    typing.clear()
+  }
+
+  return { fields, typing, refusals, answered, clear }
 }

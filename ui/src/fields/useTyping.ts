@@ -48,7 +48,11 @@ export function useTyping() {
    */
   function answered(edits: Edit[], found: Problem[], whole: boolean, awaited: (path: string) => boolean) {
     const sent = new Map(edits.map((e) => [e.path, e.text ?? '']))
-    const still = Object.entries(problems.value).filter(([path]) => !whole && !sent.has(path))
+    // What was said of a text stands as long as that stands in its field.
+    const stands = (path: string) => path in typed.value && typed.value[path] !== sent.get(path)
+    const still = Object.entries(problems.value).filter(
+      ([path]) => !whole && (!sent.has(path) || stands(path)),
+    )
     const about = found
       .filter((p) => !(p.path in typed.value) || typed.value[p.path] === sent.get(p.path))
       .map((p): [string, Problem] => [p.path, p])

@@ -1,6 +1,6 @@
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 
-import { api, sentenceOf, unreachable } from '../api/client'
+import { api, sentenceOf, unreachable, type Job } from '../api/client'
 import { onEvents } from '../api/events'
 import { useTrouble } from '../api/useTrouble'
 import { useFields } from '../fields/useFields'
@@ -30,7 +30,7 @@ export function useJob(asked: string, open: Ref<string>) {
       saving.adopt(stored, asStored ? shown : stored.job)
       saving.conflict.value = false
     },
-    answered: (edits, problems, whole, awaited) => typing.answered(edits, problems, whole, awaited),
+    answered: (...answer) => fieldsInHand.answered(...answer),
     settled: () => saving.settled(),
   })
   const saving = useSaving(asked, {
@@ -38,13 +38,13 @@ export function useJob(asked: string, open: Ref<string>) {
     busy: () => planning.busy || planning.unanswered.value > 0,
     unfinished: planning.unfinished,
     async show(stored) {
-      typing.clear()
+      clear()
       await planning.act({ put: stored.job, stored })
     },
     note: planning.note,
     began: listen,
   })
-  const { fields, typing, refusals } = useFields({
+  const fieldsInHand = useFields({
     doc: () => planning.job.value,
     inputs: () => planning.plan.value?.fields,
     adds: () => planning.plan.value?.adds,
@@ -54,7 +54,9 @@ export function useJob(asked: string, open: Ref<string>) {
       if (newAct) planning.seal()
       void planning.act({ edits })
     },
+    restore: (doc) => void planning.act({ put: doc as Job, typed: true }),
   })
+  const { fields, typing, refusals, clear } = fieldsInHand
 
   const state = computed<SaveState>(() => {
     if (saving.conflict.value) return 'conflict'
@@ -135,10 +137,10 @@ export function useJob(asked: string, open: Ref<string>) {
     ready: computed(() => planning.job.value !== undefined && planning.plan.value !== undefined),
     load,
     undo() {
-      if (planning.undo()) typing.clear()
+      if (planning.undo()) clear()
     },
     redo() {
-      if (planning.redo()) typing.clear()
+      if (planning.redo()) clear()
     },
     takeTheirs: saving.takeTheirs,
     keepMine: saving.keepMine,

@@ -25,8 +25,9 @@ export interface Stored {
   job: Job
 }
 
-/** One act on the job: edits, or a whole job put in its place; with its version when it comes from the store. */
-export type Act = { edits: Edit[] } | { put: Job; stored?: Stored }
+/** One act on the job: edits, or a whole job put in its place; with its version when it comes from the store,
+    or while what was refused stands typed. */
+export type Act = { edits: Edit[] } | { put: Job; stored?: Stored; typed?: boolean }
 
 /** How many edits the program takes at a time. */
 export const mostEdits = 300
@@ -101,17 +102,18 @@ export function usePlanning(on: On) {
     let edits: Edit[] = []
     let put = false
     let stored: Stored | undefined
+    let typed = false
     for (const a of acts) {
-      if ('put' in a) [from, edits, put, stored] = [a.put, [], true, a.stored]
+      if ('put' in a) [from, edits, put, stored, typed] = [a.put, [], true, a.stored, a.typed === true]
       else edits.push(...a.edits)
     }
-    return { from, edits, put, stored }
+    return { from, edits, put, stored, typed }
   }
 
   /** Sends acts; false when the program could not be reached. */
   async function answer(acts: Act[]): Promise<boolean> {
     const before = job.value
-    const { from, edits, put, stored } = together(acts)
+    const { from, edits, put, stored, typed } = together(acts)
     if (!from) return true
     const {
       data: text,
@@ -145,7 +147,7 @@ export function usePlanning(on: On) {
     job.value = data.job
     plan.value = keptFrom(plan.value, data.plan)
     shopVersion.value = data.shopVersion
-    on.answered(edits, data.problems, put, onItsWay)
+    on.answered(edits, data.problems, put && !typed, onItsWay)
     return true
   }
 

@@ -79,7 +79,7 @@ function move(part: number, x: number, y: number, on: boolean) {
         :remedies="mail.remedies"
         @apply="job.take('mail.remedies', $event)"
       />
-      <p v-else class="soft">Nothing needs fixing for this destination.</p>
+      <p v-if="mail.fixesNote" class="soft" data-test="fixes-note">{{ mail.fixesNote }}</p>
     </template>
     <template #destinations><EverywhereTable :places="mail.everywhere" @choose="send" /></template>
     <template #things>
@@ -105,6 +105,7 @@ function move(part: number, x: number, y: number, on: boolean) {
         <div class="field-grid">
           <TypedField :of="job" path="mail.gaugeWidth" :placeholder="mail.gauge.width.text" />
           <TypedField :of="job" path="mail.gaugeHeight" :placeholder="mail.gauge.height.text" />
+          <TypedField :of="job" path="mail.gaugeSlot" :placeholder="mail.gauge.slotHeight" />
           <TypedField :of="job" path="mail.measured.through" />
         </div>
         <router-link :to="`/jobs/${job.id}/gauge`" data-test="to-gauge">Draw it at true size</router-link>
