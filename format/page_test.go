@@ -12,8 +12,10 @@ import (
 	"strings"
 	"testing"
 
+	"yellowparcel/core/blank"
 	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
+	"yellowparcel/core/mat"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/core/worksheet/page"
@@ -159,6 +161,36 @@ func TestWhatThePrinterReachesIsOnePage(t *testing.T) {
 		}
 		if bars != 1 {
 			t.Errorf("%d bars on %v", bars, sizes)
+		}
+	}
+}
+
+// A mat's print has no page without a line of what is cut, and its pages are numbered as they are printed.
+func TestAMatsPrintHasNoEmptyPage(t *testing.T) {
+	t.Parallel()
+	in := measure.Inch
+	long := mat.Mat{Width: 12 * in, Height: 24 * in, Margin: 3 * in / 8}
+	piece := drawing.Piece(size(5*in, 4*in), nil)
+	for _, tt := range []struct {
+		at    [][2]float64
+		pages int
+	}{{[][2]float64{{12, 12}}, 1}, {[][2]float64{{12, 12}, {12, 480}}, 2}, {nil, 6}} {
+		load := mat.Load{Times: 1, Papers: []mat.Paper{long.Lies(12*in, 24*in)}}
+		for _, at := range tt.at {
+			load.Placed = append(load.Placed, mat.Placed{At: blank.Point{X: at[0], Y: at[1]}})
+		}
+		d := drawing.OnMat(mat.Laid{Mat: long}, load, []drawing.Laying{{Drawing: piece, Part: "base", Name: "Card base"}})
+		raw := write(t, "pdf", format.Sheet{Drawing: d, Title: "Mat 1"}, settings(measure.Inches))
+		if n := readable(t, fmt.Sprint(tt), raw, true); n != tt.pages {
+			t.Errorf("%v takes %d pages, not %d", tt.at, n, tt.pages)
+		}
+		words, _ := wordsOf(t, raw)
+		last := ""
+		for _, w := range words {
+			last += w.text + " "
+		}
+		if want := fmt.Sprintf("page %d of %d", tt.pages, tt.pages); tt.pages > 1 && !strings.Contains(last, want) {
+			t.Errorf("no %q in %s", want, last)
 		}
 	}
 }

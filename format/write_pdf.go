@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"io"
 	"math"
+	"slices"
 	"strconv"
 	"strings"
 	"time"
@@ -73,12 +74,31 @@ func writePDF(w io.Writer, s Sheet, set Settings) error {
 		p.whole(s, t)
 		return p.write(w)
 	}
-	for row := range t.rows {
-		for column := range t.columns {
-			p.tile(s, t, column, row)
-		}
+	pages := t.withLines(s.Drawing)
+	for n := range pages {
+		p.tile(s, t, pages, n)
 	}
 	return p.write(w)
+}
+
+// withLines are the pages of a tiling, as column and row: of a mat those on which there is a line of what is
+// cut of the sheets that lie on it; all of anything else, which is put together from them.
+func (t tiling) withLines(d drawing.Drawing) (pages [][2]int) {
+	onMat := len(d.Of(drawing.Mat)) > 0
+	var all [][2]int
+	for row := range t.rows {
+		for column := range t.columns {
+			all = append(all, [2]int{column, row})
+			x, y := float64(column)*(t.width-tileOverlap), float64(row)*(t.height-tileOverlap)
+			if !onMat || lined(d, x, y, x+t.width, y+t.height) {
+				pages = append(pages, [2]int{column, row})
+			}
+		}
+	}
+	if len(pages) == 0 {
+		return all
+	}
+	return pages
 }
 
 // pdf is a surface with pages.
@@ -101,8 +121,9 @@ func newPDF(title string, page Page) pdf {
 }
 
 // tile adds a page with its part of a drawing.
-func (p pdf) tile(s Sheet, t tiling, column, row int) {
+func (p pdf) tile(s Sheet, t tiling, pages [][2]int, at int) {
 	p.AddPage()
+	column, row := pages[at][0], pages[at][1]
 	left, top := float64(pageMargin), float64(pageMargin+pageHead)
 	stepX, stepY := t.width-tileOverlap, t.height-tileOverlap
 	// What goes on one page lies in its middle.
@@ -115,13 +136,13 @@ func (p pdf) tile(s Sheet, t tiling, column, row int) {
 	}
 	number := ""
 	if n := t.columns * t.rows; n > 1 {
-		number = fmt.Sprintf("%s of %d × %d: page %d of %d", place(column, row), t.columns, t.rows, row*t.columns+column+1, n)
+		number = fmt.Sprintf("%s of %d × %d: page %d of %d", place(column, row), t.columns, t.rows, at+1, len(pages))
 		p.text(blank.Point{X: t.page.Width - pageMargin, Y: pageMargin + 4}, number, 4, 1, false, ink)
 	}
 	p.heading(blank.Point{X: left, Y: pageMargin + 4}, s.Title, 4.6, t.width-p.wide(number, 4, false)-4)
 	p.ClipRect(left-beyondTile, top-beyondTile, t.width+2*beyondTile, t.height+2*beyondTile, false)
 	paint(p, s.Moved(x, y), 3.4)
-	p.joins(t, column, row)
+	p.joins(t, column, row, func(c, r int) bool { return slices.Contains(pages, [2]int{c, r}) })
 	p.ClipEnd()
 	foot := t.page.Height - pageMargin - pageFoot + 4
 	checkBar(p, blank.Point{X: left, Y: foot + 1})
@@ -204,6 +225,13 @@ func met(d drawing.Drawing, x0, y0, x1, y1 float64) (n int) {
 	return n
 }
 
+// lined reports whether a line of what is cut, scored or glued goes through a box.
+func lined(d drawing.Drawing, x0, y0, x1, y1 float64) bool {
+	return met(drawing.Drawing{Shapes: slices.DeleteFunc(slices.Clone(d.Shapes), func(s drawing.Shape) bool {
+		return s.Kind == drawing.Mat || s.Kind == drawing.Sheet
+	})}, x0, y0, x1, y1) > 0
+}
+
 // crosses reports whether a line goes through a box: what is left of it between the box's sides is more than none.
 func crosses(a, b blank.Point, x0, y0, x1, y1 float64) bool {
 	from, to := 0.0, 1.0
@@ -224,8 +252,9 @@ func crosses(a, b blank.Point, x0, y0, x1, y1 float64) bool {
 // place names a page of many: columns by letters, rows by numbers.
 func place(column, row int) string { return string(rune('A'+column)) + strconv.Itoa(row+1) }
 
-// joins paints the line in the middle of each shared strip, with two crosses on it.
-func (p pdf) joins(t tiling, column, row int) {
+// joins paints the line in the middle of each strip that is shared with a page that there is, with two
+// crosses on it.
+func (p pdf) joins(t tiling, column, row int, there func(column, row int) bool) {
 	left, top := float64(pageMargin), float64(pageMargin+pageHead)
 	const half = tileOverlap / 2
 	dash := []float64{2, 2}
@@ -236,7 +265,7 @@ func (p pdf) joins(t tiling, column, row int) {
 	for _, join := range []struct {
 		at   float64
 		here bool
-	}{{left + half, column > 0}, {left + t.width - half, column < t.columns-1}} {
+	}{{left + half, there(column-1, row)}, {left + t.width - half, there(column+1, row)}} {
 		if join.here {
 			p.line(blank.Polygon{{X: join.at, Y: top}, {X: join.at, Y: top + t.height}}, false, soft, 0.15, dash)
 			cross(join.at, top+t.height/4)
@@ -246,7 +275,7 @@ func (p pdf) joins(t tiling, column, row int) {
 	for _, join := range []struct {
 		at   float64
 		here bool
-	}{{top + half, row > 0}, {top + t.height - half, row < t.rows-1}} {
+	}{{top + half, there(column, row-1)}, {top + t.height - half, there(column, row+1)}} {
 		if join.here {
 			p.line(blank.Polygon{{X: left, Y: join.at}, {X: left + t.width, Y: join.at}}, false, soft, 0.15, dash)
 			cross(left+t.width/4, join.at)

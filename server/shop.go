@@ -3,10 +3,8 @@ package server
 import (
 	"context"
 	"errors"
-	"fmt"
 	"net/http"
 	"slices"
-	"strconv"
 	"strings"
 	"time"
 
@@ -15,9 +13,7 @@ import (
 	"yellowparcel/core/blank"
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
-	"yellowparcel/core/paper"
 	"yellowparcel/core/plan"
-	"yellowparcel/core/say"
 	"yellowparcel/store"
 )
 
@@ -71,22 +67,13 @@ func (s *Server) renumbered(ctx context.Context, edits []field.Edit) (Renumbers,
 }
 
 // usedBy says which jobs go by the papers that edits took off the shelf.
-func (s *Server) usedBy(ctx context.Context, shop job.Shop, edits []field.Edit) (told []string, err error) {
-	for _, e := range edits {
-		at, isOff := strings.CutSuffix(e.Path, ".off")
-		at, isStock := strings.CutPrefix(at, "stocks.")
-		i := slices.IndexFunc(shop.Stocks, func(k paper.Stock) bool { return k.ID == at })
-		if n, err := strconv.Atoi(at); err == nil && i < 0 && n >= 0 && n < len(shop.Stocks) {
-			i = n
-		}
-		if !isOff || !isStock || i < 0 || !shop.Stocks[i].Off {
-			continue
-		}
-		r := Renumbers{}
-		err = s.store.EachJob(ctx, func(j store.Job) bool {
-			if j.Job.UsesStock(shop.Stocks[i].ID) {
-				if r.Count++; len(r.Names) < mostNamed {
-					r.Names = append(r.Names, "“"+j.Job.Name+"”")
+func usedBy(ctx context.Context, from *store.Store, shop job.Shop, edits []field.Edit) (told []string, err error) {
+	for _, paper := range job.PapersPutAway(shop, edits) {
+		count, names := 0, []string{}
+		err = from.EachJob(ctx, func(j store.Job) bool {
+			if job.GoesByPaper(j.Job, paper.ID) {
+				if count++; len(names) < mostNamed {
+					names = append(names, "“"+j.Job.Name+"”")
 				}
 			}
 			return true
@@ -94,14 +81,7 @@ func (s *Server) usedBy(ctx context.Context, shop job.Shop, edits []field.Edit) 
 		if err != nil {
 			return told, err
 		}
-		switch more := r.Count - len(r.Names); {
-		case r.Count == 0:
-			told = append(told, fmt.Sprintf("%s is off your shelf. No job goes by it.", shop.Stocks[i].Name))
-		case more > 0:
-			told = append(told, fmt.Sprintf("%s is off your shelf. %s and %d more go by it still, and say so.", shop.Stocks[i].Name, strings.Join(r.Names, ", "), more))
-		default:
-			told = append(told, fmt.Sprintf("%s is off your shelf. %s still %s by it, and %s so.", shop.Stocks[i].Name, say.And(r.Names), map[bool]string{true: "goes", false: "go"}[r.Count == 1], map[bool]string{true: "says", false: "say"}[r.Count == 1]))
-		}
+		told = append(told, job.PutAwayWords(paper, count, names))
 	}
 	return told, nil
 }
@@ -202,7 +182,7 @@ func (s *Server) shopRoutes() {
 			saved.Shop.Today = today
 			body := shopBody(saved)
 			body.Problems, body.Told = append(body.Problems, problems...), append(body.Told, told...)
-			uses, err := s.usedBy(ctx, saved.Shop, in.Body.Edits)
+			uses, err := usedBy(ctx, s.store, saved.Shop, in.Body.Edits)
 			if err != nil {
 				return nil, s.failed(err)
 			}

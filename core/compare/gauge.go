@@ -7,8 +7,8 @@ import (
 )
 
 // Slot is how high the slot of a thickness gauge is for the destination: the greatest
-// thickness of its cheapest class for envelopes, down to the finest step of the unit, so that it
-// is never wider than the limit; false where that class has none.
+// thickness of its cheapest class for envelopes, down to a step that the maker's tools can set, so
+// that it is never wider than the limit; false where that class has none.
 func (m Posted) Slot() (slot measure.Length, class mail.Class, ok bool) {
 	book, posted := m.Book()
 	if !posted {
@@ -17,7 +17,7 @@ func (m Posted) Slot() (slot measure.Length, class mail.Class, ok bool) {
 	class = book.Enveloped()
 	for _, l := range class.Limits {
 		if l.Measure == mail.Thickness && l.Max != nil {
-			slot = measure.Length(*l.Max).Down(m.Style().Finest().Tick)
+			slot = measure.Length(*l.Max).Down(m.Style().Tick)
 			return slot, class, slot > 0
 		}
 	}

@@ -131,7 +131,7 @@ func TestBaseAndPieces(t *testing.T) {
 	if none := drawing.Outline("outline", nil); len(none.Shapes) != 0 || none.Width != 0 {
 		t.Errorf("no outline: %+v", none)
 	}
-	g, fault := mail.NewSlotGauge(6*mm, 100*mm, 180*mm, 70*mm, mm, mm)
+	g, fault := mail.NewSlotGauge(6*mm, 100*mm, 180*mm, 70*mm, mm)
 	if fault != mail.GaugeFits {
 		t.Fatal(fault)
 	}

@@ -47,7 +47,9 @@ func OnMat(l mat.Laid, load mat.Load, pieces []Laying) Drawing {
 	wide, high, margin := m.Width.Millimetres(), m.Height.Millimetres(), m.Margin.Millimetres()
 	d := Drawing{Width: wide, Height: high, Shapes: []Shape{}, Labels: []Label{}}
 	d.area(Mat, "mat", Box(0, 0, wide, high))
-	d.area(Sheet, "sheet", Box(l.Paper.X.Millimetres(), l.Paper.Y.Millimetres(), l.Paper.Width.Millimetres(), l.Paper.Height.Millimetres()))
+	for _, p := range load.Papers {
+		d.area(Sheet, "sheet", Box(p.X.Millimetres(), p.Y.Millimetres(), p.Width.Millimetres(), p.Height.Millimetres()))
+	}
 	if margin > 0 {
 		d.area(Mat, "usable", Box(margin, margin, wide-2*margin, high-2*margin))
 	}

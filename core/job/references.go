@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
-	"strings"
 
 	"yellowparcel/core/field"
 	"yellowparcel/core/paper"
@@ -210,11 +209,6 @@ func (r reference) putAway(shop Shop, id string) Missing {
 		m.Text += " The plan still goes by it, and there is no other."
 	}
 	return m
-}
-
-// UsesStock reports whether a job goes by a paper.
-func (j Job) UsesStock(id string) bool {
-	return slices.ContainsFunc(j.references(), func(r reference) bool { return r.away != nil && strings.HasSuffix(r.path, "stock") && *r.at(&j) == id }) || j.Envelope.Liner == id
 }
 
 // Stocked is the shop with papers and adhesives to stand in where it has none at

@@ -38,12 +38,12 @@ const (
 func GaugeFaults() []GaugeFault { return []GaugeFault{ThinLimit, ShortCard, NarrowCard} }
 
 // NewSlotGauge makes the gauge for a limit of thickness: the slot as high as the
-// limit, down to the finest step so that hardly anything under the limit fails it, as long as the longest short edge used and an inch, in the
+// limit, down to a tick, as long as the longest short edge used and an inch, in the
 // middle of the piece of card at hand, best two inches longer. It answers with what is
 // wrong with the piece at hand. See "Thickness gauge" in docs/sums.md.
-func NewSlotGauge(limit, shortEdge, width, height, tick, fine measure.Length) (SlotGauge, GaugeFault) {
+func NewSlotGauge(limit, shortEdge, width, height, tick measure.Length) (SlotGauge, GaugeFault) {
 	g := SlotGauge{Width: max(width, height), Height: min(width, height)}
-	g.SlotHeight = limit.Down(fine)
+	g.SlotHeight = limit.Down(tick)
 	g.SlotWidth = (shortEdge + measure.Inch).Up(tick)
 	switch {
 	case g.SlotHeight <= 0:

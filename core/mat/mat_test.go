@@ -4,6 +4,7 @@ import (
 	"context"
 	"math"
 	"math/rand/v2"
+	"slices"
 	"testing"
 
 	"yellowparcel/core/blank"
@@ -98,16 +99,26 @@ func TestAnythingLaid(t *testing.T) {
 			pieces = append(pieces, Piece{p, 1 + r.IntN(6), Turns(r.IntN(3))})
 		}
 		laid := Lay(effort(), m, w, h, pieces)
-		x0, y0, uw, uh := m.area(laid.Paper)
+		_, _, uw, uh := m.area(laid.Paper)
 		counts := make([]int, len(pieces))
 		for _, l := range laid.Loads {
+			for i, p := range l.Papers {
+				if p.X < 0 || p.Y < 0 || !p.CutDown && (p.X+p.Width > m.Width || p.Y+p.Height > m.Height) || slices.ContainsFunc(l.Papers[:i], func(q Paper) bool {
+					return (p.X-q.X).Abs() < p.Width && (p.Y-q.Y).Abs() < p.Height
+				}) {
+					t.Fatalf("%d: the sheets lie %+v", n, l.Papers)
+				}
+			}
 			var boxes [][4]float64
 			for _, q := range l.Placed {
 				counts[q.Piece] += l.Times
 				bw, bh := turned(pieces[q.Piece].Outline, q.Angle)
 				b := [4]float64{q.At.X, q.At.Y, q.At.X + bw, q.At.Y + bh}
-				if b[0] < x0.Millimetres()-sure || b[1] < y0.Millimetres()-sure || b[2] > (x0+uw).Millimetres()+2*sure || b[3] > (y0+uh).Millimetres()+2*sure {
-					t.Fatalf("%d: %v lies outside %v %v %v %v", n, b, x0, y0, uw, uh)
+				if !slices.ContainsFunc(l.Papers, func(p Paper) bool {
+					x, y, w, h := m.area(p)
+					return b[0] >= x.Millimetres()-sure && b[1] >= y.Millimetres()-sure && b[2] <= (x+w).Millimetres()+2*sure && b[3] <= (y+h).Millimetres()+2*sure
+				}) {
+					t.Fatalf("%d: %v lies outside every one of %v", n, b, l.Papers)
 				}
 				for _, o := range boxes {
 					if apart := max(b[0]-o[2], o[0]-b[2], b[1]-o[3], o[1]-b[3]); apart < Gap.Millimetres()-2*sure {

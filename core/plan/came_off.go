@@ -3,6 +3,8 @@ package plan
 import (
 	"fmt"
 	"math"
+	"slices"
+	"strings"
 
 	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
@@ -54,7 +56,37 @@ func CameOff(x BenchPiece, shop job.Shop, made []drawing.Made, travel, seconds f
 		p.Says = say.Fine.Says(fmt.Sprintf("%s as drawn, to %.2f mm.", say.Capital(come(pieces)), max(0.01, math.Ceil(held.Off*100)/100)))
 	}
 	p.Words = fmt.Sprintf("What comes off the mat: %s.", say.Plural(paperOf(p.Flat), "piece"))
+	if named := loadNames(x, p.Flat); len(named) > 0 {
+		p.Flat.Labels = named
+		var come []string
+		for i, n := range named {
+			if first := slices.IndexFunc(named, func(l drawing.Label) bool { return l.Text == n.Text }); first < i {
+				continue
+			}
+			count := 0
+			for _, l := range named {
+				if l.Text == n.Text {
+					count++
+				}
+			}
+			come = append(come, fmt.Sprintf("%d × %s", count, n.Text))
+		}
+		p.Words = fmt.Sprintf("What comes off the mat: %s.", say.And(come))
+	}
 	return p
+}
+
+// loadNames are the names of the pieces of a load, where they lie on what came off of it.
+func loadNames(x BenchPiece, off drawing.Drawing) (list []drawing.Label) {
+	if !strings.HasPrefix(x.ID, "mat-") {
+		return nil
+	}
+	for _, l := range x.Flat.Labels {
+		if slices.ContainsFunc(off.Shapes, func(s drawing.Shape) bool { return s.Paper && s.Corners.Holds(l.At) }) {
+			list = append(list, l)
+		}
+	}
+	return list
 }
 
 // come says how many pieces come off.

@@ -45,6 +45,12 @@ type MatMisfit struct {
 	ID     string     `json:"id"`
 	Text   string     `json:"text"`
 	Offers []MatOffer `json:"offers"`
+	// Sticks is by how much it sticks out, Flat how it lies there then.
+	Sticks string          `json:"sticks"`
+	Flat   drawing.Drawing `json:"flat"`
+	Size   string          `json:"size"`
+	Words  string          `json:"words"`
+	name   string
 }
 
 // MatOffer is one way to bring a piece onto a mat.
@@ -80,8 +86,25 @@ func (m benchStation) onMat(on mat.Mat, c compare.Candidate, list []BenchPiece) 
 	return all
 }
 
-// stockOnMat lays everything that is cut of one stock; false where there is no sheet of it.
+// stockOnMat lays everything that is cut of one stock; false where there is no sheet of it. It never asks for
+// more loads, or for more different ones, than a smaller mat of the shelf, of which it can do all that.
 func (m benchStation) stockOnMat(on mat.Mat, o piece.Order, list []BenchPiece) (best MatStock, ok bool) {
+	best, ok = m.bestOnMat(on, o, list)
+	for _, small := range job.OnMats(m.Shop()) {
+		if !ok || small.Width >= on.Width && small.Height >= on.Height {
+			continue
+		}
+		s, laid := m.stockOnMat(small, o, list)
+		if s.Laid, laid = s.Laid.On(on); laid && (s.Laid.Fewer(best.Laid) || len(s.Laid.Misfits) == len(best.Laid.Misfits) && (s.Laid.Times() < best.Laid.Times() || len(s.Laid.Loads) < len(best.Laid.Loads))) {
+			best = s
+		}
+	}
+	best.draw()
+	return best, ok
+}
+
+// bestOnMat lays everything that is cut of one stock on one mat.
+func (m benchStation) bestOnMat(on mat.Mat, o piece.Order, list []BenchPiece) (best MatStock, ok bool) {
 	chosen := m.Job().Paper.Sheets
 	sheets := slices.Clone(m.Shop().SheetsFor(o.Stock))
 	slices.SortStableFunc(sheets, func(a, b paper.Sheet) int {
@@ -106,7 +129,6 @@ func (m benchStation) stockOnMat(on mat.Mat, o piece.Order, list []BenchPiece) (
 			break
 		}
 	}
-	best.draw()
 	return best, ok
 }
 
@@ -135,15 +157,15 @@ func (m benchStation) lay(on mat.Mat, o piece.Order, sheet paper.Sheet, list []B
 	return t
 }
 
-// over compares ways to lay a stock: all pieces first, then the least paper.
+// over compares ways to lay a stock: all pieces first, then the fewest loads, and of as many the least paper.
 func (t MatStock) over(u MatStock) bool {
 	area := func(t MatStock) float64 {
 		return float64(t.Laid.Sheets()) * t.Sheet.Width.Inches() * t.Sheet.Height.Inches()
 	}
-	if len(t.Laid.Misfits) != len(u.Laid.Misfits) {
-		return len(t.Laid.Misfits) < len(u.Laid.Misfits)
+	if t.Laid.Fewer(u.Laid) || u.Laid.Fewer(t.Laid) {
+		return t.Laid.Fewer(u.Laid)
 	}
-	return cmp.Or(cmp.Compare(t.Laid.Short(), u.Laid.Short()), cmp.Compare(area(t), area(u))) < 0
+	return cmp.Or(cmp.Compare(t.Laid.Times(), u.Laid.Times()), cmp.Compare(area(t), area(u)), cmp.Compare(len(t.Laid.Loads), len(u.Laid.Loads))) < 0
 }
 
 // draw draws the loads.
@@ -152,9 +174,22 @@ func (t *MatStock) draw() {
 	for i, x := range t.Pieces {
 		laying[i] = drawing.Laying{Drawing: x.Flat, Part: x.ID, Name: x.Name}
 	}
+	t.Drawn = nil
 	for _, l := range t.Laid.Loads {
 		t.Drawn = append(t.Drawn, drawing.OnMat(t.Laid, l, laying))
 	}
+}
+
+// sticksOut draws a piece that does not go on the mat as it lies there best.
+func (t MatStock) sticksOut(on mat.Mat, i int) drawing.Drawing {
+	x := t.Pieces[i]
+	outline := drawing.Worked(x.Flat).Corners()
+	placed := on.Best(outline, t.Turns[i])
+	placed.Piece = 0
+	d := drawing.OnMat(t.Laid, mat.Load{Times: 1, Papers: []mat.Paper{t.Laid.Paper}, Placed: []mat.Placed{placed}}, []drawing.Laying{{Drawing: x.Flat, Part: x.ID, Name: x.Name}})
+	_, _, right, bottom := d.Corners().Box()
+	d.Width, d.Height = max(d.Width, right), max(d.Height, bottom)
+	return d.Drawn()
 }
 
 // Holds counts the pieces of a load by their place among the stock's.
@@ -174,6 +209,9 @@ func (m benchStation) matLoads(all []MatStock) (list []MatLoad) {
 			n++
 			load := MatLoad{ID: MatID(n), Name: fmt.Sprintf("Mat %d", n), Times: l.Times, Size: m.by(t.Laid.Mat.Width, t.Laid.Mat.Height), Flat: t.Drawn[i]}
 			load.Paper = t.Stock.Name + ", " + t.Sheet.Name
+			if n := len(l.Papers); n > 1 {
+				load.Paper = fmt.Sprintf("%s, %s of %s edge on edge", t.Stock.Name, say.Plural(n, "sheet"), t.Sheet.Name)
+			}
 			if t.Laid.Paper.CutDown {
 				load.Paper += ", cut down to " + m.by(t.Laid.Paper.Width, t.Laid.Paper.Height)
 			}
@@ -184,7 +222,7 @@ func (m benchStation) matLoads(all []MatStock) (list []MatLoad) {
 				}
 			}
 			load.Holds = say.And(holds)
-			load.Words = fmt.Sprintf("A mat of %s with a sheet of %s on it: %s.", load.Size, t.Stock.Name, load.Holds)
+			load.Words = fmt.Sprintf("A mat of %s with %s of %s on it: %s.", load.Size, say.Plural(len(l.Papers), "sheet"), t.Stock.Name, load.Holds)
 			for _, q := range l.Placed {
 				if q.Angle != 0 && q.Angle != 90 {
 					load.Words += fmt.Sprintf(" “%s” is turned by %.1f°.", t.Pieces[q.Piece].Name, q.Angle)
@@ -213,7 +251,7 @@ func (m benchStation) mats(c compare.Candidate, list []BenchPiece) *MatPlan {
 	}
 	sheets := 0
 	for _, t := range all {
-		sheets += t.Laid.Sheets()
+		sheets += t.Laid.Times()
 		for _, miss := range t.Laid.Misfits {
 			p.Misfits = append(p.Misfits, m.misfit(on, c, list, t, miss))
 		}
@@ -225,6 +263,12 @@ func (m benchStation) mats(c compare.Candidate, list []BenchPiece) *MatPlan {
 	p.Says = fmt.Sprintf("Your %s cuts %s.", say.Lower(on.Name), m.by(w, h))
 	if sheets > 0 {
 		p.Says += fmt.Sprintf(" This takes %s of it.", say.Plural(sheets, "load"))
+	}
+	switch n := len(p.Misfits); {
+	case n == 1:
+		p.Says += fmt.Sprintf(" “%s” does not go on: %s.", p.Misfits[0].name, p.Misfits[0].Sticks)
+	case n > 1:
+		p.Says += fmt.Sprintf(" %s do not go on.", say.Capital(say.Plural(n, "piece")))
 	}
 	return p
 }
@@ -253,31 +297,50 @@ func (m benchStation) ontoMat(on mat.Mat, c compare.Candidate, t MatStock) []off
 // misfit says what does not go on the mat, and what would, each with what it costs.
 func (m benchStation) misfit(on mat.Mat, c compare.Candidate, list []BenchPiece, t MatStock, miss mat.Misfit) MatMisfit {
 	x, show := t.Pieces[miss.Piece], m.Style().Show
-	p := MatMisfit{ID: x.ID, Offers: []MatOffer{}}
-	of, goes := on.Goes(drawing.Worked(x.Flat).Corners(), t.Turns[miss.Piece])
+	outline, turns := drawing.Worked(x.Flat).Corners(), t.Turns[miss.Piece]
+	of, goes := on.Goes(outline, turns)
+	p := MatMisfit{
+		ID: x.ID, name: x.Name, Offers: []MatOffer{}, Sticks: m.Style().Finest().ShowUnit((miss.Needs - miss.Has).Up(m.Style().Finest().Tick)) + " sticks out",
+		Size: m.by(on.Width, on.Height), Flat: t.sticksOut(on, miss.Piece),
+	}
+	p.Words = fmt.Sprintf("“%s” on a mat of %s: %s.", x.Name, p.Size, p.Sticks)
+	size := func(on mat.Mat) string {
+		w, h := on.Box(outline, turns)
+		return m.by(w.Up(m.Style().Tick), h.Up(m.Style().Tick))
+	}
 	if goes {
-		p.Text = fmt.Sprintf("“%s” goes on the mat, but on no sheet that you have for it. Cut it by hand, or enter a larger sheet.", x.Name)
+		p.Text = fmt.Sprintf("“%s” goes on the mat, but on no sheet that you have for it. A sheet of %s would take it: enter one, or cut it by hand.", x.Name, size(on))
 		return p
 	}
 	p.Text = fmt.Sprintf("“%s”: %s does not fit the %s that your mat can cut.", x.Name, show(of.Needs), show(of.Has))
+	takes := ""
 	orders := (paperStation(m)).cuts(c)
 	for _, other := range job.OnMats(m.Shop()) {
 		if other.ID == on.ID {
 			continue
 		}
+		if _, goes := other.Goes(outline, turns); goes && takes == "" {
+			takes = fmt.Sprintf(" Your %s takes it, of a sheet of %s.", say.Lower(other.Name), size(other))
+		}
 		at := slices.IndexFunc(orders, func(o piece.Order) bool { return o.Stock.ID == t.Stock.ID })
 		s, ok := m.stockOnMat(other, orders[at], list)
 		if ok && !slices.ContainsFunc(s.Laid.Misfits, func(q mat.Misfit) bool { return s.Pieces[q.Piece].ID == x.ID }) {
-			p.Offers = append(p.Offers, MatOffer{"mat:" + other.ID, "Take the " + say.Lower(other.Name), fmt.Sprintf("This paper takes %s then, cut from %s.", say.Plural(s.Laid.Sheets(), "load"), s.Sheet.Name)})
+			p.Offers = append(p.Offers, MatOffer{"mat:" + other.ID, "Take the " + say.Lower(other.Name), fmt.Sprintf("This paper takes %s then, cut from %s.", say.Plural(s.Laid.Times(), "load"), s.Sheet.Name)})
 		}
 	}
+	if takes == "" {
+		w, h := on.Box(outline, turns)
+		tick := m.Style().Tick
+		takes = fmt.Sprintf(" A mat of %s would take it, with a sheet of %s.", m.by((w+2*on.Margin).Up(tick), (h+2*on.Margin).Up(tick)), m.by(w.Up(tick), h.Up(tick)))
+	}
+	p.Text += takes
 	if x.ID == blankPiece {
 		for _, o := range m.ontoMat(on, c, t) {
 			p.Offers = append(p.Offers, m.ontoWords(o))
 		}
 	}
 	if len(p.Offers) == 0 {
-		p.Text += " Cut it by hand."
+		p.Text = strings.TrimSuffix(p.Text, ".") + ", or cut it by hand."
 	}
 	return p
 }

@@ -201,3 +201,37 @@ func TestCameOff(t *testing.T) {
 		t.Errorf("one too many: %+v", p.Says)
 	}
 }
+
+// The longer mat never asks for more loads than the shorter one, or for more different ones: two sheets of
+// its width lie on it.
+func TestTheLongerMatTakesNoMore(t *testing.T) {
+	shop := demo.Shop()
+	usual := mat.Usual()
+	less := 0
+	for _, j := range demo.Jobs() {
+		for _, count := range []int{1, 6, 11, 25} {
+			j := j.Clone()
+			j.Count = count
+			took := map[string][2]int{}
+			for _, m := range usual {
+				j.Paper.Mat = m.ID
+				s := shop.Clone()
+				s.Mats = usual
+				for _, l := range mats(j, s).Loads {
+					took[m.ID] = [2]int{took[m.ID][0] + l.Times, took[m.ID][1] + 1}
+				}
+			}
+			short, long := took[usual[0].ID], took[usual[1].ID]
+			if long[0] < short[0] {
+				less++
+			}
+			if on := mats(j, shop); len(on.Misfits) == 0 && (long[0] > short[0] || long[1] > short[1]) {
+				t.Errorf("%s, %d cards: %d loads and %d kinds on the long mat, %d and %d on the short one", j.Name, count, long[0], long[1], short[0], short[1])
+			}
+		}
+	}
+	if less < 8 {
+		t.Errorf("fewer loads %d times alone", less)
+	}
+	t.Logf("fewer loads on the long mat %d times", less)
+}

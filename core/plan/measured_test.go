@@ -78,7 +78,7 @@ func TestTheGaugeSaysTheSameInEitherUnit(t *testing.T) {
 			}
 		}
 	}
-	if p := plan.Make(demo.Jobs()[1], inMillimetres).Mail; p.Gauge == nil || !strings.Contains(p.Gauge.Slot, "6.3") || p.Gauge.Bottom.Nm-p.Gauge.Top.Nm > measure.Inch/4 {
+	if p := plan.Make(demo.Jobs()[1], inMillimetres).Mail; p.Gauge == nil || !strings.HasSuffix(p.Gauge.Slot, "× 6") || p.Gauge.Bottom.Nm-p.Gauge.Top.Nm > measure.Inch/4 {
 		t.Errorf("the slot for 1/4 in: %+v", p.Gauge)
 	}
 }

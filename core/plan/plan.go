@@ -141,11 +141,6 @@ func (m maker) by(w, h measure.Length) string {
 	return m.Style().Show(w) + " × " + m.Style().Show(h)
 }
 
-// fineBy is by with the second one as fine as it may be.
-func fineBy(s measure.Style, w, h measure.Length) string {
-	return s.Show(w) + " × " + s.Finest().Show(h)
-}
-
 // Make works out the plan. The job must pass Job.Check and the shop
 // Shop.Check; what a maker types goes through Apply, which sees to it.
 func Make(j job.Job, shop job.Shop) Plan {

@@ -278,9 +278,9 @@ func (m mailStation) bareSlot(g mail.SlotGauge, limit measure.Length, e compare.
 	case !ok:
 		return fmt.Sprintf(" The envelope's %s leave a bare card no slot that can be cut.", layers)
 	case !room:
-		return fmt.Sprintf(" For a bare card, without the envelope's %s, cut one of %s into a piece of its own.", layers, fineBy(m.Style(), g.SlotWidth, bottom-top))
+		return fmt.Sprintf(" For a bare card, without the envelope's %s, cut one of %s into a piece of its own.", layers, m.by(g.SlotWidth, bottom-top))
 	}
-	return fmt.Sprintf(" For a bare card, without the envelope's %s, cut a second one of %s. It lies an inch below, %s to %s across.", layers, fineBy(m.Style(), g.SlotWidth, bottom-top), m.fine().Show(top), m.fine().Show(bottom))
+	return fmt.Sprintf(" For a bare card, without the envelope's %s, cut a second one of %s. It lies an inch below, %s to %s across.", layers, m.by(g.SlotWidth, bottom-top), m.Style().Show(top), m.Style().Show(bottom))
 }
 
 // gaugePlan is the gauge for the thickness of the cheapest class that has a
@@ -302,10 +302,10 @@ func (m mailStation) gaugePlan(book mail.Rulebook, e compare.Closed) *GaugePlan 
 			if h == 0 {
 				h = 4 * measure.Inch // room for both slots
 			}
-			g, fault := mail.NewSlotGauge(measure.Length(*l.Max), short, w, h, m.Style().Tick, m.fine().Tick)
+			g, fault := mail.NewSlotGauge(measure.Length(*l.Max), short, w, h, m.Style().Tick)
 			p := &GaugePlan{
-				Class: c.Name, Width: m.shown(g.Width), Height: m.shown(g.Height), Left: m.shown(g.Left), Right: m.shown(g.Right), Top: shownIn(m.fine(), g.Top), Bottom: shownIn(m.fine(), g.Bottom),
-				Slot: fineBy(m.Style(), g.SlotWidth, g.SlotHeight), SlotHeight: m.fine().Show(g.SlotHeight), OK: fault == mail.GaugeFits,
+				Class: c.Name, Width: m.shown(g.Width), Height: m.shown(g.Height), Left: m.shown(g.Left), Right: m.shown(g.Right), Top: m.shown(g.Top), Bottom: m.shown(g.Bottom),
+				Slot: m.by(g.SlotWidth, g.SlotHeight), SlotHeight: m.Style().Show(g.SlotHeight), OK: fault == mail.GaugeFits,
 			}
 			if fault != mail.GaugeFits {
 				p.Text = gaugeFaults[fault]

@@ -88,14 +88,18 @@ func (w *writer) onMats() (done map[string]bool) {
 		for i, l := range m.Laid.Loads {
 			load++
 			name := fmt.Sprintf("sheet %d of %s", load, m.Stock.ID)
-			w.put(Step{Act: Take, Piece: name, Count: l.Times, Size: size})
+			sheets := l.Times * len(l.Papers)
+			w.put(Step{Act: Take, Piece: name, Count: sheets, Size: size})
 			if paper != size {
-				w.rectangle(name, name+", cut down", l.Times, size, paper, false)
+				w.rectangle(name, name+", cut down", sheets, size, paper, false)
 				name += ", cut down"
 			}
 			step := Step{Act: Machine, Tool: job.CutterTool, Piece: name, Count: l.Times, Template: plan.MatID(load), Up: Shown}
-			if m.Laid.Paper.X > 0 || m.Laid.Paper.Y > 0 {
-				step.On = &[2]measure.Length{m.Laid.Paper.X, m.Laid.Paper.Y}
+			if first := l.Papers[0]; first.X > 0 || first.Y > 0 {
+				step.On = &[2]measure.Length{first.X, first.Y}
+			}
+			for _, p := range l.Papers[1:] {
+				step.Beside = append(step.Beside, [2]measure.Length{p.X, p.Y})
 			}
 			for k, n := range m.Holds(i) {
 				if n > 0 {

@@ -130,9 +130,11 @@ type Step struct {
 	// Template is the piece whose print is laid on.
 	Template string
 	// On is where the sheet's top left corner lies on the mat, from its left and top edge; nil where the two
-	// corners meet. Out are the pieces that come off each mat.
-	On  *[2]measure.Length
-	Out []Out
+	// corners meet; Beside where those of the sheets do that lie there with it, edge on edge. Out are the
+	// pieces that come off each mat.
+	On     *[2]measure.Length
+	Beside [][2]measure.Length
+	Out    []Out
 	// Size is that of a sheet that is taken, or of the scrap that is folded round.
 	Size card.Size
 	// Folds are the numbers of the scores that are folded; nought stands for all that a template or a

@@ -3,7 +3,9 @@ package bench
 import (
 	"fmt"
 	"math"
+	"slices"
 
+	"yellowparcel/core/blank"
 	"yellowparcel/core/drawing"
 	"yellowparcel/core/worksheet"
 )
@@ -26,7 +28,11 @@ func (b *Bench) machine(s worksheet.Step) error {
 	if s.On != nil {
 		x, y = s.On[0].Millimetres(), s.On[1].Millimetres()
 	}
-	if err := b.lies(d, x, y, p); err != nil {
+	at := [][2]float64{{x, y}}
+	for _, q := range s.Beside {
+		at = append(at, [2]float64{q[0].Millimetres(), q[1].Millimetres()})
+	}
+	if err := b.lie(d, at, p); err != nil {
 		return err
 	}
 	comes := map[string]int{}
@@ -35,7 +41,7 @@ func (b *Bench) machine(s worksheet.Step) error {
 			comes[c.Part]++
 		}
 	}
-	p.Count -= s.Count
+	p.Count -= s.Count * len(at)
 	for _, o := range s.Out {
 		if comes[o.Piece] != o.Count {
 			return fmt.Errorf("%d of %q come off, and %d are told", comes[o.Piece], o.Piece, o.Count)
@@ -64,22 +70,30 @@ func (b *Bench) machine(s worksheet.Step) error {
 	return nil
 }
 
-// lies holds how a sheet lies on the mat against the drawing: every line on the paper, and where the cutter goes.
-func (b *Bench) lies(d drawing.Drawing, x, y float64, p *Piece) error {
+// lie holds how the sheets lie on the mat against the drawing: none on another, every line on one of them, and
+// where the cutter goes.
+func (b *Bench) lie(d drawing.Drawing, at [][2]float64, p *Piece) error {
 	m := b.tools.Mat
 	w, h, margin := m.Width.Millimetres(), m.Height.Millimetres(), m.Margin.Millimetres()
-	if math.Abs(d.Width-w) > same || math.Abs(d.Height-h) > same || x+p.Width > w+same || y+p.Height > h+same {
-		return fmt.Errorf("the mat is %.1f × %.1f, and the sheet of %.1f × %.1f lies at %.1f, %.1f", w, h, p.Width, p.Height, x, y)
-	}
-	left, top, right, bottom := max(x, margin), max(y, margin), min(x+p.Width, w-margin), min(y+p.Height, h-margin)
-	for _, s := range d.Shapes {
-		if s.Kind != drawing.Cut && s.Kind != drawing.Score {
-			continue
+	for i, q := range at {
+		x, y := q[0], q[1]
+		if math.Abs(d.Width-w) > same || math.Abs(d.Height-h) > same || x+p.Width > w+same || y+p.Height > h+same {
+			return fmt.Errorf("the mat is %.1f × %.1f, and the sheet of %.1f × %.1f lies at %.1f, %.1f", w, h, p.Width, p.Height, x, y)
 		}
-		for _, q := range s.Corners {
-			if q.X < left-same || q.Y < top-same || q.X > right+same || q.Y > bottom+same {
-				return fmt.Errorf("a line of %q at %.2f, %.2f lies beside the paper, or where the cutter does not go", s.Part, q.X, q.Y)
+		for _, o := range at[:i] {
+			if math.Abs(o[0]-x) < p.Width-same && math.Abs(o[1]-y) < p.Height-same {
+				return fmt.Errorf("the sheet at %.1f, %.1f lies on the one at %.1f, %.1f", x, y, o[0], o[1])
 			}
+		}
+	}
+	for _, s := range d.Shapes {
+		if (s.Kind == drawing.Cut || s.Kind == drawing.Score) && !slices.ContainsFunc(at, func(o [2]float64) bool {
+			left, top, right, bottom := max(o[0], margin), max(o[1], margin), min(o[0]+p.Width, w-margin), min(o[1]+p.Height, h-margin)
+			return !slices.ContainsFunc(s.Corners, func(q blank.Point) bool {
+				return q.X < left-same || q.Y < top-same || q.X > right+same || q.Y > bottom+same
+			})
+		}) {
+			return fmt.Errorf("a line of %q lies beside the paper, or where the cutter does not go", s.Part)
 		}
 	}
 	return nil

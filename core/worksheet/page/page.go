@@ -302,6 +302,19 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 	set("to", p.length(s.To), s.To > 0)
 	set("start", fmt.Sprint(s.Between[0]), s.Between[0] > 0)
 	set("stop", fmt.Sprint(s.Between[1]), s.Between[1] > 0)
+	if n := len(s.Beside); n > 0 {
+		row := 1
+		first := measure.Length(0)
+		if s.On != nil {
+			first = s.On[1]
+		}
+		for _, q := range s.Beside {
+			if q[1] == first {
+				row++
+			}
+		}
+		out["sheets"], out["columns"], out["rows"] = all(n+1), fmt.Sprint(row), fmt.Sprint((n+row)/row)
+	}
 	if s.On != nil {
 		out["on left"], out["on top"] = p.length(s.On[0]), p.length(s.On[1])
 	}

@@ -1722,9 +1722,13 @@ export interface components {
             words: string;
         };
         MatMisfit: {
+            flat: components["schemas"]["Drawing"];
             id: string;
             offers: components["schemas"]["MatOffer"][];
+            size: string;
+            sticks: string;
             text: string;
+            words: string;
         };
         MatOffer: {
             id: string;

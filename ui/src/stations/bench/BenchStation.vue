@@ -37,9 +37,12 @@ const step = computed(() => sheet.value?.steps[place.value])
 const piece = computed(() => bench.value.pieces.find((p) => p.id === chosen.value) ?? bench.value.pieces[0])
 
 const mat = ref('')
-const load = computed(
-  () => bench.value.mats?.loads.find((l) => l.id === mat.value) ?? bench.value.mats?.loads[0],
-)
+/** What lies on the mat: a load, or what sticks out of it, which is shown first where nothing was chosen. */
+const load = computed(() => {
+  const { loads = [], misfits = [] } = bench.value.mats ?? {}
+  const all = [...misfits, ...loads]
+  return all.find((l) => l.id === mat.value) ?? all[0]
+})
 const { simulated, cut, message, busy, send, clear } = useCutter(
   () => props.job.id,
   () => [props.job.job.value, props.job.shopVersion.value],

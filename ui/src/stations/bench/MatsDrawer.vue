@@ -28,7 +28,16 @@ const shown = defineModel<number>('shown', { required: true })
   <p data-test="mats-say">{{ mats.says }} <router-link to="/shelf#mats">Mats on your shelf</router-link></p>
 
   <section v-for="m in mats.misfits" :key="m.id" class="misfit" :data-test="`misfit-${m.id}`">
-    <p class="tone-trouble">{{ m.text }}</p>
+    <p class="tone-trouble">
+      {{ m.text }}
+      <v-btn
+        size="small"
+        :disabled="m.id === chosen"
+        :data-test="`show-misfit-${m.id}`"
+        @click="$emit('choose', m.id)"
+        >{{ m.id === chosen ? 'Shown' : 'Show' }}</v-btn
+      >
+    </p>
     <ul class="offers">
       <OfferRow
         v-for="o in m.offers"

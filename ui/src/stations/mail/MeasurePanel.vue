@@ -70,9 +70,7 @@ const stiffness = ['overhang', 'droop', 'apart', 'load', 'sag']
           <td>{{ r.off || '–' }}</td>
         </tr>
         <tr v-for="r in rows.filter((row) => row.about)" :key="`${r.id} about`">
-          <td colspan="4" class="soft small" :data-test="`about-${r.id}`">
-            {{ r.label }}: {{ r.about }}
-          </td>
+          <td colspan="4" class="soft small" :data-test="`about-${r.id}`">{{ r.label }}: {{ r.about }}</td>
         </tr>
       </tbody>
     </v-table>
