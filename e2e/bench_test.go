@@ -243,6 +243,13 @@ func TestAtTheTable(t *testing.T) {
 	})
 	again := open(t, p, "/jobs/"+id+"/table")
 	again.see(test("table-place"), "Step 7 of")
+	// Escape closes what is open, and leaves where nothing is.
+	again.Keyboard.MustType(input.Key('?'))
+	again.see(test("keys"), "On a worksheet")
+	again.see(test("keys"), "next step")
+	again.Keyboard.MustType(input.Escape)
+	again.waitFor("no keys", func() (string, bool) { has, _, _ := again.Has(test("keys")); return "keys", !has })
+	again.see(test("table-place"), "Step 7 of")
 	again.Keyboard.MustType(input.Escape)
 	again.see(test("step-place"), "Step 7 of")
 }
@@ -277,7 +284,14 @@ func TestDryingTimer(t *testing.T) {
 	w.see(test("table-number"), "20 minutes")
 	w.click(test("timer-start"))
 	w.see(test("clock"), "19:5")
-	w.click(test("table-next"))
+	// Space goes on, though it was a button that was clicked last: nothing is started anew.
+	ends := `() => localStorage.getItem(Object.keys(localStorage).find((k) => k.startsWith('yellow-parcel-timer')))`
+	was, place := w.MustEval(ends).Str(), w.text(test("table-place"))
+	w.Keyboard.MustType(input.Space)
+	w.waitFor("the next step", func() (string, bool) { return place, w.text(test("table-place")) != place })
+	if now := w.MustEval(ends).Str(); now != was {
+		t.Errorf("the timer ends at %s, and at %s after the key", was, now)
+	}
 	w.see(test("clock"), "19:")
 	w.MustEval(`() => { const key = Object.keys(localStorage).find((k) => k.startsWith('yellow-parcel-timer')); localStorage.setItem(key, String(Date.now() - 1000)) }`)
 	w.goTo(w.MustInfo().URL[len(w.program.url):])
@@ -298,6 +312,16 @@ func TestItCameOutWrong(t *testing.T) {
 	}
 	w.see(test("table-number"), "5 3/8")
 	w.click(test("cut-wrong"))
+	w.see(test("wrong"), "It came out wrong")
+	w.Keyboard.MustType(input.Escape)
+	w.waitFor("no dialog", func() (string, bool) { has, _, _ := w.Has(test("wrong")); return "dialog", !has })
+	w.see(test("table-number"), "5 3/8")
+	w.click(test("cut-wrong"))
+	w.fill("wrong-is", "20")
+	w.click(test("wrong-ask"))
+	w.see(test("wrong-slip"), "is that a slip?")
+	w.click(test("wrong-sure"))
+	w.see(test("wrong-says"), "in")
 	w.fill("wrong-is", "elephant")
 	w.click(test("wrong-ask"))
 	w.see(test("wrong"), "elephant")

@@ -76,6 +76,8 @@ func worksheetRoutes(s *Server) {
 				Step int     `json:"step" minimum:"0" maximum:"100000"`
 				// Is is what it measures, as it is typed.
 				Is string `json:"is" maxLength:"80"`
+				// Sure is set where that is no slip.
+				Sure bool `json:"sure,omitempty"`
 			}
 		},
 		) (*struct{ Body page.Mended }, error) {
@@ -90,7 +92,7 @@ func worksheetRoutes(s *Server) {
 				return nil, s.failed(err) // nobody waits for it any more
 			}
 			defer s.planners.Release(1)
-			m, ok, err := page.WrongAs(plan.TableOf(in.Body.Job, shop.Shop), in.Body.Step, in.Body.Is)
+			m, ok, err := page.WrongAs(plan.TableOf(in.Body.Job, shop.Shop), in.Body.Step, in.Body.Is, in.Body.Sure)
 			switch {
 			case err != nil:
 				return nil, huma.Error422UnprocessableEntity(err.Error())

@@ -176,7 +176,7 @@ func DefaultShop() Shop {
 		Adhesives: []paper.Adhesive{
 			{ID: "tape-1-2", Name: "Double-sided tape", Width: measure.Inch / 2, Holds: paper.Surfaces()},
 			{ID: "tape-1-4", Name: "Narrow tape", Width: measure.Inch / 4, Holds: paper.Surfaces()},
-			{ID: "glue", Name: "Glue line", Width: 3 * measure.Millimetre, Holds: []paper.Surface{paper.Uncoated}},
+			{ID: "glue", Name: "Glue line", Width: 3 * measure.Millimetre, Minutes: paper.UsualMinutes, Holds: []paper.Surface{paper.Uncoated}},
 		},
 		Rates: []mail.RateCard{mail.ExampleRates()},
 		Mats:  mat.Usual(),

@@ -252,7 +252,7 @@ func (s *Shop) add(e field.Edit) error {
 	case "envelopes":
 		s.Envelopes = append(s.Envelopes, OwnedEnvelope{ID: id, Name: "Envelopes of mine", Width: 6*measure.Inch + measure.Inch/2, Height: 4*measure.Inch + 3*measure.Inch/4})
 	case "adhesives":
-		s.Adhesives = append(s.Adhesives, paper.Adhesive{ID: id, Name: "Adhesive of mine", Width: measure.Inch / 4})
+		s.Adhesives = append(s.Adhesives, paper.Adhesive{ID: id, Name: "Adhesive of mine", Width: measure.Inch / 4, Minutes: paper.UsualMinutes})
 	case "mats":
 		m := mat.Usual()[0]
 		m.ID, m.Name = id, "Mat of mine"

@@ -109,6 +109,9 @@ type Adhesive struct {
 	OffSince string `json:"offSince,omitempty" maxLength:"10"`
 }
 
+// UsualMinutes are how long most glues are held until they dry; tapes hold at once.
+const UsualMinutes = 15
+
 // Sticks reports whether it holds on a surface, as far as anybody knows.
 func (a Adhesive) Sticks(s Surface) bool {
 	if s == "" {

@@ -49,7 +49,7 @@ func (m mailStation) measuredPlans(e compare.Closed) []MeasuredPlan {
 	case t.Thickness > 0:
 		thick.About = t.ThicknessOn
 	case t.Through != "":
-		thick.About = fmt.Sprintf("Slot of %s%s%s", m.fine().ShowUnit(m.SlotRead()), m.cutFor(t.For), on(t.TriedOn))
+		thick.About = fmt.Sprintf("slot of %s%s%s", m.fine().ShowUnit(m.SlotRead()), m.cutFor(t.For), on(t.TriedOn))
 	}
 	weight := MeasuredPlan{ID: "weight", Label: "Weight", Predicted: m.fineWeight(grams)}
 	if t.Grams > 0 {

@@ -127,21 +127,21 @@ func (p teller) short(id string) string {
 	return p.name(id)
 }
 
-// length writes what is set: on the tick, else as a ruler shows it.
+// length writes what is set, in the shop's unit alone: on the tick, else as near as it is read. What is on no
+// tick of it and on one of the other unit was typed so: that stands behind it in brackets.
 func (p teller) length(l measure.Length) string {
-	other := measure.Style{Unit: measure.Millimetres, Tick: measure.Millimetre / 2}
-	if p.style.Unit == other.Unit {
-		other = measure.Style{Unit: measure.Inches, Tick: measure.Inch / 64}
+	inches, half := measure.Style{Unit: measure.Inches, Tick: measure.Inch / 64}, measure.Style{Unit: measure.Millimetres, Tick: measure.Millimetre / 2}
+	own, other := inches.Show(l.Near(inches.Tick)), half
+	if p.style.Unit == measure.Millimetres {
+		own, other = measure.Decimal(l.Near(10*measure.Micrometre), measure.Millimetre), inches
 	}
-	switch fine := (measure.Style{Unit: measure.Inches, Tick: measure.Inch / 64}); {
+	switch {
 	case !p.style.Rounds(l):
 		return p.style.Show(l)
-	case p.style.Unit == fine.Unit && !fine.Rounds(l):
-		return fine.Show(l)
-	case !other.Rounds(l):
-		return other.ShowUnit(l)
+	case p.style.Unit == measure.Inches && !inches.Rounds(l), other.Rounds(l):
+		return own
 	}
-	return p.style.Other(l)
+	return own + " (" + other.ShowUnit(l) + ")"
 }
 
 // upWords are what the sides of a piece are called.
@@ -367,10 +367,10 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 	return out
 }
 
-// withUnit writes the shop's unit behind a length that has none of its own.
+// withUnit writes the shop's unit behind a length.
 func (p teller) withUnit(text string) string {
-	if strings.HasSuffix(text, string(measure.Millimetres)) || strings.HasSuffix(text, string(measure.Inches)) {
-		return text
+	if own, other, found := strings.Cut(text, " ("); found {
+		return own + " " + string(p.style.Unit) + " (" + other
 	}
 	return text + " " + string(p.style.Unit)
 }

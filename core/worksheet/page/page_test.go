@@ -55,12 +55,10 @@ func TestWordsSayTheFields(t *testing.T) {
 			switch {
 			case !style.Rounds(l):
 				return style.Show(l)
-			case l%(measure.Inch/64) == 0: // as any ruler in inches shows it
+			case style.Unit == measure.Inches: // as any ruler in inches shows it
 				return measure.Style{Unit: measure.Inches, Tick: measure.Inch / 64}.Show(l)
-			case l%(measure.Millimetre/2) == 0:
-				return measure.Style{Unit: measure.Millimetres, Tick: measure.Millimetre / 2}.Show(l)
 			}
-			return style.Other(l)
+			return strings.TrimRight(strings.TrimRight(fmt.Sprintf("%.2f", float64((l+5*measure.Micrometre)/(10*measure.Micrometre))/100), "0"), ".")
 		}
 		for i, s := range w.Steps {
 			step := p.Steps[i]

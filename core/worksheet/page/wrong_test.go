@@ -67,7 +67,7 @@ func TestCutWrong(t *testing.T) {
 			if way.Edits == nil {
 				t.Errorf("%q travels with no list of edits", way.Text)
 			}
-			if len(way.Edits) == 0 {
+			if len(way.Edits) == 0 || way.Edits[0].Path == "envelope.ease" { // which no step of the card is set to
 				continue
 			}
 			changed, problems := plan.Apply(j, shop, way.Edits)
@@ -92,8 +92,59 @@ func TestCutWrong(t *testing.T) {
 		t.Error("there is a step 10000")
 	}
 	for text, told := range map[string]bool{"8 5/8": false, "elephant": true, "0": true, "900 m": true} {
-		if _, ok, err := page.WrongAs(table, blank, text); !ok || (err != nil) != told {
+		if _, ok, err := page.WrongAs(table, blank, text, false); !ok || (err != nil) != told {
 			t.Errorf("%q: %v, %v", text, ok, err)
+		}
+	}
+}
+
+// Whoever has to cut another one is told of what paper, and whether there is some; what the next piece takes up is
+// told; and a number that is surely a slip is asked about.
+func TestWhatTheNextPieceTakes(t *testing.T) {
+	t.Parallel()
+	shop, j := demo.Shop(), demo.Jobs()[0]
+	table := plan.TableOf(j, shop)
+	w := worksheet.Write(table)
+	base := stepWhere(t, w, func(s worksheet.Step) bool { return s.Keep == "base" })
+	want := w.Steps[base].At
+	m, _ := page.Wrong(table, base, want+in/2)
+	if text := ways(m); !strings.Contains(text, "cut another one. ") || !strings.Contains(text, "more ease: its blank is not cut yet") {
+		t.Errorf("too tight: %s", text)
+	}
+	for _, way := range m.Ways {
+		if len(way.Edits) == 1 && way.Edits[0].Path == "envelope.ease" {
+			changed, problems := plan.Apply(j, shop, way.Edits)
+			if len(problems) > 0 {
+				t.Fatal(problems)
+			}
+			again, _ := page.Wrong(plan.TableOf(changed, shop), base, want+in/2)
+			if !again.Fine {
+				t.Errorf("with more ease: %s", again.Says)
+			}
+		}
+	}
+	m, _ = page.Wrong(table, base, want-in/8)
+	if text := ways(m); !strings.Contains(text, "The ease takes it up: ") || !strings.Contains(text, "1⁄16 in less border on two sides") {
+		t.Errorf("a little low: %s", text)
+	}
+	for _, have := range []int{0, 3, 90} {
+		s := shop.Clone()
+		for i := range s.Stocks {
+			s.Stocks[i].Have = have
+		}
+		m, _ := page.Wrong(plan.TableOf(j, s), base, want+in)
+		said := map[int]string{0: "Count whether you have one left", 3: "Your 3 are all in this job: buy one", 90: "of your 90 this job takes"}[have]
+		if text := ways(m); !strings.Contains(text, said) && !strings.Contains(text, "It goes out of the offcut of") {
+			t.Errorf("of %d: %s", have, text)
+		}
+	}
+	for text, slip := range map[string]bool{"1": true, "20": true, "5 1/4": false, "4 3/8": false, "6": false} {
+		m, ok, err := page.WrongAs(table, base, text, false)
+		if !ok || err != nil || (m.Ask != "") != slip || slip && len(m.Ways) > 0 {
+			t.Errorf("%q: %+v, %v", text, m, err)
+		}
+		if sure, _, _ := page.WrongAs(table, base, text, true); sure.Ask != "" || sure.Says == "" {
+			t.Errorf("%q, surely: %+v", text, sure)
 		}
 	}
 }

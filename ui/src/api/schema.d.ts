@@ -1798,8 +1798,10 @@ export interface components {
             job: components["schemas"]["Job"];
             /** Format: int64 */
             step: number;
+            sure?: boolean;
         };
         Mended: {
+            ask: string;
             fine: boolean;
             says: string;
             ways: components["schemas"]["Mend"][];

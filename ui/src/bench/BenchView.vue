@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useEventListener, useWakeLock } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { api, sentenceOf, unreachable, type Edit, type Job } from '../api/client'
 import { onEvents } from '../api/events'
+import ShortcutSheet from '../counter/ShortcutSheet.vue'
 import DrawnShapes from '../drawing/DrawnShapes.vue'
 import { useShop } from '../job/useShop'
 import WrongDialog from './WrongDialog.vue'
@@ -58,6 +59,16 @@ const back = () => {
 }
 const leave = () => void router.push(`/jobs/${props.id}/bench/steps`)
 
+// What lies open over the step: what came out wrong, or the keys.
+const wrong = ref(false)
+const sheetOfKeys = ref(false)
+/** Closes what is open, and leaves where nothing is. */
+function close() {
+  if (!wrong.value && !sheetOfKeys.value) return leave()
+  wrong.value = false
+  sheetOfKeys.value = false
+}
+
 // The screen stays awake as long as somebody works.
 const { isSupported, isActive, request } = useWakeLock()
 const wake = () => {
@@ -68,10 +79,11 @@ onMounted(wake)
 // A pedal sends the keys of a page turner; some send Enter or the arrows.
 const keys: Record<string, () => void> = {
   ' ': next, ArrowRight: next, ArrowDown: next, PageDown: next, Enter: next,
-  ArrowLeft: back, ArrowUp: back, PageUp: back, Backspace: back, Escape: leave,
+  ArrowLeft: back, ArrowUp: back, PageUp: back, Backspace: back, Escape: close,
+  '?': () => (sheetOfKeys.value = true),
 } // prettier-ignore
 useEventListener(window, 'keydown', (e: KeyboardEvent) => {
-  if (wrong.value) return // something is typed
+  if ((wrong.value || sheetOfKeys.value) && e.key !== 'Escape') return // something is typed, or read
   const act = keys[e.key]
   const button = e.target instanceof HTMLElement && e.target.closest('button, a')
   if (!act || e.ctrlKey || e.metaKey || e.altKey || (button && (e.key === ' ' || e.key === 'Enter'))) return
@@ -79,8 +91,19 @@ useEventListener(window, 'keydown', (e: KeyboardEvent) => {
   act()
 })
 
+// A button that was pressed keeps no key for itself: Space goes on, and starts no timer anew.
+const onward = ref<HTMLButtonElement>()
+const letGo = () => void nextTick(() => onward.value?.focus({ preventScroll: true }))
+useEventListener(window, 'click', (e: MouseEvent) => {
+  const pressed = e.target instanceof HTMLElement && e.target.closest('main button')
+  if (e.detail > 0 && pressed && !wrong.value && !sheetOfKeys.value) letGo()
+})
+function dry(minutes: number) {
+  timer.start(minutes)
+  letGo()
+}
+
 // What came out wrong, and what can still be made of it.
-const wrong = ref(false)
 const settable = computed(
   () => ['cut', 'score', 'punch'].includes(step.value?.act ?? '') && step.value?.number,
 )
@@ -121,6 +144,7 @@ const stroke = 2 // millimetres kept free round a drawing
         data-test="clock"
         >{{ timer.done.value ? 'Dry now' : timer.text.value }}</span
       >
+      <v-btn variant="text" aria-label="Keys" data-test="table-keys" @click="sheetOfKeys = true">Keys</v-btn>
       <span class="soft end">
         <template v-if="!kept">Your place is not kept yet: the program does not answer.</template>
         <template v-else-if="isActive">The screen stays awake.</template>
@@ -146,7 +170,7 @@ const stroke = 2 // millimetres kept free round a drawing
           >
         </p>
         <p v-if="step.minutes" class="clocks">
-          <v-btn variant="outlined" size="large" data-test="timer-start" @click="timer.start(step.minutes)"
+          <v-btn variant="outlined" size="large" data-test="timer-start" @click="dry(step.minutes)"
             >Start {{ step.minutes }} minutes</v-btn
           >
           <v-btn
@@ -191,11 +215,12 @@ const stroke = 2 // millimetres kept free round a drawing
       />
       <nav class="turn" aria-label="Steps">
         <button type="button" :disabled="place === 0" data-test="table-back" @click="back">Back</button>
-        <button type="button" class="on" :disabled="last" data-test="table-next" @click="next">
+        <button ref="onward" type="button" class="on" :disabled="last" data-test="table-next" @click="next">
           {{ last ? 'That was all' : 'Next step' }}
         </button>
       </nav>
     </template>
+    <ShortcutSheet v-model="sheetOfKeys" worksheet />
   </main>
 </template>
 

@@ -11,8 +11,8 @@ const text = ref('')
 const mended = ref<Mended>()
 const failure = ref('')
 
-async function ask() {
-  const body = { job: props.job, step: props.step, is: text.value }
+async function ask(sure = false) {
+  const body = { job: props.job, step: props.step, is: text.value, sure }
   const { data, error } = await api.POST('/api/worksheet/wrong', { body }).catch(unreachable)
   mended.value = data
   failure.value = data ? '' : sentenceOf(error)
@@ -23,7 +23,7 @@ async function ask() {
   <v-dialog :model-value="true" persistent max-width="720" @update:model-value="emit('close')">
     <section class="wrong" data-test="wrong">
       <h2>It came out wrong</h2>
-      <form @submit.prevent="ask">
+      <form @submit.prevent="ask()">
         <v-text-field
           v-model="text"
           :label="`Wanted ${wanted}. It measures`"
@@ -34,7 +34,13 @@ async function ask() {
         />
         <v-btn type="submit" variant="flat" color="secondary" data-test="wrong-ask">What now?</v-btn>
       </form>
-      <template v-if="mended">
+      <template v-if="mended?.ask">
+        <p class="answer tone-care" role="status" data-test="wrong-slip">{{ mended.ask }}</p>
+        <p>
+          <v-btn variant="outlined" data-test="wrong-sure" @click="ask(true)">It is so</v-btn>
+        </p>
+      </template>
+      <template v-else-if="mended">
         <p class="answer" role="status" data-test="wrong-says">{{ mended.says }}</p>
         <ul>
           <li v-for="w in mended.ways" :key="w.text">
