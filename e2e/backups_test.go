@@ -168,7 +168,8 @@ func TestFilesOutAndIn(t *testing.T) {
 		v.click(test("read-in"))
 	}
 	give(job)
-	v.see(test("done"), "is among your jobs")
+	v.see(test("done"), "1 job, ")
+	v.see(test("came"), "is among your jobs")
 	v.click(test("take-all") + " input")
 	give(everything)
 	v.see(test("done"), "5 jobs added")

@@ -191,6 +191,21 @@ func TestRulesAndGauge(t *testing.T) {
 	w.click(test("rules-take"))
 	w.see(test("rules-refused"), "line 3: no rulebook has a field \"tide\"")
 	w.quietBut("422")
+	// One that is here already takes its place, or is kept beside it.
+	file := w.MustEval(`async () => {
+		const { shop } = await (await fetch('/api/shop')).json()
+		return JSON.stringify({ ...shop.rulebooks[0].file, source: 'my own reading' })
+	}`).Str()
+	w.fill("rules-text", file)
+	w.see(test("rules-same"), "is here already")
+	w.click("[data-test^=rules-replace-]")
+	w.waitFor("the rulebook to be replaced", func() (string, bool) {
+		now := w.value("field-rulebooks.0.file.source")
+		return now, now == "my own reading"
+	})
+	if n := w.MustEval(`async () => (await (await fetch('/api/shop')).json()).shop.rulebooks.length`).Int(); n != 1 {
+		t.Errorf("%d rulebooks", n)
+	}
 	w.goTo(at + "mail")
 	w.choose("pick-destination", "United States, home mail, my copy")
 	w.see(test("headline"), "Goes as a large envelope: too long by")

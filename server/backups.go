@@ -43,6 +43,8 @@ type BackupsBody struct {
 type InsideBody struct {
 	Jobs []InBackup `json:"jobs"`
 	Same int        `json:"same"`
+	// New says which jobs were made since; empty for none.
+	New string `json:"new"`
 }
 
 // InBackup is a job in a backup, beside what it is now.
@@ -200,6 +202,9 @@ func (s *Server) backupRoutes() {
 					body.Jobs = append(body.Jobs, b)
 				}
 			}
+			if body.New, err = newWords(ctx, s.store, list); err != nil {
+				return nil, s.failed(err)
+			}
 			return &struct{ Body InsideBody }{body}, nil
 		})
 	huma.Register(s.api, huma.Operation{OperationID: "restoreJob", Method: http.MethodPost, Path: "/api/backups/{name}/jobs/{id}", Summary: "Make one job as it was in a backup; what it is now stays in its history"},
@@ -215,6 +220,26 @@ func (s *Server) backupRoutes() {
 			s.lister.stale()
 			return s.changed(j), nil
 		})
+}
+
+// newWords says which jobs were made since a backup.
+func newWords(ctx context.Context, db *store.Store, of []store.KeptJob) (string, error) {
+	count, names := 0, []string{}
+	err := db.EachJob(ctx, func(j store.Job) bool {
+		if !slices.ContainsFunc(of, func(k store.KeptJob) bool { return k.ID == j.ID }) {
+			if count++; len(names) < mostNamed {
+				names = append(names, "“"+j.Job.Name+"”")
+			}
+		}
+		return true
+	})
+	switch more := count - len(names); {
+	case count == 0:
+		return "", err
+	case more > 0:
+		return fmt.Sprintf("New since: %s and %d more.", strings.Join(names, ", "), more), err
+	}
+	return fmt.Sprintf("New since: %s.", say.And(names)), err
 }
 
 // sinceWords says what became of a job of a backup.

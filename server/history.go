@@ -101,9 +101,15 @@ func historyOf(ctx context.Context, s *Server, id string) ([]StateOut, error) {
 	}
 	list := make([]StateOut, 0, len(states))
 	var before *job.Job
+	var earlier []job.Job
+	var when []string
 	for _, h := range states {
-		list = append(list, StateOut{StateBody{h.Version, whenWords(h.Changed, s.now()), plan.ChangesSaid(before, h.Job, shop.Shop), howWords[h.How]}, h.Job})
-		before = &h.Job
+		at, how := whenWords(h.Changed, s.now()), howWords[h.How]
+		if how == "" {
+			how = plan.HowSaid(earlier, h.Job, when)
+		}
+		list = append(list, StateOut{StateBody{h.Version, at, plan.ChangesSaid(before, h.Job, shop.Shop), how}, h.Job})
+		before, earlier, when = &h.Job, append(earlier, h.Job), append(when, at)
 	}
 	return list, nil
 }

@@ -18,7 +18,7 @@ const (
 	EntryAdded   ChangeKind = "added"
 	EntryRemoved ChangeKind = "removed"
 	OrderChanged ChangeKind = "order" // parts lie in another order
-	OtherChanged ChangeKind = "other" // something that has no field
+	OtherChanged ChangeKind = "other" // something that has no field, or whose field shows the same
 )
 
 // Change is one thing in which two states of a job differ.
@@ -55,16 +55,51 @@ func Changes(before, after Job, shop Shop) (list []Change) {
 	if len(list) == 0 && !slices.Equal(was.order, now.order) {
 		list = append(list, Change{Kind: OrderChanged})
 	}
-	if len(list) == 0 && !sameBody(before, after) {
-		list = append(list, Change{Kind: OtherChanged})
+	if len(list) == 0 {
+		for _, path := range differing(before, after) {
+			label := ""
+			for _, f := range now.fields { // the last one is the nearest
+				if f.path == path || strings.HasPrefix(path, f.path+".") {
+					label = f.label
+				}
+			}
+			list = append(list, Change{Kind: OtherChanged, Of: path, Field: label})
+		}
 	}
 	return list
 }
 
-func sameBody(a, b Job) bool {
-	x, err := json.Marshal(a)
-	y, err2 := json.Marshal(b)
-	return err == nil && err2 == nil && string(x) == string(y)
+// differing are the paths, of two steps, at which two jobs differ.
+func differing(a, b Job) (list []string) {
+	tree := func(j Job) map[string]map[string]json.RawMessage {
+		var top map[string]json.RawMessage
+		raw, err := json.Marshal(j)
+		if err != nil || json.Unmarshal(raw, &top) != nil {
+			return nil
+		}
+		two := map[string]map[string]json.RawMessage{}
+		for key, value := range top {
+			var below map[string]json.RawMessage
+			if json.Unmarshal(value, &below) != nil {
+				below = map[string]json.RawMessage{"": value}
+			}
+			two[key] = below
+		}
+		return two
+	}
+	x, y := tree(a), tree(b)
+	for _, pair := range [][2]map[string]map[string]json.RawMessage{{x, y}, {y, x}} {
+		for key, below := range pair[0] {
+			for step, value := range below {
+				path := strings.TrimSuffix(key+"."+step, ".")
+				if string(pair[1][key][step]) != string(value) && !slices.Contains(list, path) {
+					list = append(list, path)
+				}
+			}
+		}
+	}
+	slices.Sort(list)
+	return list
 }
 
 // shownState is a job as its fields show it, with entries by their IDs.

@@ -262,9 +262,33 @@ func (s *Shop) add(e field.Edit) error {
 	case "rates":
 		return s.addRates(e.Text)
 	default:
+		if list, at, ok := field.Entry(e.Path); ok && list == "rulebooks" && at < len(s.Rulebooks) {
+			return s.replaceBook(at, e.Text)
+		}
 		return s.addWithin(e)
 	}
 	return nil
+}
+
+// replaceBook puts a rulebook that was read from JSON in the place of one of the shop's own; jobs that go by it go
+// by the new one.
+func (s *Shop) replaceBook(at int, text string) error {
+	f, err := readBook(text)
+	if err != nil {
+		return err
+	}
+	f.ID = s.Rulebooks[at].File.ID
+	s.Rulebooks[at] = OwnRulebook{File: f}
+	return nil
+}
+
+// readBook reads a rulebook from JSON.
+func readBook(text string) (f mail.File, err error) {
+	var fe *mail.FileError
+	if f, err = mail.ReadFile([]byte(text)); errors.As(err, &fe) {
+		return f, say.Refuse("The rulebook cannot be used: %v.", fe)
+	}
+	return f, err
 }
 
 // addBook adds a rulebook: a copy of the one that is named, or one read from JSON.
@@ -272,11 +296,7 @@ func (s *Shop) addBook(text string) error {
 	var f mail.File
 	if isFile(text) {
 		var err error
-		if f, err = mail.ReadFile([]byte(text)); err != nil {
-			var fe *mail.FileError
-			if errors.As(err, &fe) {
-				return say.Refuse("The rulebook cannot be used: %v.", fe)
-			}
+		if f, err = readBook(text); err != nil {
 			return err
 		}
 	} else {

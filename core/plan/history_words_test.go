@@ -61,3 +61,37 @@ func TestChangesAreSaid(t *testing.T) {
 		t.Errorf("%q", first)
 	}
 }
+
+// Every state of a history has a name: an offer that was taken and shows the same, what was done and undone, the
+// oldest that is kept.
+func TestEveryStateHasAName(t *testing.T) {
+	shop := demo.Shop()
+	base := demo.Jobs()[0]
+	chosen, problems := Apply(base, shop, []field.Edit{{Act: field.Take, Path: "envelope", Text: string(Make(base, shop).Envelope.Construction)}})
+	if len(problems) > 0 {
+		t.Fatal(problems)
+	}
+	wide, _ := Apply(base, shop, []field.Edit{{Act: field.Type, Path: "card.width", Text: "6 1/8"}})
+	states, when := []job.Job{base, chosen, wide, wide.Clone(), base.Clone()}, []string{"1 Dec", "2 Dec", "3 Dec", "4 Dec", "5 Dec"}
+	wants := []string{"The oldest state that is kept", "", "", "Done and undone: as before", "Back to the state of 1 Dec"}
+	for i, j := range states {
+		var before *job.Job
+		if i > 0 {
+			before = &states[i-1]
+		}
+		how, what := HowSaid(states[:i], j, when[:i]), ChangesSaid(before, j, shop)
+		if how != wants[i] || how == "" && len(what) == 0 {
+			t.Errorf("state %d: %q, %q", i, how, what)
+		}
+		for _, line := range what {
+			if strings.Contains(line, "shape of the card") {
+				t.Errorf("state %d: %q", i, line)
+			}
+		}
+	}
+	measured := base.Clone()
+	measured.Mail.Measured.TriedOn = "2026-12-01"
+	if got := ChangesSaid(&base, measured, shop); len(got) != 1 || got[0] != "What was measured" {
+		t.Errorf("%q", got)
+	}
+}

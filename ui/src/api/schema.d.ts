@@ -1438,6 +1438,7 @@ export interface components {
         };
         InsideBody: {
             jobs: components["schemas"]["InBackup"][];
+            new: string;
             /** Format: int64 */
             same: number;
         };

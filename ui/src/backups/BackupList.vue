@@ -54,6 +54,7 @@ function restore() {
               >Restore this job</v-btn
             >
           </li>
+          <li v-if="inside?.new" class="row" data-test="new-since">{{ inside.new }}</li>
           <li v-if="inside" class="row soft">
             {{ inside.same }} {{ inside.same === 1 ? 'job is' : 'jobs are' }} the same now.
           </li>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 
 import type { useBackups } from './useBackups'
 
 /** Everything in one open file, out and in. */
 const props = defineProps<{ of: ReturnType<typeof useBackups> }>()
-const { busy } = props.of
+const { busy, done, failure } = props.of
 
+const read = ref(false) // a file was read last: what came of it is said beside the button, too
+watch(busy, (doing) => (read.value = doing === '' ? read.value : doing.startsWith('Reading')))
 const file = ref<File | File[] | null>(null)
 const replace = ref(false)
 
@@ -39,6 +41,9 @@ async function readIn() {
       <v-btn type="submit" variant="outlined" :disabled="!file || busy !== ''" data-test="read-in"
         >Read it in</v-btn
       >
+      <p v-if="read && (done || failure)" :class="failure ? 'tone-trouble' : 'tone-fine'" data-test="came">
+        {{ failure || done }}
+      </p>
       <p class="soft">A backup of what is here now is made first.</p>
     </form>
   </section>

@@ -88,7 +88,7 @@ export function useBackups() {
       const text = (await answer.json()) as { text?: string; job?: { name: string }; detail?: string }
       return answer.ok ? { data: text } : { error: text }
     })
-    if (read) done.value = read.text ?? `Read in: “${read.job?.name ?? ''}” is among your jobs.`
+    if (read) done.value = read.text ?? `Read in: 1 job, “${read.job?.name ?? ''}”. It is among your jobs.`
     await load()
   }
 

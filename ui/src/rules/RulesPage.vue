@@ -30,6 +30,8 @@ const books = computed(() =>
     name: p.title + (p.own >= 0 ? ', your own' : '') + (p.off ? ', put away' : ''),
   })),
 )
+const typed = ref('') // a rulebook to be read in
+const reading = ref(false)
 const about = ['region', 'service', 'source', 'published', 'lastChecked', 'confidence']
 
 async function read() {
@@ -43,6 +45,27 @@ onMounted(async () => {
   await read()
 })
 watch(() => shop.value?.version, read)
+
+/** The rulebooks of one's own that a text would take the place of: of the same name, or made of the same one. */
+const same = computed(() => {
+  let id = ''
+  try {
+    id = String((JSON.parse(typed.value) as { id?: unknown }).id ?? '')
+  } catch {
+    return [] // what cannot be read is told when it is
+  }
+  const of = (own: string) => id !== '' && (own === id || own.startsWith(`${id}-own`))
+  return pages.value.filter((p) => p.own >= 0 && of(p.id))
+})
+
+async function replace(own: RulePage) {
+  shelf.add(`rulebooks.${own.own}`, typed.value)
+  await shelf.settled()
+  if (shelf.problemOf(`rulebooks.${own.own}`) || refusals.value.length) return
+  chosen.value = own.id
+  typed.value = ''
+  reading.value = false
+}
 
 /** Adds a rulebook, a copy or one that was read, and opens it. */
 async function take(text: string): Promise<boolean> {
@@ -65,9 +88,6 @@ async function addClass(path: string) {
   await shelf.settled()
   if (!shelf.problemOf(`${path}classes`)) newClass.value = ''
 }
-
-const typed = ref('')
-const reading = ref(false)
 
 async function readIn(text: string) {
   if (!(await take(text))) return
@@ -140,9 +160,28 @@ async function pickFile(files: File | File[] | null) {
         <p class="soft">
           The form of these files: <a href="/api/rulebooks/schema.json" target="_blank">JSON schema</a>
         </p>
-        <v-btn type="submit" variant="flat" color="secondary" data-test="rules-take" :disabled="!typed"
-          >Read it</v-btn
-        >
+        <p v-if="same.length" class="tone-care" data-test="rules-same">
+          This rulebook is here already. Replace it, or keep the new one beside it.
+        </p>
+        <div class="bar">
+          <v-btn
+            v-for="p in same"
+            :key="p.id"
+            variant="flat"
+            color="secondary"
+            :data-test="`rules-replace-${p.id}`"
+            @click="replace(p)"
+            >Replace “{{ p.title }}”</v-btn
+          >
+          <v-btn
+            type="submit"
+            :variant="same.length ? 'outlined' : 'flat'"
+            :color="same.length ? undefined : 'secondary'"
+            data-test="rules-take"
+            :disabled="!typed"
+            >{{ same.length ? 'Keep it beside' : 'Read it' }}</v-btn
+          >
+        </div>
       </form>
 
       <h2 data-test="rules-title">{{ page.title }}</h2>
