@@ -84,6 +84,16 @@ func TestSimulatedDevices(t *testing.T) {
 			t.Errorf("%s: the last good reading is %+v", behave, r)
 		}
 	}
+	// A restless scale has nothing to close; a caliper has its jaws.
+	pan.Turn(Restless)
+	if _, err := scale.Take(ctx); err == nil || strings.Contains(err.Error(), "close") {
+		t.Errorf("%v", err)
+	}
+	piece.Turn(Restless)
+	caliper.Patience = 200 * time.Millisecond
+	if _, err := caliper.Take(ctx); err == nil || !strings.Contains(err.Error(), "close the jaws gently") {
+		t.Errorf("%v", err)
+	}
 	if _, ok := caliper.Last(); !ok {
 		t.Error("the caliper forgot")
 	}

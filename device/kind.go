@@ -25,6 +25,8 @@ type Kind struct {
 	// foam gives, and paper is damp.
 	Units     []string
 	Step, Off float64
+	// Calm is what helps where it never settles.
+	Calm string
 	// Most is the most that one measures, by unit: what is more, or under nothing, is no reading.
 	Most map[string]float64
 }
@@ -43,5 +45,5 @@ func Register(k *Kind) (remove func()) {
 // Simulated is a simulated device of the kind, with the meter that reads it.
 func (k *Kind) Simulated(b Behaviour) (*Meter, *Simulated) {
 	s := &Simulated{Unit: k.Units[0], Step: k.Step, Behave: b}
-	return &Meter{Name: k.Name, Kinds: k.Units, Most: k.Most, Patience: patience, Open: s.Open}, s
+	return &Meter{Name: k.Name, Calm: k.Calm, Kinds: k.Units, Most: k.Most, Patience: patience, Open: s.Open}, s
 }

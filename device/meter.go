@@ -2,6 +2,7 @@ package device
 
 import (
 	"bufio"
+	"cmp"
 	"context"
 	"errors"
 	"fmt"
@@ -19,6 +20,8 @@ type Meter struct {
 	Kinds []string
 	// Most is the most that it measures, by unit; nothing for no bound.
 	Most map[string]float64
+	// Calm is what helps where it never settles.
+	Calm string
 	// Patience is how long it is waited for.
 	Patience time.Duration
 	// Open connects to it; it is closed after each reading.
@@ -116,7 +119,7 @@ func (m *Meter) listen(port io.ReadWriter, what string) (Reading, error) {
 	}
 	switch {
 	case moving > mostLines/2:
-		return Reading{}, fmt.Errorf("the %s never settles: put it on something that stands still, and close it gently", m.Name)
+		return Reading{}, fmt.Errorf("the %s never settles: %s", m.Name, cmp.Or(m.Calm, "put it on something that stands still"))
 	case rubbish != nil:
 		return Reading{}, fmt.Errorf("the %s sends something that is no reading (%w): switch it off and on, then try again", m.Name, rubbish)
 	case errors.Is(lines.Err(), bufio.ErrTooLong):

@@ -137,11 +137,11 @@ func TestCalibrateATool(t *testing.T) {
 	w.see(test("measured-other"), "There is no length here yet")
 	w.fill("measured-other", "4 15/16")
 	w.click(test("calibrate-ask"))
-	w.see(test("calibrate-found"), "Corner reading: -1/2 in")
+	w.see(test("calibrate-found"), "Corner reading: -0.491 in")
 	w.click(test("calibrate-use"))
 	w.waitFor("the corner reading", func() (string, bool) {
 		v := w.value("field-tools.cornerAt")
-		return v, plain(v) == "-1/2"
+		return v, plain(v) == "-31/64"
 	})
 }
 

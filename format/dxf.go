@@ -60,10 +60,10 @@ func readDXF(text string, best *largest) error {
 	if err := end(); err != nil {
 		return err
 	}
-	if !best.seen && best.gapLine == 0 {
-		return refuse("There is no closed outline in the DXF: draw it as a polyline or a circle.")
+	if best.seen || best.gapLine > 0 || len(best.chains) > 0 {
+		return nil
 	}
-	return nil
+	return refuse("There is no closed outline in the DXF: draw it as a polyline, a circle, or lines whose ends meet.")
 }
 
 func dxfPairs(text string) ([]dxfPair, error) {
@@ -90,6 +90,7 @@ type dxfShape struct {
 	points   blank.Polygon
 	bulges   []float64
 	radius   float64
+	angles   [2]float64 // of an arc, counter-clockwise in degrees
 	line     int
 	layer    string
 	dashed   bool
@@ -117,9 +118,9 @@ func (s *dxfShape) take(p dxfPair) error {
 		flags, _ := strconv.Atoi(p.value)
 		s.closed = flags&1 == 1
 		return nil
-	case s.kind == "POLYLINE" && !s.vertices || !polyline && s.kind != "CIRCLE" && s.kind != "LINE":
+	case s.kind == "POLYLINE" && !s.vertices || !polyline && s.kind != "CIRCLE" && s.kind != "LINE" && s.kind != "ARC":
 		return nil
-	case !slices.Contains([]int{10, 20, 40, 42, 11, 21}, p.code) || (p.code == 11 || p.code == 21) && s.kind != "LINE":
+	case (p.code == 50 || p.code == 51) && s.kind != "ARC", !slices.Contains([]int{10, 20, 40, 42, 11, 21, 50, 51}, p.code) || (p.code == 11 || p.code == 21) && s.kind != "LINE":
 		return nil
 	}
 	v, err := finite(p.value)
@@ -140,6 +141,8 @@ func (s *dxfShape) take(p dxfPair) error {
 		if len(s.bulges) > 0 {
 			s.bulges[len(s.bulges)-1] = -v
 		}
+	case 50, 51:
+		s.angles[p.code-50] = v
 	case 40:
 		s.radius = v
 	}
@@ -151,6 +154,13 @@ func (s dxfShape) outline(scale float64) blank.Polygon {
 	switch {
 	case s.kind == "CIRCLE" && len(s.points) == 1 && s.radius > 0:
 		p = arc(s.points[0].X, s.points[0].Y, s.radius, s.radius, 0, 0, 2*math.Pi)
+	case s.kind == "ARC" && len(s.points) == 1 && s.radius > 0:
+		sweep := math.Mod(s.angles[1]-s.angles[0], 360)
+		if sweep <= 0 {
+			sweep += 360
+		}
+		c, from := s.points[0], -s.angles[0]*math.Pi/180 // a drawing counts up, a sheet down
+		p = append(blank.Polygon{{X: c.X + s.radius*math.Cos(from), Y: c.Y + s.radius*math.Sin(from)}}, arc(c.X, c.Y, s.radius, s.radius, 0, from, -sweep*math.Pi/180)...)
 	case len(s.points) > 1:
 		for i, a := range s.points {
 			p = append(p, a)

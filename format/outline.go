@@ -80,6 +80,8 @@ type largest struct {
 	gapLine int
 	// lines are kept where somebody asks for them.
 	lines *lines
+	// chains are the open lines: where nothing is closed, those whose ends meet may be the outline.
+	chains []chain
 }
 
 // mostCorners is how many corners a drawing may have in all.
@@ -93,10 +95,16 @@ func (l *largest) see(p blank.Polygon, s shape) error {
 	}
 	if s.open && len(p) > 1 {
 		gap := math.Hypot(p[0].X-p[len(p)-1].X, p[0].Y-p[len(p)-1].Y)
-		s.open = gap > joins
+		s.open = gap > joins || len(p) < 3
 		if s.open && (l.gapLine == 0 || gap < l.gap) && len(p) > 2 {
 			l.gap, l.gapLine = gap, s.line
 		}
+	}
+	if s.open && !s.fold && !s.aside && len(p) > 1 {
+		if len(l.chains) >= mostLines {
+			return onLine(s.line, refuse("The drawing has more lines than can be worked with: leave the outline alone in it."))
+		}
+		l.chains = append(l.chains, chain{p, s})
 	}
 	if l.lines != nil {
 		if kept, err := l.lines.see(p, s); kept || err != nil {
@@ -113,11 +121,33 @@ func (l *largest) see(p blank.Polygon, s shape) error {
 	return nil
 }
 
+// meet takes the outline from lines whose ends meet; the others stay lines.
+func (l *largest) meet() {
+	outline, line, rest, ok := meet(l.chains)
+	if !ok {
+		return
+	}
+	outline = tidy(outline)
+	l.outline, l.area, l.seen, l.line = outline, outline.Area(), true, line
+	if l.lines == nil {
+		return
+	}
+	l.lines.slits = nil
+	for _, c := range rest {
+		for i, a := range c.points[:len(c.points)-1] {
+			l.lines.slits = append(l.lines.slits, blank.Line{From: a, To: c.points[i+1]})
+		}
+	}
+}
+
 // joins is how far apart the ends of an outline may be that is closed, in millimetres.
 const joins = 0.1
 
 // closed refuses a drawing whose outline is open, or that has none.
 func (l *largest) closed(what string) error {
+	if !l.seen {
+		l.meet()
+	}
 	if !l.seen && l.gapLine > 0 {
 		return refuse("The %s is open: its ends are %.1f mm apart. Join them in your drawing program, and save it anew. Look at line %d of the file.", what, l.gap, l.gapLine)
 	}

@@ -194,3 +194,82 @@ func TestAMatsPrintHasNoEmptyPage(t *testing.T) {
 		}
 	}
 }
+
+// The pocket chart fills its page, whatever is in it, in type that can be read from further off where there is room.
+func TestThePocketChartFillsItsPage(t *testing.T) {
+	t.Parallel()
+	f, _ := format.ByID("pdf")
+	for _, envelopes := range []int{1, 2, 6, 20} {
+		shop := demo.Shop()
+		for i := len(shop.Envelopes); i < envelopes; i++ {
+			shop.Envelopes = append(shop.Envelopes, job.OwnedEnvelope{ID: fmt.Sprintf("more-%d", i), Name: fmt.Sprintf("Pile %d", i), Width: 7 * measure.Inch, Height: measure.Length(4+i%3) * measure.Inch})
+		}
+		shop.Envelopes = shop.Envelopes[:envelopes]
+		chart, err := plan.Chart(context.Background(), shop)
+		if err != nil {
+			t.Fatal(err)
+		}
+		var out bytes.Buffer
+		if err := f.Print(&out, chart.Print(), settings(shop.Unit)); err != nil {
+			t.Fatal(err)
+		}
+		if n := readable(t, "chart", out.Bytes(), false); n != 1 {
+			t.Errorf("%d envelopes: %d pages", envelopes, n)
+		}
+		words, pages := wordsOf(t, out.Bytes())
+		low, right := 0.0, 0.0
+		for _, w := range words {
+			low, right = max(low, w.bottom), max(right, w.right)
+		}
+		if low < 0.8*pages[0][1] || right < 0.7*pages[0][0] {
+			t.Errorf("%d envelopes: the chart ends at %.0f × %.0f mm of %.0f × %.0f", envelopes, right, low, pages[0][0], pages[0][1])
+		}
+	}
+}
+
+// The number of each swatch stands in its frame: below its edge and above that of the next smaller one.
+func TestSwatchesNumbersStandInTheirFrames(t *testing.T) {
+	t.Parallel()
+	for _, j := range demo.Jobs() {
+		x, ok := plan.PieceOf(j, demo.Shop(), "swatches")
+		if !ok {
+			continue
+		}
+		raw := write(t, "pdf", format.Sheet{Drawing: x.Flat, Title: "Swatches"}, settings(measure.Inches))
+		words, pages := wordsOf(t, raw)
+		if len(pages) != 1 {
+			continue
+		}
+		left, top := (pages[0][0]-x.Flat.Width)/2, 0.0
+		for _, l := range x.Flat.Labels {
+			for _, w := range words {
+				// A word of a label is looked for where it stands; its frame is between two edges.
+				if mid := (w.left+w.right)/2 - left; w.text != "×" || mid < l.At.X-l.Room || mid > l.At.X+l.Room {
+					continue
+				}
+				if top == 0 && l.Text == x.Flat.Labels[0].Text {
+					top = (w.top+w.bottom)/2 - l.At.Y
+				}
+			}
+			if l.High <= 0 || l.High > 3 {
+				t.Errorf("%s: %s has %.2f of room", j.Name, l.Text, l.High)
+			}
+			for _, s := range x.Flat.Of(drawing.Cut) {
+				edge := s.Corners[0].Y
+				if off := edge - l.At.Y; off > 0.02-l.High && off < l.High-0.02 {
+					t.Errorf("%s: an edge crosses %s, %.2f from its middle", j.Name, l.Text, off)
+				}
+			}
+		}
+		for _, w := range words {
+			if w.text != "×" || top == 0 {
+				continue
+			}
+			for _, s := range x.Flat.Of(drawing.Cut) {
+				if edge := s.Corners[0].Y + top; edge > w.top+0.35*(w.bottom-w.top) && edge < w.bottom-0.35*(w.bottom-w.top) {
+					t.Errorf("%s: an edge at %.1f goes through the number at %.1f to %.1f", j.Name, edge, w.top, w.bottom)
+				}
+			}
+		}
+	}
+}

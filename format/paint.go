@@ -81,11 +81,20 @@ func paint(on surface, d drawing.Drawing, textSize float64) {
 		}
 	}
 	for _, l := range d.Labels {
+		// A name stands between the lines above and below it.
+		textSize := textSize
+		if l.High > 0 {
+			textSize = min(textSize, l.High*textInRoom)
+		}
 		if on.wide(l.Text, textSize, false) < 2*l.Room {
 			on.text(blank.Point{X: l.At.X, Y: l.At.Y + textSize/3}, l.Text, textSize, 0.5, false, ink)
 		}
 	}
 }
+
+// textInRoom is how large type is in the room that it has above and below its middle: fractions stand higher and
+// lower than the rest.
+const textInRoom = 1.55
 
 // run is a piece of text of one size: a fraction is written small, its upper number raised.
 type run struct {

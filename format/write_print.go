@@ -15,17 +15,40 @@ func printPDF(w io.Writer, p drawing.Print, set Settings) error {
 	if p.Wide {
 		page.Width, page.Height = page.Height, page.Width
 	}
-	for size := 4.0; ; size -= 0.2 {
-		s := setter{pdf: newPDF(p.Title, page), page: page, size: size, title: p.Title}
+	largest, rows := usualPrint, 0
+	for _, b := range p.Blocks {
+		rows += len(b.Table)
+	}
+	if p.Fill {
+		largest = mostPrint
+	}
+	lay := func(size, apart float64) *setter {
+		s := &setter{pdf: newPDF(p.Title, page), page: page, size: size, apart: apart, fill: p.Fill, title: p.Title}
 		s.newPage()
 		for _, b := range p.Blocks {
 			s.block(b)
 		}
-		if !p.OnePage || s.pages == 1 || size <= leastPrint {
-			return s.write(w)
+		return s
+	}
+	for size := largest; ; size -= 0.2 {
+		s := lay(size, 0)
+		if fits := s.pages == 1 && (size <= usualPrint || !s.shrunk); p.OnePage && !fits && size > leastPrint {
+			continue
 		}
+		if free := page.Height - pageMargin - s.y; p.Fill && s.pages == 1 && rows > 0 && free > 0 {
+			s = lay(size, min(free/float64(rows), mostApart*size)*0.98)
+		}
+		return s.write(w)
 	}
 }
+
+// How large print is, in millimetres: as it is read at the table, and as it is at most where it fills a page;
+// mostApart is how far apart rows stand then, in sizes of it.
+const (
+	usualPrint = 4.0
+	mostPrint  = 10.0
+	mostApart  = 2
+)
 
 // leastPrint is the smallest type that is printed, in millimetres.
 const leastPrint = 2.2
@@ -38,6 +61,9 @@ type setter struct {
 	y     float64 // where the next line begins
 	pages int
 	title string
+	// apart is what the rows of tables stand further apart; shrunk is set where a table was set smaller.
+	apart        float64
+	shrunk, fill bool
 	// beside is what a picture at the right takes of the width.
 	beside float64
 }
@@ -157,11 +183,12 @@ func (s *setter) table(rows [][]string) {
 	if len(rows) == 0 {
 		return
 	}
-	const gap = 3
+	gap := 3.0
 	// Smaller where the columns are wider than the page, down to half.
 	size := s.size
 	var columns []float64
 	for ; size > s.size/2; size -= 0.1 {
+		s.shrunk = s.shrunk || size < s.size
 		columns = make([]float64, len(rows[0]))
 		sum := 0.0
 		for c := range columns {
@@ -172,13 +199,16 @@ func (s *setter) table(rows [][]string) {
 			}
 			sum += columns[c] + gap
 		}
-		if sum <= s.width() {
+		if free := s.width() - sum; free >= 0 {
+			if s.fill {
+				gap += free / float64(len(columns))
+			}
 			break
 		}
 	}
 	for i, row := range rows {
-		s.room(size * 1.6)
-		s.y += size * 1.6
+		s.room(size*1.6 + s.apart)
+		s.y += size*1.6 + s.apart
 		x := float64(pageMargin)
 		for c, cell := range row {
 			s.text(blank.Point{X: x, Y: s.y}, cell, size, 0, i == 0, ink)
@@ -186,7 +216,7 @@ func (s *setter) table(rows [][]string) {
 				x += columns[c] + gap
 			}
 		}
-		s.line(blank.Polygon{{X: pageMargin, Y: s.y + size*0.4}, {X: pageMargin + s.width(), Y: s.y + size*0.4}}, false, faint, 0.2, nil)
+		s.line(blank.Polygon{{X: pageMargin, Y: s.y + size*0.4 + s.apart/2}, {X: pageMargin + s.width(), Y: s.y + size*0.4 + s.apart/2}}, false, faint, 0.2, nil)
 	}
 }
 

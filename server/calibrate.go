@@ -51,12 +51,11 @@ func calibrationRoutes(s *Server) {
 			if body.Problems == nil {
 				body.Problems = []field.Problem{}
 			}
-			fields, style := shop.Shop.Fields(), shop.Shop.Style()
+			fields := shop.Shop.Fields()
 			for _, f := range found {
 				of, _ := field.Find(fields, f.Path)
-				text := style.ShowUnit(f.Length)
-				body.Found = append(body.Found, FoundValue{of.Label, text})
-				body.Edits = append(body.Edits, field.Edit{Act: field.Type, Path: f.Path, Text: text})
+				body.Found = append(body.Found, FoundValue{of.Label, job.FoundWords(shop.Shop, f)})
+				body.Edits = append(body.Edits, field.Edit{Act: field.Type, Path: f.Path, Text: f.Length.String()})
 			}
 			return &struct{ Body FoundBody }{body}, nil
 		})

@@ -103,8 +103,15 @@ func Ladder(swatches []card.Size, names []string) Drawing {
 	for i, s := range swatches {
 		w, h := s.Width.Millimetres(), s.Height.Millimetres()
 		d.area(Cut, names[i], Box(0, d.Height-h, w, h))
-		// Neighbours stand beside each other: a hairline leaves no room for one below the other.
-		d.label(names[i], blank.Point{X: w * float64(1+i%3) / 4, Y: d.Height - h + labelDown}, names[i], w/4)
+		// In the middle of what the next smaller one leaves free above it, as small as that asks for. Neighbours stand
+		// beside each other.
+		free := 2 * labelHigh
+		for _, next := range swatches {
+			if less := h - next.Height.Millimetres(); less > 0 {
+				free = min(free, less)
+			}
+		}
+		d.Labels = append(d.Labels, Label{Part: names[i], At: blank.Point{X: w * float64(1+i%3) / 4, Y: d.Height - h + free/2}, Text: names[i], Room: w / 4, High: free / 2})
 	}
 	return d
 }
@@ -116,8 +123,8 @@ func Swatch(size card.Size, name string) Drawing {
 	return d
 }
 
-// labelDown is how far the middle of a swatch's size stands below its edge, in millimetres.
-const labelDown = 1.7
+// labelHigh is half of the room that a swatch's size takes below its edge where there is enough, in millimetres.
+const labelHigh = 3.0
 
 // plain is a rectangle that is cut.
 func plain(w, h float64) Drawing {

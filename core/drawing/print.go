@@ -5,7 +5,9 @@ type Print struct {
 	Title string
 	// OnePage is made smaller until it goes on one page; Wide lies on its side.
 	OnePage, Wide bool
-	Blocks        []Block
+	// Fill is made as large as one page lets it be, rows further apart where there is room left.
+	Fill   bool
+	Blocks []Block
 }
 
 // Block is one of them: what of it is empty is not printed.

@@ -1,6 +1,7 @@
 package job
 
 import (
+	"fmt"
 	"math"
 
 	"yellowparcel/core/field"
@@ -19,6 +20,9 @@ type Calibration struct {
 	unlike  [2]int
 	uneven  string
 	refused string
+	// usual are the least and the most that such tools have, of each thing that is found; doubt is what is said of others.
+	usual [][2]measure.Length
+	doubt string
 }
 
 // Found is what a field of the shop's should hold.
@@ -43,6 +47,8 @@ var byCornerPlate = Calibration{
 	Asks:    []measure.Asked{tried("set", "It was set to", "the reading that you scored at"), tried("one", "Along one edge", "from the corner to the line"), tried("other", "Along the other", "from the corner to the line")},
 	unlike:  [2]int{1, 2},
 	uneven:  "The two edges differ: the scrap slipped, or its corner is not square. Score another.",
+	usual:   [][2]measure.Length{{-measure.Inch, measure.Inch}},
+	doubt:   "Hardly a plate reads so far from zero where its corner sits. Score another scrap, and measure both edges again.",
 	refused: "That is more than 4 in from zero: look whether the reading and the edges belong to one line.",
 	find: func(l []measure.Length) []Found {
 		edge := float64(l[1]+l[2]) / 2
@@ -62,10 +68,15 @@ var byPunch = Calibration{
 	find: func(l []measure.Length) []Found {
 		return []Found{{"tools.punchAt", l[0] - l[1]}, {"tools.notchDepth", l[2] / 2}}
 	},
+	usual:   [][2]measure.Length{{-measure.Inch, measure.Inch}, {measure.Inch / 8, measure.Inch}},
+	doubt:   "Hardly a punch board notches so, or reads so far from zero. Punch another scrap, and measure again.",
 	refused: "A notch is at most 4 in wide, and lies at most 2 in from zero: measure again.",
 }
 
-// Calibrate works out what a tool's fields should hold from what was typed, to the shop's tick. What cannot be used is told at
+// foundTo is how fine what was found is kept: coarser, every score by that reading would carry the rest.
+const foundTo = 10 * measure.Micrometre
+
+// Calibrate works out what a tool's fields should hold from what was typed, to a hundredth of a millimetre. What cannot be used is told at
 // the name of what was typed; told is what to mind.
 func Calibrate(shop Shop, t *Tool, typed map[string]string) (found []Found, told string, problems []field.Problem) {
 	c := t.Calibration
@@ -90,12 +101,23 @@ func Calibrate(shop Shop, t *Tool, typed map[string]string) (found []Found, told
 	found = c.find(lengths)
 	changed := shop.Clone()
 	for i := range found {
-		found[i].Length = found[i].Length.Near(tick)
+		found[i].Length = found[i].Length.Near(foundTo)
 		f, _ := field.Find(changed.Fields(), found[i].Path)
 		at, ok := f.Value.(*field.Length)
 		if !ok || found[i].Length < at.Least || found[i].Length > at.Most {
 			return nil, "", []field.Problem{field.ProblemOf(c.Asks[0].Name, say.Refuse("%s", c.refused))}
 		}
+		if u := c.usual[i]; told == "" && (found[i].Length < u[0] || found[i].Length > u[1]) {
+			told = c.doubt
+		}
 	}
 	return found, told, nil
+}
+
+// FoundWords writes what was found, in decimals of the shop's unit: a tick would hide the rest.
+func FoundWords(shop Shop, f Found) string {
+	if shop.Unit == measure.Millimetres {
+		return fmt.Sprintf("%.2f mm", f.Length.Millimetres())
+	}
+	return fmt.Sprintf("%.3f in", f.Length.Inches())
 }

@@ -13,7 +13,7 @@ var scoreBoard = Tool{ID: blank.ScoreBoard, Name: "Score board", Calibration: &b
 		own("cornerPlate", "It has a corner plate", "a corner lies in it while one scores across it", &t.CornerPlate, field.Yes),
 		{
 			Path: "tools.cornerAt", Label: "Corner reading", Note: "what your plate's ruler reads where the sheet's corner sits; a minus when it lies before zero",
-			Value: &field.Length{At: &t.CornerAt, Least: -4 * measure.Inch, Most: 4 * measure.Inch, Signed: true, Told: "The guide's corner reads more than 4 in from zero: measure again where the sheet's corner sits."},
+			Value: &field.Length{At: &t.CornerAt, Least: -4 * measure.Inch, Most: 4 * measure.Inch, Signed: true, Fine: true, Told: "The guide's corner reads more than 4 in from zero: measure again where the sheet's corner sits."},
 		},
 		{
 			Path: "tools.reach", Label: "Score board reaches", Note: "its furthest reading; 0 when it does not matter",

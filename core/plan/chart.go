@@ -99,6 +99,21 @@ func Chart(ctx context.Context, shop job.Shop) (ChartPlan, error) {
 	return p, nil
 }
 
+// mostBeside is how many envelopes stand beside each other: each in a column, so that the numbers are larger.
+const mostBeside = 6
+
+// acrossed is a table with its rows as columns.
+func acrossed(rows [][]string) (list [][]string) {
+	for c := range rows[0] {
+		line := make([]string, len(rows))
+		for r, row := range rows {
+			line[r] = row[c]
+		}
+		list = append(list, line)
+	}
+	return list
+}
+
 // Print is the chart on one page.
 func (p ChartPlan) Print() drawing.Print {
 	head := append([]string{"Envelope", "Outside", "Card", "Side fold", "Top fold"}, p.Less...)
@@ -109,5 +124,8 @@ func (p ChartPlan) Print() drawing.Print {
 	for _, r := range p.Rows {
 		rows = append(rows, append(append([]string{r.Name, r.Envelope, r.Card, r.Flat, r.Top}, r.Layers...), r.Mail))
 	}
-	return drawing.Print{Title: "Pocket chart", OnePage: true, Wide: true, Blocks: []drawing.Block{{Text: p.Text}, {Table: rows}, {Text: "Mail is a forecast for a card without layers. Ask your own post office."}}}
+	if len(p.Rows) <= mostBeside {
+		rows = acrossed(rows)
+	}
+	return drawing.Print{Title: "Pocket chart", OnePage: true, Wide: true, Fill: true, Blocks: []drawing.Block{{Text: p.Text}, {Table: rows}, {Text: "Mail is a forecast for a card without layers. Ask your own post office."}}}
 }

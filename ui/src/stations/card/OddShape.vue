@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { useDebounceFn } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 
 import { api, sentenceOf, unreachable, type OutlinePlan } from '../../api/client'
 import type { JobInHand } from '../../job/useJob'
@@ -14,11 +15,31 @@ const found = ref<OutlinePlan>()
 const problem = ref('')
 const kept = computed(() => (props.job.job.value?.card.outline?.length ?? 0) > 0)
 
+let asked = 0 // answers that come late are of what was typed before
 async function read(text: string) {
+  const mine = ++asked
   const { data, error } = await api.POST('/api/outline', { body: { text } }).catch(unreachable)
+  if (mine !== asked) return
   found.value = data
   problem.value = data ? '' : sentenceOf(error)
 }
+
+/** While corners are typed they are drawn: all of them, or those before the line that is being typed. */
+const follow = useDebounceFn(async () => {
+  const mine = ++asked
+  const lines = typed.value.trimEnd().split('\n')
+  for (const text of [lines.join('\n'), lines.slice(0, -1).join('\n')]) {
+    if (!text.trim()) break
+    const { data } = await api.POST('/api/outline', { body: { text } }).catch(unreachable)
+    if (mine !== asked) return
+    if (!data) continue
+    found.value = data
+    problem.value = ''
+    return
+  }
+  found.value = undefined
+}, 200)
+watch(typed, () => void follow())
 
 async function choose(chosen: File | File[] | null) {
   const file = Array.isArray(chosen) ? chosen[0] : chosen
