@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
 
+import { useHeldFocus } from './counter/useHeldFocus'
 import { useShop } from './job/useShop'
 
 const { load } = useShop()
 onMounted(load)
+useHeldFocus()
 </script>
 
 <template>

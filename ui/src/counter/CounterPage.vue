@@ -94,11 +94,18 @@ useEventListener(window, 'keydown', (e: KeyboardEvent) => {
 const keys: Record<string, () => void> = { '?': () => (sheet.value = true), '/': () => (saying.value = true) }
 stations.forEach((s, i) => (keys[String(i + 1)] = () => void router.push(`/jobs/${props.id}/${s}`)))
 useKeys(keys)
+
+/** Past the head and the drawing: to the drawer that is open. */
+const toDrawers = () =>
+  document.querySelector<HTMLElement>('.drawers [role=tab][aria-selected=true]')?.focus()
 </script>
 
 <template>
   <div class="counter">
     <header>
+      <a v-if="job.ready.value" class="skip" href="#drawers" data-test="skip" @click.prevent="toDrawers"
+        >To the drawers</a
+      >
       <BrandMark />
       <TypedField
         v-if="job.job.value"
@@ -116,7 +123,8 @@ useKeys(keys)
           density="comfortable"
           aria-label="Undo"
           data-test="undo"
-          :disabled="!job.undoable.value.undo"
+          :aria-disabled="!job.undoable.value.undo"
+          :class="{ idle: !job.undoable.value.undo }"
           @click="job.undo()"
         />
         <v-btn
@@ -124,7 +132,8 @@ useKeys(keys)
           density="comfortable"
           aria-label="Redo"
           data-test="redo"
-          :disabled="!job.undoable.value.redo"
+          :aria-disabled="!job.undoable.value.redo"
+          :class="{ idle: !job.undoable.value.redo }"
           @click="job.redo()"
         />
         <v-btn
@@ -193,6 +202,23 @@ header {
   align-items: center;
   gap: 0 var(--gap);
   padding: var(--near) var(--edge) 0;
+}
+/* Seen where a key leads to it. */
+.skip {
+  position: absolute;
+  left: var(--edge);
+  top: -60px;
+  z-index: 5;
+  padding: 10px 16px;
+  background: var(--yellow);
+  color: #23211c;
+  font-weight: 650;
+}
+.skip:focus {
+  top: 4px;
+}
+.idle {
+  opacity: 0.38;
 }
 .says {
   grid-row: 2;

@@ -59,7 +59,7 @@ export function useFields(of: Of) {
   let begun: { path: string; doc: unknown; back: boolean } | undefined
 
   function begin(path: string) {
-    if (begun?.path !== path) {
+    if (begun?.path !== path || !(path in typing.typed.value)) {
       begun = of.restore && !of.awaiting() ? { path, doc: of.doc(), back: false } : undefined
     } else begun.back = false
   }

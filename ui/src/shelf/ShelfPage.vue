@@ -26,6 +26,19 @@ const offCount = computed(() => {
       ).length
     : 0
 })
+/** A paper has more columns than a page is wide: what it is, and how it looks. */
+const papers = [
+  {
+    name: 'What they are',
+    columns: ['Caliper', 'gsm', 'Grain', 'Pattern', 'Surface', 'Kept in', 'Sheets'],
+    cells: ['caliper', 'gsm', 'grain', 'pattern', 'surface', 'sheet', 'have'],
+  },
+  {
+    name: 'How they look',
+    columns: ['Front', 'Its pattern', 'Back', 'Its pattern there'],
+    cells: ['front.colour', 'front.pattern', 'back.colour', 'back.pattern'],
+  },
+]
 const tools = computed(() => shop.value?.tools ?? [])
 </script>
 
@@ -70,32 +83,9 @@ const tools = computed(() => shop.value?.tools ?? [])
         list="stocks"
         title="Papers and boards"
         :entries="body.stocks"
-        :columns="[
-          'Caliper',
-          'gsm',
-          'Grain',
-          'Pattern',
-          'Surface',
-          'Kept in',
-          'Sheets',
-          'Front',
-          'Its pattern',
-          'Back',
-          'Its pattern there',
-        ]"
-        :cells="[
-          'caliper',
-          'gsm',
-          'grain',
-          'pattern',
-          'surface',
-          'sheet',
-          'have',
-          'front.colour',
-          'front.pattern',
-          'back.colour',
-          'back.pattern',
-        ]"
+        :columns="papers[0]!.columns"
+        :cells="papers[0]!.cells"
+        :sets="papers"
         enter="Enter a paper"
         :show-off="showOff"
         wide

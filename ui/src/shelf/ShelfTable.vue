@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiFileExportOutline } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, nextTick, ref, watch } from 'vue'
 
 import { writeFile } from '../api/files'
 import TableCell from '../fields/TableCell.vue'
@@ -20,6 +21,8 @@ const props = defineProps<{
   columns: string[]
   /** The names of the fields in the columns. */
   cells: string[]
+  /** Where there are more columns than a page is wide: what those above are called, and the others. */
+  sets?: { name: string; columns: string[]; cells: string[] }[]
   /** What the button that adds an entry says. */
   enter: string
   /** What is said while there is none. */
@@ -29,6 +32,23 @@ const props = defineProps<{
 }>()
 
 const shelf = useShop()
+
+/** The columns that are shown. */
+const shown = ref('')
+const set = computed(
+  () => props.sets?.find((s) => s.name === shown.value) ?? { columns: props.columns, cells: props.cells },
+)
+
+// What lies beyond the edge of a narrow window is said.
+const frame = ref<HTMLElement>()
+const { width } = useElementSize(frame)
+const beyond = ref(false)
+watch([width, set, () => props.entries.length], async () => {
+  await nextTick()
+  const inner = frame.value?.querySelector('.v-table__wrapper') ?? frame.value
+  const over = (of?: Element | null) => (of ? of.scrollWidth - of.clientWidth > 2 : false)
+  beyond.value = over(inner) || over(frame.value)
+})
 
 /** What a cell says that holds nothing. */
 const empty = (cell: string) => (cell === 'have' ? 'not counted' : cell === 'holds' ? 'anything' : '')
@@ -52,14 +72,30 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section :aria-label="title">
+  <section ref="frame" :aria-label="title">
     <h2>{{ title }}</h2>
+    <div v-if="sets" class="sets" role="group" :aria-label="`Columns of ${title}`">
+      <v-btn
+        v-for="(s, i) in sets"
+        :key="s.name"
+        size="small"
+        :variant="(shown || sets[0]!.name) === s.name ? 'flat' : 'outlined'"
+        :color="(shown || sets[0]!.name) === s.name ? 'secondary' : undefined"
+        :aria-pressed="(shown || sets[0]!.name) === s.name"
+        :data-test="`columns-${list}-${i}`"
+        @click="shown = s.name"
+        >{{ s.name }}</v-btn
+      >
+    </div>
+    <p v-if="beyond" class="soft beyond" :data-test="`beyond-${list}`">
+      More columns lie to the right: move the table.
+    </p>
     <p v-if="none && !rows.length" class="soft">{{ none }}</p>
     <v-table v-else class="shelf-table" :class="{ wide }">
       <thead>
         <tr>
           <th scope="col">Name</th>
-          <th v-for="(c, i) in columns" :key="c" scope="col" :class="{ number: number(cells[i]!) }">
+          <th v-for="(c, i) in set.columns" :key="c" scope="col" :class="{ number: number(set.cells[i]!) }">
             {{ c }}
           </th>
           <th></th>
@@ -82,7 +118,7 @@ const rows = computed(() =>
               :name="`name-${list}-${at}`"
             />
           </td>
-          <td v-for="c in cells" :key="c" :class="c">
+          <td v-for="c in set.cells" :key="c" :class="c">
             <TableCell :of="shelf" :path="`${list}.${at}.${c}`" :placeholder="empty(c)" />
           </td>
           <td class="does">
@@ -156,9 +192,15 @@ section {
 .does {
   white-space: nowrap;
 }
-.acts {
+.acts,
+.sets {
   display: flex;
   gap: var(--near);
+}
+.beyond {
+  position: sticky;
+  left: 0;
+  font-size: var(--size-note);
 }
 .holds {
   width: 60%;
