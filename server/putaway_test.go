@@ -20,7 +20,7 @@ func TestPapersTakenOffTheShelf(t *testing.T) {
 		t.Errorf("told %q", body.Told)
 	}
 	p := plan.Make(first.Job, body.Shop)
-	if len(p.Missing) == 0 || p.Missing[0].Path != "parts.0.stock" || !strings.Contains(p.Missing[0].Text, "was taken off your shelf") || len(p.Missing[0].Choices) == 0 {
+	if len(p.Missing) == 0 || p.Missing[0].Path != "instead."+id || !strings.Contains(p.Missing[0].Text, "was taken off your shelf") || len(p.Missing[0].Choices) == 0 {
 		t.Fatalf("%+v", p.Missing)
 	}
 	for _, c := range p.Missing[0].Choices {
@@ -33,8 +33,10 @@ func TestPapersTakenOffTheShelf(t *testing.T) {
 			t.Errorf("of what was taken off: %s", k.Text)
 		}
 	}
-	if got, problems := plan.Apply(first.Job, body.Shop, []field.Edit{{Act: field.Set, Path: "parts.0.stock", Text: p.Missing[0].Choices[0].ID}}); len(problems) > 0 || got.Parts[0].Stock == id {
-		t.Errorf("%v", problems)
+	if got, problems := plan.Apply(first.Job, body.Shop, []field.Edit{{Act: field.Set, Path: p.Missing[0].Path, Text: p.Missing[0].Choices[0].ID}}); len(problems) > 0 || job.GoesByPaper(got, id) {
+		t.Errorf("%v, and it goes by %s", problems, got.Parts[0].Stock)
+	} else if _, problems = plan.Apply(first.Job, body.Shop, []field.Edit{{Act: field.Set, Path: p.Missing[0].Path, Text: id}}); len(problems) == 0 {
+		t.Error("what was taken off the shelf is taken in its place")
 	}
 	for _, part := range job.NewJob(body.Shop).Parts {
 		if part.Stock == id {

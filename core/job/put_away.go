@@ -27,6 +27,61 @@ func PapersPutAway(shop Shop, edits []field.Edit) (list []paper.Stock) {
 	return list
 }
 
+// insteadPath is where another thing is taken for all that go by one that was put away, before its ID.
+const insteadPath = "instead."
+
+// putAway tells of what a job goes by still though it was taken off the shelf, once for all that go by it, with
+// what there is to take in its place.
+func putAway(j Job, list []Missing, r reference, shop Shop, id string) []Missing {
+	path := insteadPath + id
+	if slices.ContainsFunc(list, func(m Missing) bool { return m.Path == path }) {
+		return list // told with the first one
+	}
+	var whats []string
+	for _, other := range j.references() {
+		if other.away != nil && *other.at(&j) == id && other.away(shop, id) != "" {
+			whats = append(whats, other.what)
+		}
+	}
+	m := Missing{Path: path, Choices: []field.Choice{}}
+	for _, c := range r.choices(shop) {
+		if r.away(shop, c.ID) == "" && len(m.Choices) < mostStandIns {
+			m.Choices = append(m.Choices, c)
+		}
+	}
+	m.Text = fmt.Sprintf("%s, %s, was taken off your shelf.", say.Capital(say.And(whats)), say.Lower(r.away(shop, id)))
+	if len(m.Choices) > 0 {
+		m.Text += " The plan still goes by it: take another, or put it back."
+	} else {
+		m.Text += " The plan still goes by it, and there is no other."
+	}
+	return append(list, m)
+}
+
+// Instead takes another thing for all that go by one that was put away, where an edit asks for that; false where it
+// asks for something else.
+func Instead(j Job, shop Shop, e field.Edit) (_ Job, asked bool, err error) {
+	id, asked := strings.CutPrefix(e.Path, insteadPath)
+	if !asked || e.Act != field.Set {
+		return j, false, nil
+	}
+	j = j.Clone()
+	changed := false
+	for _, r := range j.references() {
+		if r.away == nil || *r.at(&j) != id || r.away(shop, id) == "" {
+			continue
+		}
+		if !r.has(shop, e.Text) || r.away(shop, e.Text) != "" {
+			return j, true, say.Refuse("There is no “%s” on your shelf to take: choose one of the list.", say.Clip(e.Text))
+		}
+		*r.at(&j), changed = e.Text, true
+	}
+	if !changed {
+		return j, true, say.Refuse("Nothing of this job goes by that any more.")
+	}
+	return j, true, nil
+}
+
 // GoesByPaper reports whether a job goes by a paper.
 func GoesByPaper(j Job, id string) bool {
 	return slices.ContainsFunc(j.references(), func(r reference) bool {

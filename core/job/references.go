@@ -158,7 +158,7 @@ func (j Job) StandIns(shop Shop) (Job, []Missing) {
 	for _, r := range j.references() {
 		id := *r.at(&j)
 		if r.away != nil && r.away(shop, id) != "" {
-			list = append(list, r.putAway(shop, id))
+			list = putAway(j, list, r, shop, id)
 			continue
 		}
 		if r.has(shop, id) || id == "" && r.empty {
@@ -191,24 +191,6 @@ func (j Job) StandIns(shop Shop) (Job, []Missing) {
 		list = append(list, m)
 	}
 	return j, list
-}
-
-// putAway tells of what a job goes by still though it was taken off the shelf, with what there is to take in
-// its place.
-func (r reference) putAway(shop Shop, id string) Missing {
-	m := Missing{Path: r.path, Choices: []field.Choice{}}
-	for _, c := range r.choices(shop) {
-		if r.away(shop, c.ID) == "" && len(m.Choices) < mostStandIns {
-			m.Choices = append(m.Choices, c)
-		}
-	}
-	m.Text = fmt.Sprintf("%s, %s, was taken off your shelf.", say.Capital(r.what), say.Lower(r.away(shop, id)))
-	if len(m.Choices) > 0 {
-		m.Text += " The plan still goes by it: take another, or put it back."
-	} else {
-		m.Text += " The plan still goes by it, and there is no other."
-	}
-	return m
 }
 
 // Stocked is the shop with papers and adhesives to stand in where it has none at

@@ -263,7 +263,7 @@ func (s *Shop) add(e field.Edit) error {
 		return s.addRates(e.Text)
 	default:
 		if list, at, ok := field.Entry(e.Path); ok && list == "rulebooks" && at < len(s.Rulebooks) {
-			return s.replaceBook(at, e.Text)
+			return replaceBook(s, at, e.Text)
 		}
 		return s.addWithin(e)
 	}
@@ -272,7 +272,7 @@ func (s *Shop) add(e field.Edit) error {
 
 // replaceBook puts a rulebook that was read from JSON in the place of one of the shop's own; jobs that go by it go
 // by the new one.
-func (s *Shop) replaceBook(at int, text string) error {
+func replaceBook(s *Shop, at int, text string) error {
 	f, err := readBook(text)
 	if err != nil {
 		return err

@@ -73,6 +73,9 @@ func applyOne(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 }
 
 func act(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
+	if changed, asked, err := job.Instead(j, shop, e); asked {
+		return changed, err
+	}
 	switch {
 	case e.Act == field.Take:
 		return take(j, shop, e)

@@ -82,7 +82,7 @@ func (m envelopeStation) envelope(chosen compare.Candidate, all func() []compare
 	}
 	p.FitsSentence = m.fitsSentence(p)
 	p.Blank = m.blank(chosen, all)
-	p.Blank.Notes = gathered(noneUsed(m.Job().Mail), mailStation{m.maker}.sizedFor(chosen), m.notAsChosen(chosen), m.notSuited(chosen, all), notAccepted(m, chosen), p.Blank.Notes)
+	p.Blank.Notes = gathered(noneUsed(m.Job().Mail), mailStation(m).sizedFor(chosen), m.notAsChosen(chosen), m.notSuited(chosen, all), notAccepted(m, chosen), p.Blank.Notes)
 	p.Blank.Folding = p.Blank.Folding.Drawn()
 	if p.Construction = chosen.Kind.ID; m.open.shows("envelope/choose") {
 		p.Comparison = m.comparison(all())

@@ -277,7 +277,7 @@ func (m mailStation) tightest(r mail.ClassResult) string {
 	best, words := 2.0, ""
 	for _, c := range r.Checks {
 		kind, _ := c.Measure.Kind()
-		if kind == mail.Flags || c.Max == nil || *c.Max <= 0 {
+		if kind == mail.Flags || c.Max == nil || *c.Max <= 0 || c.Asked > 0 || c.Open {
 			continue
 		}
 		if share := c.Margin / float64(*c.Max); share >= 0 && share < best {

@@ -94,7 +94,8 @@ func (m benchStation) stockOnMat(on mat.Mat, o piece.Order, list []BenchPiece) (
 		if !ok || small.Width >= on.Width && small.Height >= on.Height {
 			continue
 		}
-		s, laid := m.stockOnMat(small, o, list)
+		s, _ := m.stockOnMat(small, o, list) // of the same sheets
+		var laid bool
 		if s.Laid, laid = s.Laid.On(on); laid && (s.Laid.Fewer(best.Laid) || len(s.Laid.Misfits) == len(best.Laid.Misfits) && (s.Laid.Times() < best.Laid.Times() || len(s.Laid.Loads) < len(best.Laid.Loads))) {
 			best = s
 		}

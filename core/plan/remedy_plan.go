@@ -24,6 +24,8 @@ type RemedyPlan struct {
 	Tone  say.Tone `json:"tone"`
 	// Proven is false where a smaller change might do too.
 	Proven bool `json:"proven"`
+	// Sure is false where a thickness or a weight that it brings under a limit may be over it still.
+	Sure bool `json:"sure"`
 	// Possible is false where it is told only that it would not help.
 	Possible bool `json:"possible"`
 	// Piece is the closed piece that it leads to.
@@ -105,13 +107,13 @@ func (m mailStation) remedyPlans(c compare.Candidate, all []compare.Candidate, v
 		told, slots := remediesTold[r.Kind], m.remedySlots(r)
 		list = append(list, RemedyPlan{
 			ID: r.ID(), Title: slots.Text(told.title...), Text: slots.Text(slices.Concat(told.text, countedOn)...),
-			Short: shortly(r.Mail), Tone: toneOf(r.Mail), Proven: !r.Unproven, Possible: true,
+			Short: shortly(r.Mail), Tone: toneOf(r.Mail), Proven: !r.Unproven, Sure: !r.Unsure, Possible: true,
 			Piece: sketched(r.Take(m.Job()), m.Shop()),
 		})
 	}
 	if of, none := offers.NoRectangle(v); none {
 		list = append(list, RemedyPlan{
-			ID: "no-rectangle", Title: "No rectangle helps", Short: shortly(compare.ForecastOf(v)), Tone: say.Care,
+			ID: "no-rectangle", Title: "No rectangle helps", Short: shortly(compare.ForecastOf(v)), Tone: say.Care, Sure: true,
 			Piece: sketched(m.Job(), m.Shop()),
 			Text:  fmt.Sprintf("A rectangle round this card would be over the limit for %s. The surcharge stays, or the card gets smaller.", of.Words().Name),
 		})
@@ -127,6 +129,8 @@ func (m mailStation) fixesNote(v mail.Verdict, list []RemedyPlan) string {
 	switch {
 	case open(v):
 		return "By how much it is too thick is not known, so no fix is sure. Measure it, or make it thinner and try the gauge again."
+	case len(list) > 0 && !slices.ContainsFunc(list, func(r RemedyPlan) bool { return r.Sure }):
+		return "None of these is sure: what was measured may be off by as much. Measure again after it."
 	case len(list) > 0:
 		return ""
 	case f.Ending == compare.Goes && !f.Beyond || f.Ending == compare.ByHand:

@@ -145,6 +145,9 @@ func (m maker) ruleLines(path string, limits []mail.Limit) []RuleLine {
 		if l.Guidance {
 			r.About = strings.TrimSpace(r.About + " guidance, not the post's own number")
 		}
+		if k, _ := l.Measure.Known(); k.Asked != nil {
+			r.About = strings.TrimSpace(r.About + " guidance: how far its outside is stretched when it bends as the post asks")
+		}
 		list = append(list, r)
 	}
 	return list

@@ -2178,6 +2178,7 @@ export interface components {
             possible: boolean;
             proven: boolean;
             short: string;
+            sure: boolean;
             text: string;
             title: string;
             tone: string;
