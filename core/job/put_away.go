@@ -1,6 +1,7 @@
 package job
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strconv"
@@ -30,6 +31,9 @@ func PapersPutAway(shop Shop, edits []field.Edit) (list []paper.Stock) {
 // insteadPath is where another thing is taken for all that go by one that was put away, before its ID.
 const insteadPath = "instead."
 
+// mostInstead is how many are offered in place of what was put away.
+const mostInstead = 3
+
 // putAway tells of what a job goes by still though it was taken off the shelf, once for all that go by it, with
 // what there is to take in its place.
 func putAway(j Job, list []Missing, r reference, shop Shop, id string) []Missing {
@@ -44,9 +48,13 @@ func putAway(j Job, list []Missing, r reference, shop Shop, id string) []Missing
 		}
 	}
 	m := Missing{Path: path, Choices: []field.Choice{}}
-	for _, c := range r.choices(shop) {
-		if r.away(shop, c.ID) == "" && len(m.Choices) < mostStandIns {
-			m.Choices = append(m.Choices, c)
+	was, _ := shop.Stock(id)
+	for _, alike := range []bool{true, false} { // what is of its kind first: acetate is no cover
+		for _, c := range r.choices(shop) {
+			k, _ := shop.Stock(c.ID)
+			if (cmp.Or(k.Surface, paper.Uncoated) == cmp.Or(was.Surface, paper.Uncoated)) == alike && r.away(shop, c.ID) == "" && len(m.Choices) < mostInstead {
+				m.Choices = append(m.Choices, c)
+			}
 		}
 	}
 	m.Text = fmt.Sprintf("%s, %s, was taken off your shelf.", say.Capital(say.And(whats)), say.Lower(r.away(shop, id)))

@@ -121,7 +121,9 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all func() []co
 	if p.Everywhere = []DestinationPlan{}; m.open.shows("mail/destinations") {
 		p.Everywhere = m.everywhere(piece)
 	}
-	p.Beam = m.beamPlan(e, piece)
+	if p.Beam = (BeamPlan{Stiffness: []float64{}, Rows: []Reading{}, Tone: say.Fine}); m.open.shows("mail/bending") {
+		p.Beam = m.beamPlan(e, piece)
+	}
 	book, ok := m.Book()
 	if !ok {
 		p.Title, p.Short, p.Tone = "By hand", "By hand", say.Fine
@@ -152,7 +154,10 @@ func (m mailStation) mail(e compare.Closed, c compare.Candidate, all func() []co
 	if !m.open.shows("mail/checks") {
 		p.Classes = []ClassPlan{}
 	}
-	if p.Gauge = m.gaugePlan(book, e); p.Gauge != nil {
+	if m.open.shows("mail/gauge") || strings.HasPrefix(string(m.open), "bench/") {
+		p.Gauge = m.gaugePlan(book, e)
+	}
+	if p.Gauge != nil {
 		p.Gauge.Decides = v.Class == book.Enveloped().ID
 	}
 	return p

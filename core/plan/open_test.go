@@ -16,14 +16,14 @@ import (
 var ladder = []string{"Layers", "Ladder", "Flat"}
 
 // atBench is what every drawer of the bench shows.
-var atBench = [][]string{{"Bench", "Sentence"}, {"Bench", "Pieces"}, {"Bench", "Cutter"}, {"Bench", "Notes"}, ladder}
+var atBench = [][]string{{"Bench", "Sentence"}, {"Bench", "Pieces"}, {"Bench", "Cutter"}, {"Bench", "Notes"}, {"Mail", "Gauge"}, ladder}
 
 // shownBy is what each drawer shows that is worked out for it alone, by its path in a plan.
 var shownBy = map[plan.Open][][]string{
 	"card/from-envelope": {{"Start"}}, "card/from-paper": {{"Paper", "Have"}},
 	"envelope/choose": {{"Envelope", "Comparison"}, {"Envelope", "Fits"}, {"Envelope", "Misses"}}, "envelope/sizes": {{"Envelope", "Sizes"}}, "envelope/recipe": {{"Recipe"}},
 	"card/sums": {{"Card", "How"}}, "envelope/sums": {{"Envelope", "How"}},
-	"mail/checks": {{"Mail", "Classes"}}, "mail/fixes": {{"Mail", "Remedies"}, {"Mail", "FixesNote"}}, "mail/destinations": {{"Mail", "Everywhere"}},
+	"mail/checks": {{"Mail", "Classes"}}, "mail/fixes": {{"Mail", "Remedies"}, {"Mail", "FixesNote"}}, "mail/destinations": {{"Mail", "Everywhere"}}, "mail/bending": {{"Mail", "Beam"}}, "mail/gauge": {{"Mail", "Gauge"}},
 	"layers/panel": {ladder},
 	"bench/steps":  atBench, "bench/pieces": atBench, "bench/tools": atBench, "bench/cutter": atBench,
 	"bench/mats": append([][]string{{"Bench", "Mats"}}, atBench...),

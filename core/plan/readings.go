@@ -121,14 +121,14 @@ func (m mailStation) doubted(e compare.Closed, grams float64) (notes []say.Note)
 		of = t.ThicknessOf
 	}
 	if t.Thickness > 0 && far(float64(t.Thickness), float64(of), float64(farThickness)) {
-		care("The thickness was measured %s of what was predicted. Is something missing in the job, or too much in it?", ofPredicted(float64(t.Thickness)/float64(of)))
+		care("The thickness was measured %s what was predicted. Is something missing in the job, or too much in it?", ofPredicted(float64(t.Thickness)/float64(of)))
 	}
 	weighed := grams
 	if t.GramsOf > 0 {
 		weighed = t.GramsOf
 	}
 	if t.Grams > 0 && far(t.Grams, weighed, farWeight) {
-		care("The weight was measured %s of what was predicted. Is something missing in the job, or too much in it?", ofPredicted(t.Grams/weighed))
+		care("The weight was measured %s what was predicted. Is something missing in the job, or too much in it?", ofPredicted(t.Grams/weighed))
 	}
 	return notes
 }
@@ -168,10 +168,10 @@ func far(read, predicted, least float64) bool {
 	return off > farShare*predicted && off > least
 }
 
-// ofPredicted writes a ratio: "4 times", "60 %".
+// ofPredicted writes a ratio: "4 times", "60 % of".
 func ofPredicted(ratio float64) string {
 	if ratio >= 2 {
 		return fmt.Sprintf("%.0f times", ratio)
 	}
-	return fmt.Sprintf("%.0f %%", 100*ratio)
+	return fmt.Sprintf("%.0f %% of", 100*ratio)
 }

@@ -141,6 +141,16 @@ func (m mailStation) fixesNote(v mail.Verdict, list []RemedyPlan) string {
 	return "No change that is known here is sure to help. Ask at the counter."
 }
 
+// thickAfter is how thick the closed piece is once a remedy is taken, by what was measured of it.
+func (m mailStation) thickAfter(r offer.Remedy, k compare.Candidate) string {
+	after := newMaker(r.Take(m.Job()), m.Shop())
+	piece := after.Mailed(after.Closed(k))
+	if piece.Failed > 0 {
+		return "over " + m.fine().Show(piece.Failed)
+	}
+	return m.fine().Show(piece.Thickness)
+}
+
 // remedySlots are what the words of a remedy are filled with.
 func (m mailStation) remedySlots(r offer.Remedy) say.Slots {
 	var names []string
@@ -159,7 +169,7 @@ func (m mailStation) remedySlots(r offer.Remedy) say.Slots {
 		s["class"] = one(r.Class.Name)
 	}
 	if k := r.Made; k != nil && r.Kind == offer.Make {
-		s["construction"], s["sheet"], s["thick"] = say.Lower(k.Kind.Words.Name), m.by(k.Made.SheetWidth, k.Made.SheetHeight), m.fine().Show(m.Closed(*k).Thickness)
+		s["construction"], s["sheet"], s["thick"] = say.Lower(k.Kind.Words.Name), m.by(k.Made.SheetWidth, k.Made.SheetHeight), m.thickAfter(r, *k)
 		s["closed size"] = m.by(k.Made.Width, k.Made.Height)
 		switch name := m.Format(k.Made.From.ID).Name; {
 		case k.Kind.Whole:

@@ -251,6 +251,8 @@ func (p teller) before() (list []string) {
 		switch {
 		case sheets == 0:
 			continue
+		case stock.Off:
+			text += ", which was taken off your shelf"
 		case stock.Have > 0 && stock.Have < sheets:
 			text += fmt.Sprintf(". You have %d: buy %d more", stock.Have, sheets-stock.Have)
 		case stock.Have > 0:

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 
 import type { LayoutPlan, StockPlan } from '../api/client'
 import ScaleDrawing from './ScaleDrawing.vue'
+import { lineHigh, wrapped } from './wrapped'
 
 /** One sheet with its pieces, the cuts numbered in order, and what is left over. */
 const props = defineProps<{ stock: StockPlan; layout: LayoutPlan; unit: 'in' | 'mm' }>()
@@ -10,6 +11,20 @@ const props = defineProps<{ stock: StockPlan; layout: LayoutPlan; unit: 'in' | '
 const mm = (nm: number) => nm / 1e6
 const dot = 11 // radius of a cut's number, in pixels
 const roomy = { wide: 84, high: 46 } // pixels that a name and a size need
+const bold = 0.88 // of its room is what a name in bold may take by the letters of a plain one
+const figure = 9 // pixels that a figure of a size takes
+
+/** What stands on a piece of so many pixels: its name in as many lines as go in, and its size where that does. */
+function words(p: LayoutPlan['pieces'][number], s: number) {
+  const of = props.stock.pieces[p.piece]
+  const wide = mm(p.width) * s - 8
+  const high = mm(p.height) * s
+  const text = `${of?.size ?? ''}${p.turned ? ', turned' : ''}`
+  const sized = high > roomy.high
+  const size = [text, of?.size ?? ''].find((t) => sized && t.length * figure <= wide) ?? ''
+  const lines = wrapped(of?.name ?? '', wide * bold, Math.floor((high - (size ? 24 : 0)) / lineHigh))
+  return { lines, size }
+}
 
 // The numbers of cuts stand along the line, each a little further in, so that
 // cuts that end at one edge do not hide each other's.
@@ -67,22 +82,25 @@ const cuts = computed(() =>
           :height="mm(p.height) * s"
           data-part="piece"
         />
-        <template v-if="mm(p.width) * s > roomy.wide && mm(p.height) * s > roomy.high">
+        <template v-for="w in [words(p, s)]" :key="w.size">
           <text
+            v-for="(line, k) in w.lines"
+            :key="line"
             class="drawing-label name"
             text-anchor="middle"
             :x="mm(p.x + p.width / 2) * s"
-            :y="mm(p.y + p.height / 2) * s - 6"
+            :y="mm(p.y + p.height / 2) * s - (w.size ? 6 : -5) - (w.lines.length - 1 - k) * lineHigh"
           >
-            {{ stock.pieces[p.piece]?.name }}
+            {{ line }}
           </text>
           <text
+            v-if="w.size"
             class="drawing-text"
             text-anchor="middle"
             :x="mm(p.x + p.width / 2) * s"
             :y="mm(p.y + p.height / 2) * s + 17"
           >
-            {{ stock.pieces[p.piece]?.size }}{{ p.turned ? ', turned' : '' }}
+            {{ w.size }}
           </text>
         </template>
       </g>

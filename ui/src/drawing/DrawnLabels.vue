@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 
 import type { Drawing } from '../api/client'
+import { lineHigh, wrapped } from './wrapped'
 
 /**
  * The names on a drawing, each in the room that it has: in as many lines as go in where there is
@@ -15,19 +16,6 @@ const props = defineProps<{
   below?: Record<string, string>
 }>()
 
-/** What a letter and a line of a name take, in pixels. */
-const letter = 6.6
-const lineHigh = 16
-
-function wrapped(text: string, room: number, most: number): string[] {
-  const lines: string[] = []
-  for (const word of text.split(' ')) {
-    const longer = lines.length ? `${lines[lines.length - 1]} ${word}` : word
-    if (lines.length && longer.length * letter <= room) lines[lines.length - 1] = longer
-    else lines.push(word)
-  }
-  return lines.length <= most && lines.every((l) => l.length * letter <= room) ? lines : []
-}
 const shown = computed(() =>
   props.labels.map((l) => ({
     lines: wrapped(

@@ -52,7 +52,7 @@ const tools = computed(() => shop.value?.tools ?? [])
         {{ message }}
       </p>
 
-      <p v-for="t in told" :key="t" class="tone-care" role="status" data-test="told">{{ t }}</p>
+      <p v-for="t in told" :key="t" class="tone-care told" role="status" data-test="told">{{ t }}</p>
 
       <MyUsual />
 
@@ -149,6 +149,14 @@ main {
 }
 h1 {
   font-size: var(--size-title);
+}
+/* Seen from wherever something was done. */
+.told {
+  position: sticky;
+  top: 0;
+  z-index: 3;
+  padding: var(--near) 0;
+  background: var(--paper);
 }
 .tools {
   display: grid;
