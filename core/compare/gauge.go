@@ -102,7 +102,7 @@ const slotPlay = measure.Millimetre / 2
 // slotNow is the slot that the reading is of, and what the sums say that the piece has changed by since.
 func (m Posted) slotNow(predicted measure.Length) (slot, change measure.Length) {
 	t := m.Job().Mail.Measured
-	if slot = t.Slot; slot == 0 { // read before readings kept it
+	if slot = t.Slot; slot == 0 && t.For == "" { // read before readings kept it
 		slot = m.slotAsCut()
 	}
 	if t.GaugeOf > 0 && (predicted-t.GaugeOf).Abs() > OtherThickness {

@@ -287,9 +287,9 @@ func (c *Check) atLeast(least, limit float64) {
 	if least <= 0 {
 		return
 	}
-	c.Open = true
+	c.Open, c.Measured = true, least
 	if limit-least < float64(slotStep) {
-		c.OK, c.Unsure, c.Measured, c.Margin = false, false, math.Max(c.Measured, least), math.Min(c.Margin, 0)
+		c.OK, c.Unsure, c.Margin = false, false, math.Min(c.Margin, 0)
 	} else if c.OK {
 		c.OK, c.Unsure = false, true
 	}

@@ -56,7 +56,7 @@ func (m mailStation) broken(checks []mail.Check, surcharge bool) string {
 		}
 		k, _ := c.Measure.Known()
 		words := k.Words.Low
-		if c.Max != nil && c.Measured > float64(*c.Max) {
+		if c.Max != nil && (c.Open || c.Measured > float64(*c.Max)) {
 			words = k.Words.High
 		}
 		switch {

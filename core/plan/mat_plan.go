@@ -305,6 +305,7 @@ func (m benchStation) misfit(on mat.Mat, c compare.Candidate, list []BenchPiece,
 		Size: m.by(on.Width, on.Height), Flat: t.sticksOut(on, miss.Piece),
 	}
 	p.Words = fmt.Sprintf("“%s” on a mat of %s: %s.", x.Name, p.Size, p.Sticks)
+	p.Size = m.byMM(p.Flat)
 	size := func(on mat.Mat) string {
 		w, h := on.Box(outline, turns)
 		return m.by(w.Up(m.Style().Tick), h.Up(m.Style().Tick))

@@ -245,3 +245,26 @@ func TestBentOverATable(t *testing.T) {
 		t.Error("no large envelope at all")
 	}
 }
+
+// A piece that was tried in a gauge of which nobody knew the slot was not measured: that is said, and stays so
+// wherever it goes. What is only known to be more is never said to be too little.
+func TestAGaugeWithoutASlot(t *testing.T) {
+	shop := demo.Shop()
+	j := took(t, demo.Jobs()[1], shop, read("mail.destination", "hand"), read("mail.measured.through", "not"), read("mail.destination", "us-domestic"))
+	if p := plan.Make(j, shop).Mail; p.Short != "Goes as a letter" || !strings.Contains(notes(p.Notes), "slot as it was cut") {
+		t.Errorf("%s: %s", p.Short, notes(p.Notes))
+	}
+	j = took(t, j, shop, read("mail.gaugeSlot", "1/4"))
+	p := plan.Make(j, shop).Mail
+	if p.Short != "Ask first: large envelope" {
+		t.Errorf("with its slot: %s", p.Short)
+	}
+	for _, d := range p.Everywhere {
+		if strings.Contains(d.Why, "too thin") {
+			t.Errorf("%s: %s", d.Name, d.Why)
+		}
+	}
+	if k := thicknessOf(t, classOf(t, p, "large-envelope")); k.OK || k.Measured != "over 0.25 in" {
+		t.Errorf("%+v", k)
+	}
+}

@@ -22,7 +22,7 @@ func (m mailStation) readingNotes(p *MailPlan, e compare.Closed, piece mail.Piec
 		p.Readings[1].Note = "as measured"
 	}
 	if piece.Failed > 0 {
-		p.Readings[1].Value = "over " + m.fine().Show(piece.Failed)
+		p.Readings[1].Value, p.Readings[1].Exact = "over "+m.fine().Show(piece.Failed), ""
 	}
 	if t.Grams > 0 {
 		p.Readings[2].Note = "as weighed"
@@ -115,6 +115,9 @@ func (m mailStation) doubted(e compare.Closed, grams float64) (notes []say.Note)
 	if m.Contradict(e.Thickness) {
 		care("The gauge says %s%s, the caliper %s. Both cannot hold: empty the one that does not, and until then it goes by the thicker.",
 			throughShort[t.Through], m.fine().ShowUnit(m.SlotRead()), m.decimal(t.Thickness)+" "+string(m.Style().Unit))
+	}
+	if t.Through != "" && m.SlotRead() == 0 {
+		care("How high the slot of your gauge is was not known when the piece was tried. Type the slot as it was cut, and try it again.")
 	}
 	of := e.Thickness
 	if t.ThicknessOf > 0 {
