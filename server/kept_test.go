@@ -138,9 +138,10 @@ func TestPlannersTakeTurns(t *testing.T) {
 		})
 	}
 	work.Wait()
+	// Whoever comes before the others have begun waits for nobody: most are held against the last.
 	slices.Sort(took)
-	if first, last := took[0], took[len(took)-1]; last > 4*first+time.Second {
-		t.Errorf("the first was done after %v, the last after %v", first, last)
+	if most, last := took[len(took)/4], took[len(took)-1]; last > 4*most+time.Second {
+		t.Errorf("three of four waited at least %v, the last %v", most, last)
 	}
 }
 
