@@ -55,7 +55,7 @@ func CameOff(x BenchPiece, shop job.Shop, made []drawing.Made, travel, seconds f
 	default:
 		p.Says = say.Fine.Says(fmt.Sprintf("%s as drawn, to %.2f mm.", say.Capital(come(pieces)), max(0.01, math.Ceil(held.Off*100)/100)))
 	}
-	p.Words = fmt.Sprintf("What comes off the mat: %s.", say.Plural(paperOf(p.Flat), "piece"))
+	p.Words = fmt.Sprintf("What comes off the mat: %s.", x.Name)
 	if named := loadNames(x, p.Flat); len(named) > 0 {
 		p.Flat.Labels = named
 		var come []string

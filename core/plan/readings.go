@@ -149,6 +149,8 @@ func (m mailStation) sizedFor(c compare.Candidate) []say.Note {
 	switch {
 	case piece.Failed > e.Thickness:
 		return []say.Note{say.Care.Says(fmt.Sprintf("The gauge says over %s, and the envelope is still sized for %s closed. Measure the piece to size it for that.", m.fine().ShowUnit(piece.Failed), m.fine().ShowUnit(e.Thickness)))}
+	case t.Thickness > 0 && off > sizedOff && e.Depth > 0: // which tells of the walls more than of the card
+		return []say.Note{say.Care.Says(fmt.Sprintf("Closed it was measured %s, and it is still sized for %s. Its walls are %s deep: measure the card alone, and type that.", m.fine().ShowUnit(piece.Thickness), m.fine().ShowUnit(e.Thickness), m.fine().ShowUnit(e.Depth)))}
 	case t.Thickness > 0 && off > sizedOff:
 		return []say.Note{say.Care.Says(fmt.Sprintf("Closed it was measured %s, and the envelope is still sized for %s as predicted.", m.fine().ShowUnit(piece.Thickness), m.fine().ShowUnit(e.Thickness))).
 			With(say.Act{Path: "mail.measured", ID: "size", Label: "Size as measured"})}
