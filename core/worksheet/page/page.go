@@ -315,7 +315,7 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 				row++
 			}
 		}
-		out["sheets"], out["columns"], out["rows"] = all(n+1), fmt.Sprint(row), fmt.Sprint((n+row)/row)
+		out["sheets"], out["columns"], out["rows"] = fmt.Sprint(n+1), fmt.Sprint(row), fmt.Sprint((n+row)/row)
 	}
 	if s.On != nil {
 		out["on left"], out["on top"] = p.length(s.On[0]), p.length(s.On[1])
@@ -337,6 +337,7 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 		set("close", c.Close, c.Close != "")
 	}
 	out.Flag("many", s.Count > 1)
+	out.Flag("mats", s.Count > 1 && len(s.Beside) > 0)
 	out.Flag("trimmer cut", s.Tool == job.TrimmerTool)
 	out.Flag("by hand", s.Tool == job.KnifeTool || s.Tool == job.ScissorsTool)
 	out.Flag("knife", s.Tool == job.KnifeTool)

@@ -111,12 +111,14 @@ var told = map[worksheet.Act]words{
 	worksheet.Machine: {
 		name: "Cutter",
 		says: []say.Clause{
-			say.Unless("sheets", "Lay {short} on the mat, and cut [{load}]."), say.When("sheets", "Lay {sheets} of {short} on the mat, and cut [{load}]."), say.When("many", "Do {all} so."),
+			say.Unless("sheets", "Lay {short} on the mat, and cut [{load}]."), say.When("sheets", "Lay {sheets} of {short} on the mat, and cut [{load}]."), {Text: " Do {all} so.", If: "many", Unless: "sheets"}, say.When("mats", " Do {all} mats so."),
 		},
 		how: []say.Clause{
-			say.When("sheets", "They lie edge on edge, {columns} across and {rows} down, none on another. Tape the joint flat."),
-			{Text: "The top left corner of the first lies {on left} from the left and {on top} from the top of the mat."},
-			say.Unless("on left", "They begin at the top left corner of the mat."),
+			say.When("sheets", "They lie edge on edge, {columns} across and {rows} down, none on another."),
+			{Text: "Its top left corner lies {on left} from the left and {on top} from the top of the mat.", Unless: "sheets"},
+			{Text: "The top left corner of the first lies {on left} from the left and {on top} from the top of the mat.", If: "sheets"},
+			say.Unless("on left,sheets", "It covers the mat from its top left corner."),
+			{Text: "The first lies in the top left corner of the mat.", If: "sheets", Unless: "on left"},
 			say.Always("The {up} is up. Press it down all over."),
 			say.Always("Off each mat come {out}."),
 		},
