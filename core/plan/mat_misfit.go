@@ -124,4 +124,3 @@ func ontoID(o offer.Onto) string {
 	}
 	return string(o.ID)
 }
-
