@@ -62,8 +62,9 @@ export function useJob(asked: string, open: Ref<string>) {
     if (saving.conflict.value) return 'conflict'
     if (planning.noAnswer.value || saving.noSave.value) return 'unreachable'
     if (planning.refused.value || saving.refused.value) return 'refused'
-    if (planning.unanswered.value > 0) return 'saving'
+    // What is known to be unusable stays so while something else is on its way, the job before it among that.
     if (typing.lastUnusable.value) return 'typed'
+    if (planning.unanswered.value > 0) return 'saving'
     if (saving.saving.value || saving.dirty.value) return 'saving'
     return saving.stored.value ? 'saved' : 'fresh' // nothing is said to be saved that is not
   })
