@@ -99,7 +99,7 @@ func uncut(w worksheet.Worksheet, number int) bool {
 func (p teller) takenUp(s worksheet.Step, off measure.Length, planned, made Making) (text string) {
 	for _, side := range [][2]float64{{planned.EaseWidth, made.EaseWidth}, {planned.EaseHeight, made.EaseHeight}} {
 		if math.Abs(side[0]-side[1]) > measure.Micrometre.Millimetres() && text == "" {
-			text = fmt.Sprintf(" The ease takes it up: %s in place of %s.", p.fine(side[1]), p.fine(side[0]))
+			text = fmt.Sprintf(" The ease takes it up: %s instead of %s.", p.fine(side[1]), p.fine(side[0]))
 		}
 	}
 	if s.Keep != p.Job.Parts[0].ID || s.Act != worksheet.Cut {
@@ -271,7 +271,7 @@ func WrongAs(t plan.Table, number int, text string, sure bool) (Mended, bool, er
 	}
 	if steps := worksheet.Write(t).Steps; !sure && number >= 0 && number < len(steps) && slip(steps[number].At, l) {
 		p := teller{Table: t, style: t.Shop.Style()}
-		ask := fmt.Sprintf("%s in place of %s: is that a slip? Measure it again, or say that it is so.", p.withUnit(p.length(l)), p.withUnit(p.length(steps[number].At)))
+		ask := fmt.Sprintf("%s instead of %s: is that a slip? Measure it again, or say that it is so.", p.withUnit(p.length(l)), p.withUnit(p.length(steps[number].At)))
 		return Mended{Ask: ask, Ways: []Mend{}}, true, nil
 	}
 	m, ok := Wrong(t, number, l)
