@@ -47,7 +47,7 @@ func TestStylesUseTheTokens(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	look, err := os.ReadFile("../ui/src/look.css")
+	look, err := os.ReadFile("../ui/src/frame/look.css")
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
 
-import { useHeldFocus } from './counter/useHeldFocus'
+import { useHeldFocus } from './frame/useHeldFocus'
 import { useShop } from './job/useShop'
 
 const { load } = useShop()

@@ -1,14 +1,14 @@
 import '@fontsource-variable/bricolage-grotesque/wght.css'
 import '@fontsource-variable/figtree/wght.css'
 import 'vuetify/styles/core'
-import './look.css'
+import './frame/look.css'
 
 import { createApp } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
 
 import App from './App.vue'
 import FrontPage from './front/FrontPage.vue'
-import { vuetify } from './theme'
+import { vuetify } from './frame/theme'
 
 // The first page is there at once; the counter comes while one looks at it.
 const counter = () => import('./counter/CounterPage.vue')

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 
-import WhyBar from '../counter/WhyBar.vue'
-import PageHeader from '../front/PageHeader.vue'
+import WhyBar from '../frame/WhyBar.vue'
+import PageHeader from '../frame/PageHeader.vue'
 import { useShop } from '../job/useShop'
 import BackupList from './BackupList.vue'
 import FileSection from './FileSection.vue'

@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 
 import { api, sentenceOf, unreachable, type DamageBody } from '../api/client'
-import BrandMark from '../counter/BrandMark.vue'
+import BrandMark from '../frame/BrandMark.vue'
 
 /** What is wrong with the stored data, and what to go on with. */
 const damage = ref<DamageBody>()

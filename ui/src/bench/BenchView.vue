@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 
 import { api, sentenceOf, unreachable, type Edit, type Job } from '../api/client'
 import { onEvents } from '../api/events'
-import ShortcutSheet from '../counter/ShortcutSheet.vue'
+import ShortcutSheet from '../frame/ShortcutSheet.vue'
 import DrawnShapes from '../drawing/DrawnShapes.vue'
 import { useShop } from '../job/useShop'
 import WrongDialog from './WrongDialog.vue'

@@ -2,7 +2,7 @@
 import { onMounted, ref } from 'vue'
 
 import { api, sentenceOf, unreachable, type ChartPlan } from '../api/client'
-import BrandMark from '../counter/BrandMark.vue'
+import BrandMark from '../frame/BrandMark.vue'
 
 /** What goes into each of one's own envelopes, on one page or in the hand. */
 const chart = ref<ChartPlan>()

@@ -3,7 +3,7 @@ import { mdiTextLong } from '@mdi/js'
 import { useId } from 'vue'
 
 import ChoiceRow from '../fields/ChoiceRow.vue'
-import { useViews } from '../stations/views'
+import { useViews } from './views'
 
 /** What every drawing has round it: other views of it, its key, its description in words, and the room that it fills. */
 defineProps<{ words: string }>()

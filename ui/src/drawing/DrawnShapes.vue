@@ -4,7 +4,7 @@ import { computed, useId } from 'vue'
 import type { Face, Shape } from '../api/client'
 import FaceDefs from './FaceDefs.vue'
 import { fillOf } from './faces'
-import { useLit } from './useLit'
+import { useLit } from '../fields/useLit'
 
 /** The shapes of a drawing, each as its kind looks; sizes are pixels a millimetre. */
 const props = withDefaults(

@@ -8,7 +8,7 @@ import LineKey from './LineKey.vue'
 import ScoreMarks from './ScoreMarks.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
 import SizeLine from './SizeLine.vue'
-import { useLit } from './useLit'
+import { useLit } from '../fields/useLit'
 import { useSmall } from './useSmall'
 
 const props = withDefaults(

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import { useLit } from './useLit'
+import { useLit } from '../fields/useLit'
 
 /** A size between two points, drawn aside of them by a shift in pixels, with thin lines leading to it. */
 const props = withDefaults(

@@ -1,9 +1,9 @@
 import { computed, ref } from 'vue'
 
-import { useLit } from '../drawing/useLit'
+import { useLit } from './useLit'
 import { useShop } from '../job/useShop'
 import { markAll } from './events'
-import type { FieldsInHand } from './useFields'
+import type { FieldsInHand } from '../job/useFields'
 
 /** A field, wherever it stands. What it is chosen from and what is wrong with it the program says. */
 export interface Typed {

@@ -3,9 +3,9 @@ import { nextTick, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 
 import { api, unreachable } from '../api/client'
-import PageHeader from '../front/PageHeader.vue'
+import PageHeader from '../frame/PageHeader.vue'
 import { useShop } from '../job/useShop'
-import { words } from './words'
+import { words } from '../frame/words'
 
 /** What can be said in a line, and what the words of the craft mean here. */
 const route = useRoute()

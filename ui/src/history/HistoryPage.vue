@@ -4,9 +4,9 @@ import { useRouter } from 'vue-router'
 
 import { api, sentenceOf, unreachable, type Plan, type PlanBody, type StateBody } from '../api/client'
 import { unbroken } from '../api/unbroken'
-import HeadLine from '../counter/HeadLine.vue'
+import HeadLine from '../frame/HeadLine.vue'
 import FrontDrawing from '../drawing/FrontDrawing.vue'
-import PageHeader from '../front/PageHeader.vue'
+import PageHeader from '../frame/PageHeader.vue'
 import { useShop } from '../job/useShop'
 
 /** The states that a job had: each can be looked at and brought back. */

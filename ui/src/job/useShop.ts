@@ -5,7 +5,7 @@ import { api, kept, sentenceOf, unreachable, type Choice, type Edit, type ShopBo
 import { onEvents } from '../api/events'
 import { useTrying } from '../api/trying'
 import { useTrouble } from '../api/useTrouble'
-import { useFields } from '../fields/useFields'
+import { useFields } from './useFields'
 
 // One shop serves every page.
 const shop = ref<ShopBody>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 
-import SaveLine from '../counter/SaveLine.vue'
-import WhyBar from '../counter/WhyBar.vue'
+import SaveLine from '../frame/SaveLine.vue'
+import WhyBar from '../frame/WhyBar.vue'
 import TypedField from '../fields/TypedField.vue'
-import PageHeader from '../front/PageHeader.vue'
+import PageHeader from '../frame/PageHeader.vue'
 import { useShop } from '../job/useShop'
 import MyUsual from './MyUsual.vue'
 import RenumberedJobs from './RenumberedJobs.vue'

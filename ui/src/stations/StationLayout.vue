@@ -3,10 +3,10 @@ import { computed, inject, ref, watchEffect, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 import type { Choice, Note, Sentence } from '../api/client'
-import HeadLine from '../counter/HeadLine.vue'
+import HeadLine from '../frame/HeadLine.vue'
 import NoteList from '../fields/NoteList.vue'
 import { useDrawer } from './useDrawer'
-import { offerViews } from './views'
+import { offerViews } from '../drawing/views'
 
 /**
  * One station on one screen: what to do in a sentence, the drawing, and beside it one drawer

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 
 import type { Sentence } from '../api/client'
-import { words } from '../help/words'
+import { words } from './words'
 
 /** What to do, its numbers marked; a word of the craft says what it means where it first stands. */
 const props = defineProps<{ sentence: Sentence }>()

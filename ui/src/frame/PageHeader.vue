@@ -2,11 +2,11 @@
 import { mdiKeyboardOutline, mdiLightbulbOutline } from '@mdi/js'
 import { ref } from 'vue'
 
-import BrandMark from '../counter/BrandMark.vue'
-import ShortcutSheet from '../counter/ShortcutSheet.vue'
-import UnitSwitch from '../counter/UnitSwitch.vue'
-import { useKeys } from '../counter/useKeys'
-import { useLamp } from '../theme'
+import BrandMark from './BrandMark.vue'
+import ShortcutSheet from './ShortcutSheet.vue'
+import UnitSwitch from './UnitSwitch.vue'
+import { useKeys } from './useKeys'
+import { useLamp } from './theme'
 
 /** The head of every page that is no job. */
 const keys = ref(false)

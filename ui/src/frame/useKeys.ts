@@ -1,7 +1,7 @@
 import { useEventListener } from '@vueuse/core'
 
 import { useShop } from '../job/useShop'
-import { useLamp } from '../theme'
+import { useLamp } from './theme'
 
 /** Whether keys are taken by what has the focus: something is typed or chosen there. */
 const taken = (at: EventTarget | null) =>
