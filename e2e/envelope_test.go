@@ -12,6 +12,7 @@ func TestACardInABoughtA7(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.click(test("new-job"))
+	w.drawer("from-envelope")
 	w.choose("start-format", "A7")
 	w.see(test("start-sentence"), "A7, 7 1/4 × 5 1/4 in outside, takes these cards")
 	w.see(test("school-quarter"), "Quarter inches")
@@ -32,7 +33,9 @@ func TestACardInABoughtA7(t *testing.T) {
 	w.see(test("headline"), "Use Cream, from the star party as it is.")
 	w.click(test("undo"))
 	w.see(test("headline"), "Use A7 as it is")
+	w.drawer("finish")
 	w.choose("field-envelope.liner", "Kraft")
+	w.drawer("sizes")
 	w.see(test("reading-liner"), "7 × 6 9/16")
 	w.goTo(at[:len(at)-len("card")] + "mail")
 	w.see(test("headline"), "Goes as a letter")
@@ -57,11 +60,13 @@ func TestAPocketThatOpensOnTheShortSide(t *testing.T) {
 	w.fill("field-card.height", "5")
 	w.goTo(at[:len(at)-len("card")] + "envelope")
 	w.click(test("choose-pocket"))
+	w.drawer("sizes")
 	w.fill("field-envelope.seam", "1 1/4")
 	w.fill("field-envelope.flap", "1 3/4")
 	// Two tabs of 1 1/4 beside 6 5/16 are 8 13/16, more than 8 1/2; beside 5 5/16 7 13/16.
 	w.see(test("notes"), "It opens on the short side. On the long side it would be")
 	w.see(test("reading-opens"), "the short side")
+	w.drawer("finish")
 	w.choose("field-envelope.opens", "long side")
 	w.see(test("notes"), "Open it on the short side")
 	w.quiet()
@@ -74,6 +79,7 @@ func TestTheSlitsOfABoxAreDrawn(t *testing.T) {
 	w := open(t, p, "/")
 	w.station("Lens fund thank-you, raised star", "envelope")
 	w.click(test("choose-box"))
+	w.drawer("sizes")
 	w.fill("field-envelope.depth", "5/8")
 	w.see(test("headline"), "From every corner of the sides score at")
 	w.see("dl.readings", "5/8 deep")
@@ -84,6 +90,7 @@ func TestTheSlitsOfABoxAreDrawn(t *testing.T) {
 	if got := w.measured("[data-part=slit]", "down", 25.4); math.Abs(got-5.0/8*25.4) > 0.4 {
 		t.Errorf("a slit measures %.2f mm, the walls %.2f", got, 5.0/8*25.4)
 	}
+	w.drawer("scoring")
 	w.see("ol.steps", "Slit each square 5/8 along one side, always turning the same way")
 	w.pick("way-box-edges")
 	w.see(test("headline"), "Mark the edges")
@@ -102,6 +109,7 @@ func TestPastedRecipes(t *testing.T) {
 		w.click(test("recipe-read"))
 	}
 	away := func() { w.clickOn(test("recipe")+" button", "Remove the recipe") }
+	w.drawer("recipe")
 	paste("Cut 9 1/4 square, score at 3 11/16 and 9 3/8, turn, repeat")
 	w.see(test("recipe-line"), "9 1/4 sheet")
 	w.see(test("recipe-sentence"), "It makes an envelope of 5 11/16 × 5 11/16")
@@ -144,6 +152,7 @@ func TestAMetricShopThroughAllStations(t *testing.T) {
 	to("envelope")
 	// 110 and 148, .73 of thickness and 6.35 of ease; the long side opens.
 	w.see(test("reading-closed"), "× 117.5")
+	w.drawer("sizes")
 	w.see(test("reading-opens"), "the long side")
 	to("mail")
 	w.choose("pick-destination", "Germany")

@@ -33,15 +33,20 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 	w.fill("field-card.height", "6.375")
 	w.fill("field-card.thickness", "1/16")
 	w.see(test("headline"), "Cut 12 3/4 × 6 3/8. Outside up, score at 6 3/8 from the left")
+	w.drawer("papers")
 	w.see(test("sheet-letter"), "too small: this base needs 12 3/4 × 6 3/8")
 	w.see(test("sheet-12x12"), "too small")
 	w.see(test("notes"), "No sheet on your shelf is large enough")
 	// A side fold of 5 1/2 x 4 1/4 is half of letter.
+	w.drawer("base")
 	w.fill("field-card.width", "5 1/2")
 	w.fill("field-card.height", "4 1/4")
+	w.drawer("papers")
 	w.see(test("sheet-letter"), "2 a sheet, 6 sheets for 12 cards")
+	w.drawer("base")
 	w.pick("fold-top")
 	w.see(test("headline"), "Cut 5 1/2 × 8 1/2. Outside up, score at 4 1/4 from the top")
+	w.drawer("papers")
 	w.see(test("sheet-letter"), "2 a sheet, 6 sheets for 12 cards")
 	w.see(test("sheet-12x12"), "2 a sheet, 6 sheets for 12 cards")
 
@@ -63,6 +68,7 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 		{"edges", "Mark the edges 4 from the side corners and 4 7/8 from top and bottom"},
 		{"pair", "Score twice from one corner"},
 	} {
+		w.drawer("scoring")
 		w.pick("way-" + tt.way)
 		w.see(test("headline"), tt.says)
 	}

@@ -16,6 +16,7 @@ func TestOddShapes(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/")
 	at := w.openJob("Meteor-night thanks, square")
+	w.drawer("shape")
 	w.see(test("odd"), "One corner a line")
 	file := func(name, text string) {
 		path := filepath.Join(t.TempDir(), name)

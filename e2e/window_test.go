@@ -3,6 +3,7 @@ package e2e
 import (
 	"cmp"
 	"fmt"
+	"slices"
 	"strings"
 	"sync"
 	"testing"
@@ -73,6 +74,9 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 		}
 	})()
 	_ = proto.LogEnable{}.Call(page)
+	// What slides and fades does so, thirty times as fast.
+	_ = proto.AnimationEnable{}.Call(page)
+	_ = proto.AnimationSetPlaybackRate{PlaybackRate: 30}.Call(page)
 	// A window behind another keeps painting, as on a desk with two of them.
 	_ = proto.EmulationSetFocusEmulationEnabled{Enabled: true}.Call(page)
 	w.goTo(path)
@@ -102,15 +106,28 @@ func asksBeforeUnload(w *window) bool {
 // test is the selector of an element by its test name.
 func test(name string) string { return `[data-test="` + name + `"]` }
 
+// said are the texts of the elements of a selector, as a person reads them.
+const said = `(selector) => [...document.querySelectorAll(selector)].map((e) =>
+	'selectedOptions' in e ? [...e.selectedOptions].map((o) => o.innerText).join() : 'value' in e && e.matches("input, textarea") ? e.value || e.placeholder : e.innerText ?? e.textContent)`
+
+// texts of every element of a selector, with the typographic marks made plain.
+func (w *window) texts(selector string) (list []string) {
+	w.t.Helper()
+	got, err := w.Eval(said, selector)
+	if err != nil {
+		return nil // the page is being left
+	}
+	for _, one := range got.Value.Arr() {
+		list = append(list, plain(one.Str()))
+	}
+	return list
+}
+
 // text reads an element, with the typographic marks made plain.
 func (w *window) text(selector string) string {
 	w.t.Helper()
-	w.reach(selector)
-	el, err := w.Timeout(patience).Element(selector)
-	if err != nil {
-		w.t.Fatalf("%s is not on the page: %v", selector, err)
-	}
-	return plain(el.MustText())
+	w.await(selector)
+	return w.texts(selector)[0]
 }
 
 func plain(s string) string {
@@ -122,28 +139,15 @@ func (w *window) see(selector, words string) {
 	w.t.Helper()
 	w.reach(selector)
 	w.waitFor(fmt.Sprintf("%s to say %q", selector, words), func() (string, bool) {
-		list, err := w.Elements(selector)
-		if err != nil || len(list) == 0 {
-			return "nothing", false
-		}
-		all := ""
-		for _, el := range list {
-			text, err := el.Text()
-			if err != nil {
-				return "nothing", false
-			}
-			if strings.Contains(plain(text), words) {
-				return text, true
-			}
-			all += text + " | "
+		list := w.texts(selector)
+		if slices.ContainsFunc(list, func(s string) bool { return strings.Contains(s, words) }) {
+			return "", true
 		}
 		// What is merely good to know waits behind a button.
 		if strings.Contains(selector, "notes") {
-			if more, err := w.Elements(test("more-notes") + "[aria-expanded=false]"); err == nil && len(more) > 0 {
-				_ = more[0].Click(proto.InputMouseButtonLeft, 1)
-			}
+			_, _ = w.Eval(`(more) => document.querySelector(more)?.click()`, test("more-notes")+"[aria-expanded=false]")
 		}
-		return all, false
+		return cmp.Or(strings.Join(list, " | "), "nothing"), false
 	})
 }
 
@@ -170,66 +174,45 @@ func inputOf(field string) string {
 func (w *window) drawer(name string) {
 	w.t.Helper()
 	w.click(test("drawer-" + name))
-	open := test("drawer") + `[data-drawer="` + name + `"]`
-	w.see(open, "")
-	w.waitFor("what lies in "+name, func() (string, bool) { return "it is looked into", !w.MustHas(open + " > [aria-busy]") })
+	w.await(test("drawer") + `[data-drawer="` + name + `"]:not(:has(> [aria-busy]))`)
 }
 
-// soon is how long something may take to be there before it is looked for elsewhere.
-const soon = 400 * time.Millisecond
+// rests waits until the page works on nothing any more, and says whether an element is
+// there; at once where it is.
+const rests = `(selector, patience) => new Promise((done) => {
+	const root = document.documentElement
+	const is = () => !!document.querySelector(selector)
+	const look = () => {
+		if (!is() && 'busy' in root.dataset) return
+		watch.disconnect()
+		clearTimeout(late)
+		done(is())
+	}
+	const watch = new MutationObserver(look)
+	const late = setTimeout(() => { watch.disconnect(); done(is()) }, patience)
+	watch.observe(document, { subtree: true, childList: true, attributes: true })
+	look()
+})`
 
-// reach looks for an element as a maker does: where it is not in sight, in the drawers of
-// the station, one after the other, each looked into as long as it is empty. It fails
-// nothing: what is not there is waited for by whoever needs it.
-func (w *window) reach(selector string) {
-	w.t.Helper()
-	there := func() bool {
-		has, _, err := w.Has(selector)
-		return err == nil && has
-	}
-	// ready is a station that stands; elsewhere there is nothing to wait for.
-	ready := func() bool {
-		ok, err := w.Eval(`() => !/^.jobs.[^/]+.[^/]+/.test(location.pathname) || !!document.querySelector('.drawers [role=tab], [data-test=missing]')`)
-		return err == nil && ok.Value.Bool()
-	}
-	// shown is a drawer that is open and looked into: a slow machine still shows the one before.
-	shown := func(id string) bool {
-		open := test("drawer") + `[data-drawer="` + id + `"]`
-		is, _, err := w.Has(open)
-		busy, _, bad := w.Has(open + " > [aria-busy]")
-		return err == nil && bad == nil && is && !busy
-	}
-	within := func(least time.Duration, so func() bool) bool {
-		for from := time.Now(); time.Since(from) < patience; time.Sleep(15 * time.Millisecond) {
-			if there() {
-				return true
-			}
-			if time.Since(from) > least && so() {
-				return there() // it may have come since it was asked for
-			}
-		}
-		return false
-	}
-	if within(soon, ready) {
-		return
-	}
-	tabs, err := w.Eval(`() => [...document.querySelectorAll('.drawers [role=tab]')].map((e) => e.dataset.test)`)
-	if err != nil {
-		return
-	}
-	for _, tab := range tabs.Value.Arr() {
-		// Not by the mouse: a drawer is looked into here, not clicked on. See drawer for that.
-		_, _ = w.Eval(`(tab) => document.querySelector('[data-test="' + tab + '"]')?.click()`, tab.Str())
-		if within(soon/2, func() bool { return shown(strings.TrimPrefix(tab.Str(), "drawer-")) }) {
-			return
+// there waits until an element is there or the page rests.
+func (w *window) there(selector string) bool {
+	for range 3 { // a page that is left meanwhile is asked again where it came to
+		is, err := w.Eval(rests, selector, patience.Milliseconds())
+		if err == nil {
+			return is.Value.Bool()
 		}
 	}
+	return false
 }
 
-// await waits for an element where it is: what it comes of would be gone with its drawer.
+// reach waits for an element as a maker does: as long as the page works. It fails nothing:
+// what is not there is waited for by whoever needs it.
+func (w *window) reach(selector string) { w.there(selector) }
+
+// await waits for an element to be there.
 func (w *window) await(selector string) {
 	w.t.Helper()
-	w.waitFor(selector+" to be there", func() (string, bool) { return "nothing", w.MustHas(selector) })
+	w.waitFor(selector+" to be there", func() (string, bool) { w.reach(selector); return "nothing", w.MustHas(selector) })
 }
 
 // field is what is typed into in a field of that name.
@@ -262,25 +245,22 @@ func (w *window) checks() {
 // is marked and what is typed over it, an answer may set the field anew.
 func (w *window) fill(field, text string) {
 	w.t.Helper()
+	w.reach(inputOf(field))
 	w.waitFor(field+" to be typed into", func() (string, bool) {
-		w.reach(inputOf(field))
-		el, err := w.Timeout(patience / 4).Element(inputOf(field)) // a window behind another is slow to paint
-		if err == nil {
-			err = el.WaitWritable()
-		}
-		if err == nil {
-			_, err = el.Eval(`(text) => {
-				this.scrollIntoView({ block: 'center', behavior: 'instant' })
-				this.focus()
-				this.select()
-				const typed = text ? document.execCommand('insertText', false, text) : document.execCommand('delete')
-				if (!typed && this.value !== text) throw new Error('it takes no text')
-			}`, text)
-		}
+		typed, err := w.Eval(`(selector, text) => {
+			const of = document.querySelector(selector)
+			if (!of) return 'is not there'
+			if (of.disabled || of.readOnly) return 'cannot be written in'
+			of.scrollIntoView({ block: 'center', behavior: 'instant' })
+			of.focus()
+			of.select()
+			const typed = text ? document.execCommand('insertText', false, text) : document.execCommand('delete')
+			return typed || of.value === text ? '' : 'takes no text'
+		}`, inputOf(field), text)
 		if err != nil {
 			return err.Error(), false
 		}
-		return "", true
+		return typed.Value.Str(), typed.Value.Str() == ""
 	})
 }
 
@@ -293,37 +273,46 @@ func (w *window) value(field string) string {
 // click clicks an element, brought to the middle first, clear of the ticket.
 func (w *window) click(selector string) {
 	w.t.Helper()
-	w.press(selector, func() (*rod.Element, error) {
-		w.reach(selector)
-		return w.Timeout(patience / 4).Element(selector)
-	})
+	w.reach(selector)
+	w.press(selector, "")
 }
 
 // clickOn clicks the element that says the words (a regular expression).
 func (w *window) clickOn(selector, words string) {
 	w.t.Helper()
-	w.press(selector+" "+words, func() (*rod.Element, error) { return w.Timeout(patience/4).ElementR(selector, words) })
+	w.press(selector, words)
 }
 
-// moves says whether an element, or what it stands in, is still on its way.
-const moves = `() => document.getAnimations().some((a) => a.playState === 'running' && a.effect?.target?.contains(this))`
+// place is where an element is hit, brought to the middle first; or why it cannot be hit yet:
+// a person would not have seen either what is still fading in or what lies under something else.
+const place = `(selector, words) => {
+	const of = [...document.querySelectorAll(selector)].find((e) => new RegExp(words).test(e.innerText ?? e.textContent))
+	if (!of) return ['is not there']
+	of.scrollIntoView({ block: 'center', behavior: 'instant' })
+	if (document.getAnimations().some((a) => a.playState === 'running' && a.effect?.target?.contains(of))) return ['moves']
+	if (of.disabled) return ['is disabled']
+	const box = [...of.getClientRects()].find((r) => r.width > 0 && r.height > 0)
+	if (!box) return ['is not drawn']
+	const at = [box.left + box.width / 2, box.top + box.height / 2]
+	const hit = document.elementFromPoint(...at)
+	return hit && (of.contains(hit) || hit.contains(of)) ? at : ['lies under ' + (hit?.outerHTML.slice(0, 120) ?? 'nothing')]
+}`
 
-// press clicks what find gives as soon as it can be clicked. Something that is
-// still fading in, or is drawn anew at this moment, is looked for again: a
-// person would not have seen it yet.
-func (w *window) press(what string, find func() (*rod.Element, error)) {
+// press clicks an element with the mouse as soon as it can be hit.
+func (w *window) press(selector, words string) {
 	w.t.Helper()
-	w.waitFor(what+" to be clicked", func() (string, bool) {
-		el, err := find()
-		if err == nil {
-			_, err = el.Eval(`() => this.scrollIntoView({ block: 'center', behavior: 'instant' })`)
+	w.waitFor(selector+" "+words+" to be clicked", func() (string, bool) {
+		found, err := w.Eval(place, selector, words)
+		if err != nil {
+			return err.Error(), false
 		}
+		at := found.Value.Arr()
+		if len(at) != 2 {
+			return at[0].Str(), false
+		}
+		err = w.Mouse.MoveTo(proto.NewPoint(at[0].Num(), at[1].Num()))
 		if err == nil {
-			// What still moves is waited for: a person would, too.
-			if moving, bad := el.Eval(moves); bad == nil && moving.Value.Bool() {
-				return "it moves", false
-			}
-			err = el.Click(proto.InputMouseButtonLeft, 1)
+			err = w.Mouse.Click(proto.InputMouseButtonLeft, 1)
 		}
 		if err != nil {
 			return err.Error(), false

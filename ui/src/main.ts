@@ -7,6 +7,7 @@ import { createApp } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
 
 import App from './App.vue'
+import { began, rested } from './api/busy'
 import FrontPage from './front/FrontPage.vue'
 import { vuetify } from './frame/theme'
 
@@ -46,9 +47,23 @@ const router = createRouter({
   ],
 })
 
+// The page is busy while a view is fetched; going where one is already begins nothing.
+let going = false
+router.beforeEach(() => {
+  if (!going) began()
+  going = true
+})
+function there() {
+  if (going) rested()
+  going = false
+}
+router.afterEach(there)
+router.onError(there)
+
 // Where it cannot be had now it is had when it is wanted.
 router.afterEach(
   () => void (window.requestIdleCallback ?? window.setTimeout)(() => counter().catch(() => undefined)),
 )
 
 createApp(App).use(vuetify).use(router).mount('#app')
+void router.isReady().then(rested, rested)

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch'
 
+import { busily } from './busy'
 import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
@@ -75,7 +76,10 @@ export type StateBody = Schemas['StateBody']
 export type StateOut = Schemas['StateOut']
 export type Trouble = Schemas['ErrorModel']
 
-export const api = createClient<paths>({ baseUrl: '/' })
+const { GET, POST, PUT, PATCH } = createClient<paths>({ baseUrl: '/' })
+
+/** The program, as its document says it: every request keeps the page busy until it is answered. */
+export const api = { GET: busily(GET), POST: busily(POST), PUT: busily(PUT), PATCH: busily(PATCH) }
 
 /** The sentence in a problem answer, or a plain one when there is none. */
 export function sentenceOf(error: Pick<Trouble, 'detail'> | undefined): string {

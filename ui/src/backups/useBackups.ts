@@ -1,5 +1,6 @@
 import { ref } from 'vue'
 
+import { during } from '../api/busy'
 import {
   api,
   sentenceOf,
@@ -79,11 +80,12 @@ export function useBackups() {
     const job = file.name.endsWith('.json')
     const read = await act('Reading the file…', async () => {
       const body = await file.arrayBuffer()
-      const answer = await fetch(job ? '/api/jobs/file' : `/api/everything?replace=${replace}`, {
+      const request = fetch(job ? '/api/jobs/file' : `/api/everything?replace=${replace}`, {
         method: 'POST',
         headers: { 'content-type': job ? 'application/octet-stream' : 'application/zip' },
         body,
-      }).catch(() => undefined)
+      })
+      const answer = await during(request).catch(() => undefined)
       if (!answer) return unreachable()
       const text = (await answer.json()) as { text?: string; job?: { name: string }; detail?: string }
       return answer.ok ? { data: text } : { error: text }
