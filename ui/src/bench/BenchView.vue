@@ -3,10 +3,12 @@ import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { api, sentenceOf, unreachable, type Edit, type Job } from '../api/client'
+import type { Edit } from '../api/client'
 import { onEvents } from '../api/events'
+import ConflictBar from '../frame/ConflictBar.vue'
 import ShortcutSheet from '../frame/ShortcutSheet.vue'
 import DrawnShapes from '../drawing/DrawnShapes.vue'
+import { useJob } from '../job/useJob'
 import { useShop } from '../job/useShop'
 import WrongDialog from './WrongDialog.vue'
 import { useProgress } from './useProgress'
@@ -17,34 +19,24 @@ import { useWorksheet } from './useWorksheet'
 const props = defineProps<{ id: string }>()
 
 const router = useRouter()
-const job = ref<Job>()
-const missing = ref('')
-const shopVersion = ref(0)
+const job = useJob(props.id, ref('bench/steps'))
 const { shop, load: loadShop } = useShop()
 const { sheet, failure } = useWorksheet(
-  () => job.value,
-  () => shopVersion.value,
+  () => job.job.value,
+  () => job.shopVersion.value,
 )
+/** What is wrong, in a sentence: with the job, with the worksheet, or with what was done last. */
+const trouble = computed(() => job.missing.value || failure.value)
 const { at, kept, to, heard, load: loadProgress } = useProgress(() => props.id)
 const timer = useTimer(props.id)
 
-async function load() {
-  const { data, error } = await api
-    .GET('/api/jobs/{id}', { params: { path: { id: props.id } } })
-    .catch(unreachable)
-  if (data) job.value = data.job
-  missing.value = data ? '' : sentenceOf(error)
-}
 onMounted(async () => {
   await loadShop()
-  await Promise.all([load(), loadProgress()])
+  await Promise.all([job.load(), loadProgress()])
 })
 onEvents((event) => {
-  const mine = event.job === props.id
-  if (event.kind === 'bench' && mine) heard(event.version)
-  if (event.kind === 'job' && mine) void load()
-  if (event.kind === 'opened' || event.kind === 'everything') void Promise.all([load(), loadProgress()])
-  if (event.kind === 'shop') shopVersion.value = event.version
+  if (event.kind === 'bench' && event.job === props.id) heard(event.version)
+  if (event.kind === 'opened' || event.kind === 'everything') void loadProgress()
 })
 
 const steps = computed(() => sheet.value?.steps ?? [])
@@ -108,22 +100,10 @@ const settable = computed(
   () => ['cut', 'score', 'punch'].includes(step.value?.act ?? '') && step.value?.number,
 )
 
-/** The job is changed to suit, and stored; the steps to come follow. */
-async function take(edits: Edit[]) {
-  const params = { path: { id: props.id } }
-  const now = await api.GET('/api/jobs/{id}', { params }).catch(unreachable)
-  if (!now.data) return void (missing.value = sentenceOf(now.error))
-  const made = await api
-    .POST('/api/plan', { body: { job: now.data.job, edits, open: 'card/base' } })
-    .catch(unreachable)
-  const told = made.data?.problems[0]?.message
-  if (!made.data || told) return void (missing.value = told ?? sentenceOf(made.error))
-  const saved = await api
-    .PUT('/api/jobs/{id}', { params, body: { version: now.data.version, job: made.data.job } })
-    .catch(unreachable)
-  if (!saved.data) return void (missing.value = sentenceOf(saved.error))
+/** The job is changed to suit, as at any station; the steps to come follow. */
+function take(edits: Edit[]) {
   wrong.value = false
-  job.value = saved.data.job
+  job.carry(edits)
 }
 
 // What is read from a metre off is no longer than its line.
@@ -153,7 +133,12 @@ const stroke = 2 // millimetres kept free round a drawing
         >
       </span>
     </header>
-    <p v-if="missing || failure" role="alert" class="tone-trouble says">{{ missing || failure }}</p>
+    <ConflictBar v-if="job.state.value === 'conflict'" @theirs="job.takeTheirs()" @mine="job.keepMine()" />
+    <p v-if="job.refused.value" role="alert" class="tone-trouble says">{{ job.refused.value }}</p>
+    <p v-if="job.state.value === 'unreachable'" role="status" class="tone-care says">
+      What was changed is not saved yet: the program does not answer.
+    </p>
+    <p v-if="trouble" role="alert" class="tone-trouble says">{{ trouble }}</p>
     <p v-else-if="!step || !shop" class="soft says" aria-busy="true">Laying out the bench…</p>
     <template v-else>
       <section class="act" aria-live="polite">
@@ -206,8 +191,8 @@ const stroke = 2 // millimetres kept free round a drawing
         </text>
       </svg>
       <WrongDialog
-        v-if="wrong && job"
-        :job="job"
+        v-if="wrong && job.job.value"
+        :job="job.job.value"
         :step="place"
         :wanted="step.number"
         @close="wrong = false"

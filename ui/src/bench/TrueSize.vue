@@ -2,26 +2,17 @@
 import { useStorage } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 
-import { api, sentenceOf, unreachable, type Plan } from '../api/client'
+import { useJob } from '../job/useJob'
 
 /** Card and envelope as large as they are, on a screen that was held against a ruler once. */
 const props = defineProps<{ id: string }>()
 
-const plan = ref<Plan>()
-const name = ref('')
-const failure = ref('')
-onMounted(async () => {
-  const job = await api.GET('/api/jobs/{id}', { params: { path: { id: props.id } } }).catch(unreachable)
-  if (!job.data) {
-    failure.value = sentenceOf(job.error)
-    return
-  }
-  name.value = job.data.job.name
-  const body = { job: job.data.job, edits: [], open: 'card/base' }
-  const made = await api.POST('/api/plan', { body }).catch(unreachable)
-  if (made.data) plan.value = made.data.plan
-  else failure.value = sentenceOf(made.error)
-})
+const job = useJob(props.id, ref('card/base'))
+onMounted(() => job.load())
+
+const plan = computed(() => job.plan.value)
+const name = computed(() => job.job.value?.name)
+const failure = computed(() => job.missing.value || job.refused.value)
 
 const usual = 96 / 25.4 // what a browser takes a millimetre for
 const perMM = useStorage('yellow-parcel-pixels-a-millimetre', usual)

@@ -1,13 +1,14 @@
 import { onScopeDispose, ref } from 'vue'
 
-import { answered, api, unreachable } from '../api/client'
+import { answered, unreachable } from '../api/client'
 import { tryAgainAfter } from '../api/trying'
+import { world } from '../api/world'
 
 /** How far one is with a job at the bench: kept by the program, and followed by every window. */
-export function useProgress(id: () => string) {
+export function useProgress(id: () => string, { api, clock } = world) {
   const at = ref(0)
   const kept = ref(true) // what is looked at is what the program keeps
-  let timer = 0
+  let callOff = () => {}
   let wanted = -1 // the step that is on its way
   let closed = false
 
@@ -19,7 +20,7 @@ export function useProgress(id: () => string) {
   }
 
   async function keep() {
-    window.clearTimeout(timer)
+    callOff()
     const step = at.value
     wanted = step
     const { response } = await api
@@ -29,7 +30,7 @@ export function useProgress(id: () => string) {
     kept.value = answered(response)
     if (at.value !== step) return void keep() // one went on meanwhile
     wanted = -1
-    if (!kept.value) timer = window.setTimeout(() => void keep(), tryAgainAfter)
+    if (!kept.value) callOff = clock.after(tryAgainAfter, () => void keep())
   }
 
   function to(step: number) {
@@ -45,7 +46,7 @@ export function useProgress(id: () => string) {
 
   onScopeDispose(() => {
     closed = true
-    window.clearTimeout(timer)
+    callOff()
   })
   return { at, kept, to, heard, load }
 }

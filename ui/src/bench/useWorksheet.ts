@@ -1,18 +1,19 @@
 import { onScopeDispose, ref, watch } from 'vue'
 
-import { answered, api, sentenceOf, unreachable, type Job, type Worksheet } from '../api/client'
+import { answered, sentenceOf, unreachable, type Job, type Worksheet } from '../api/client'
 import { tryAgainAfter } from '../api/trying'
+import { world } from '../api/world'
 
 /** The worksheet of the job in hand, asked for anew whenever the job or the shelf changes. */
-export function useWorksheet(job: () => Job | undefined, shop: () => number) {
+export function useWorksheet(job: () => Job | undefined, shop: () => number, { api, clock } = world) {
   const sheet = ref<Worksheet>()
   const failure = ref('')
   let asked = 0
-  let timer = 0
+  let callOff = () => {}
   let closed = false
 
   async function ask() {
-    window.clearTimeout(timer)
+    callOff()
     const now = job()
     if (!now) return
     const mine = ++asked
@@ -24,7 +25,7 @@ export function useWorksheet(job: () => Job | undefined, shop: () => number) {
       sheet.value = data
       failure.value = ''
     } else if (!answered(response)) {
-      timer = window.setTimeout(() => void ask(), tryAgainAfter)
+      callOff = clock.after(tryAgainAfter, () => void ask())
     } else {
       failure.value = sentenceOf(error)
     }
@@ -33,7 +34,7 @@ export function useWorksheet(job: () => Job | undefined, shop: () => number) {
   watch([job, shop], () => void ask(), { immediate: true })
   onScopeDispose(() => {
     closed = true
-    window.clearTimeout(timer)
+    callOff()
   })
   return { sheet, failure }
 }

@@ -2,19 +2,20 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { api, sentenceOf, unreachable, type Plan, type PlanBody, type StateBody } from '../api/client'
-import { unbroken } from '../api/unbroken'
+import { api, sentenceOf, unreachable, type StateBody } from '../api/client'
+import { useTrying } from '../api/trying'
 import HeadLine from '../frame/HeadLine.vue'
 import FrontDrawing from '../drawing/FrontDrawing.vue'
 import PageHeader from '../frame/PageHeader.vue'
+import { usePlan } from '../job/usePlan'
 import { useShop } from '../job/useShop'
 
 /** The states that a job had: each can be looked at and brought back. */
 const props = defineProps<{ id: string; state?: string }>()
 
 const states = ref<StateBody[]>()
-const plan = ref<Plan>()
-const name = ref('')
+const looked = usePlan('layers/layers')
+const { ask, noAnswer } = useTrying()
 const failure = ref('')
 const busy = ref(false)
 const router = useRouter()
@@ -32,7 +33,7 @@ const isNow = computed(() => chosen.value === states.value?.[0])
 
 async function load() {
   const params = { path: { id: props.id } }
-  const { data, error } = await api.GET('/api/jobs/{id}/history', { params }).catch(unreachable)
+  const { data, error } = await ask(() => api.GET('/api/jobs/{id}/history', { params }).catch(unreachable))
   if (data) states.value = data
   failure.value = data ? '' : sentenceOf(error)
 }
@@ -41,43 +42,35 @@ onMounted(async () => {
   await load()
 })
 
-watch(chosen, async (s) => {
+watch(chosen, (s) => {
   if (!s) return
   const params = { path: { id: props.id, state: s.version } }
-  const { data, error } = await api.GET('/api/jobs/{id}/history/{state}', { params }).catch(unreachable)
-  if (chosen.value !== s) return
-  if (!data) {
-    failure.value = sentenceOf(error)
-    return
-  }
-  const body = { job: data.job, edits: [], open: 'layers/layers' }
-  const made = await api.POST('/api/plan', { body, parseAs: 'text' }).catch(unreachable)
-  if (chosen.value !== s) return
-  if (made.data === undefined) {
-    failure.value = `This state cannot be drawn: ${sentenceOf(made.error)}`
-    plan.value = undefined
-    return
-  }
-  failure.value = ''
-  name.value = data.job.name
-  document.title = `History of ${name.value} · Yellow Parcel`
-  plan.value = unbroken<PlanBody>(made.data).plan
+  void looked.show(() => api.GET('/api/jobs/{id}/history/{state}', { params }))
 })
+const name = computed(() => looked.job.value?.name ?? '')
+watch(name, (of) => (document.title = `History of ${of} · Yellow Parcel`))
+/** What is wrong, in a sentence. */
+const trouble = computed(() => {
+  if (failure.value || looked.missing.value) return failure.value || looked.missing.value
+  if (looked.refused.value) return `This state cannot be drawn: ${looked.refused.value}`
+  return noAnswer.value || looked.noAnswer.value ? sentenceOf(unreachable().error) : ''
+})
+const plan = computed(() => (trouble.value ? undefined : looked.plan.value))
 
+/** The state is brought back upon what there is now, and asked for until the program answers. */
 async function bringBack() {
-  const state = chosen.value
-  if (!state || busy.value) return
+  const of = chosen.value
+  if (!of || busy.value) return
   busy.value = true
-  const now = await api.GET('/api/jobs/{id}', { params: { path: { id: props.id } } }).catch(unreachable)
-  if (now.data) {
-    const params = { path: { id: props.id, state: state.version } }
+  const path = { id: props.id, state: of.version }
+  const { data, error } = await ask(async () => {
+    const now = await api.GET('/api/jobs/{id}/version', { params: { path } }).catch(unreachable)
+    if (!now.data) return now
     const body = { version: now.data.version }
-    const { data, error } = await api
-      .POST('/api/jobs/{id}/history/{state}', { params, body })
-      .catch(unreachable)
-    if (data) await router.push(`/jobs/${props.id}/card`)
-    else failure.value = sentenceOf(error)
-  } else failure.value = sentenceOf(now.error)
+    return api.POST('/api/jobs/{id}/history/{state}', { params: { path }, body }).catch(unreachable)
+  })
+  if (data) await router.push(`/jobs/${props.id}/card`)
+  else failure.value = sentenceOf(error)
   busy.value = false
 }
 </script>
@@ -113,7 +106,7 @@ async function bringBack() {
         </p>
       </section>
       <section class="look" aria-label="The job as it was">
-        <p v-if="failure" class="tone-trouble" role="alert" data-test="failure">{{ failure }}</p>
+        <p v-if="trouble" class="tone-trouble" role="alert" data-test="failure">{{ trouble }}</p>
         <template v-if="plan && chosen">
           <div class="head">
             <p>
@@ -145,12 +138,12 @@ async function bringBack() {
             </div>
           </dl>
         </template>
-        <p v-else-if="!failure" class="soft" aria-busy="true">Laying it out…</p>
+        <p v-else-if="!trouble" class="soft" aria-busy="true">Laying it out…</p>
       </section>
     </main>
     <main v-else>
-      <p :class="failure ? 'tone-trouble' : 'soft'" :role="failure ? 'alert' : undefined">
-        {{ failure || 'Looking into the history…' }}
+      <p :class="trouble ? 'tone-trouble' : 'soft'" :role="trouble ? 'alert' : undefined">
+        {{ trouble || 'Looking into the history…' }}
       </p>
     </main>
   </div>

@@ -1,4 +1,5 @@
 import type { Job } from '../api/client'
+import type { Clock } from '../api/clock'
 
 /** Keystrokes in one field within this time are one act to undo. */
 const oneAct = 1500
@@ -10,9 +11,11 @@ export class History {
   private lastPath = ''
   private lastAt = 0
 
+  constructor(private readonly clock: Clock) {}
+
   /** Notes the job as it was before a change at a path. */
   note(before: Job, path: string) {
-    const now = Date.now()
+    const now = this.clock.now()
     const same = path !== '' && path === this.lastPath && now - this.lastAt < oneAct
     this.lastPath = path
     this.lastAt = now

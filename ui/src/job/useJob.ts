@@ -1,8 +1,9 @@
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 
-import { api, sentenceOf, unreachable, type Job } from '../api/client'
-import { onEvents } from '../api/events'
+import { answered, sentenceOf, unreachable, type Job } from '../api/client'
+import { useTrying } from '../api/trying'
 import { useTrouble } from '../api/useTrouble'
+import { world } from '../api/world'
 import { useFields } from './useFields'
 import { usePlanning } from './usePlanning'
 import { useSaving } from './useSaving'
@@ -11,39 +12,52 @@ import { useShop } from './useShop'
 /** The path of a job that is not stored yet. */
 export const newJob = 'new'
 
+/** What follows the shop. */
+interface Following {
+  heard: (version: number) => void
+}
+
 export type SaveState = 'saved' | 'fresh' | 'saving' | 'typed' | 'unreachable' | 'conflict' | 'refused'
 
 /**
  * One job in hand: its fields, its plan, and how it is stored. What the window says of
  * itself follows from facts; nothing sets it.
  */
-export function useJob(asked: string, open: Ref<string>) {
+export function useJob(asked: string, open: Ref<string>, within = world, shop: Following = useShop()) {
+  const { api } = within
   const missing = ref('')
-  const shopInHand = useShop()
   let stream: { close: () => void } | undefined
   const benchStep = ref(0)
+  let listening = '' // the job whose events are heard
   let closed = false
 
-  const planning = usePlanning({
-    open: () => open.value,
-    adopted(stored, shown, asStored) {
-      saving.adopt(stored, asStored ? shown : stored.job)
-      saving.conflict.value = false
+  const planning = usePlanning(
+    {
+      open: () => open.value,
+      adopted(stored, shown, asStored) {
+        saving.adopt(stored, asStored ? shown : stored.job)
+        saving.conflict.value = false
+      },
+      answered: (...answer) => fieldsInHand.answered(...answer),
+      settled: () => saving.settled(),
     },
-    answered: (...answer) => fieldsInHand.answered(...answer),
-    settled: () => saving.settled(),
-  })
-  const saving = useSaving(asked, {
-    job: () => planning.job.value,
-    busy: () => planning.busy || planning.unanswered.value > 0,
-    unfinished: planning.unfinished,
-    async show(stored) {
-      clear()
-      await planning.act({ put: stored.job, stored })
+    within,
+  )
+  const saving = useSaving(
+    asked,
+    {
+      job: () => planning.job.value,
+      busy: () => planning.busy || planning.unanswered.value > 0,
+      unfinished: planning.unfinished,
+      async show(stored) {
+        clear()
+        await planning.act({ put: stored.job, stored })
+      },
+      note: planning.note,
+      began: listen,
     },
-    note: planning.note,
-    began: listen,
-  })
+    within,
+  )
   const fieldsInHand = useFields({
     doc: () => planning.job.value,
     inputs: () => planning.plan.value?.fields,
@@ -74,41 +88,56 @@ export function useJob(asked: string, open: Ref<string>) {
     if (planning.job.value) void planning.act({ edits: [] })
   })
 
+  const { ask } = useTrying(within)
+  let loading = false
+
+  /** Reads the job, again and again while the program does not answer, which is said meanwhile. */
   async function load() {
-    const { data, error } =
-      asked === newJob
-        ? await api.GET('/api/jobs/new').catch(unreachable)
-        : await api.GET('/api/jobs/{id}', { params: { path: { id: asked } } }).catch(unreachable)
-    if (!data) {
-      missing.value = sentenceOf(error)
-      return
-    }
+    if (loading) return
+    loading = true
+    // What another window saves from now on is heard of, also before there is anything to show.
+    if (asked !== newJob) listen(asked)
+    const { data, error } = await ask(
+      async () => {
+        const answer = await (
+          asked === newJob
+            ? api.GET('/api/jobs/new')
+            : api.GET('/api/jobs/{id}', { params: { path: { id: asked } } })
+        ).catch(unreachable)
+        if (!answered(answer.response)) missing.value = sentenceOf(answer.error)
+        return answer
+      },
+      () => !closed,
+    )
+    loading = false
+    missing.value = data ? '' : sentenceOf(error)
+    if (!data || closed) return
     await planning.act({ put: data.job, stored: data })
     if (!planning.job.value) missing.value = planning.refused.value
   }
 
   function listen(id: string) {
-    if (closed) return
+    if (closed || listening === id) return
+    listening = id
     stream?.close()
-    stream = onEvents((event) => {
+    stream = within.onEvents((event) => {
       const mine = event.job === id
       if (event.kind === 'job' && mine) saving.heard(event.version)
       if (event.kind === 'bench' && mine) benchStep.value = event.version
       if (event.kind === 'opened' || event.kind === 'everything') void saving.look()
       if (event.kind === 'trouble') void useTrouble().look()
       if (event.kind !== 'shop') return
-      shopInHand.heard(event.version)
+      shop.heard(event.version)
       if (event.version !== planning.shopVersion.value && planning.job.value) void planning.act({ edits: [] })
     })
   }
 
-  const flush = () => void saving.save(true)
-  window.addEventListener('pagehide', flush)
+  const stays = within.onLeave(() => void saving.save(true))
   onScopeDispose(() => {
     closed = true
     planning.close()
     stream?.close()
-    window.removeEventListener('pagehide', flush)
+    stays()
     saving.close()
   })
 

@@ -2,7 +2,6 @@ import { ref, shallowRef } from 'vue'
 
 import {
   answered,
-  api,
   sentenceOf,
   unreachable,
   whyNot,
@@ -15,6 +14,7 @@ import {
 import { keptFrom } from '../api/kept'
 import { awaited, later } from '../api/trying'
 import { unbroken } from '../api/unbroken'
+import type { World } from '../api/world'
 import { History } from './history'
 
 /** A job as it is stored, with its version. */
@@ -50,7 +50,7 @@ interface On {
  * The job that is shown and what is known to be stored change together, when the plan
  * is there, or not at all.
  */
-export function usePlanning(on: On) {
+export function usePlanning(on: On, { api, clock }: World) {
   const job = shallowRef<Job>()
   const plan = shallowRef<Plan>()
   const shopVersion = ref(0)
@@ -59,10 +59,11 @@ export function usePlanning(on: On) {
   const why = ref('') // the sentence, where the program answers and cannot
   const refused = ref('') // the sentence, when the job as a whole was refused
   const undoable = ref({ undo: false, redo: false })
-  const history = new History()
+  const history = new History(clock)
   const waiting: Act[] = []
   let flying: Act[] = [] // what was sent and has no answer yet
   let planning = false
+  let apart = 0 // how many of those that wait go one by one, since together they were refused
   let closed = false
 
   function noteHistory() {
@@ -75,15 +76,20 @@ export function usePlanning(on: On) {
     if (planning) return
     planning = true
     while (waiting.length > 0 && !closed) {
-      flying = waiting.splice(0, atATime())
-      if (await answer(flying)) {
+      flying = waiting.splice(0, apart > 0 ? 1 : atATime())
+      const came = await answer(flying)
+      if (came === 'refused' && flying.length > 1) {
+        // One of them cannot be carried out: the others can.
+        apart = flying.length
+      } else if (came !== 'unanswered') {
+        apart = Math.max(0, apart - flying.length)
         unanswered.value -= flying.length
         flying = []
         continue
       }
       waiting.unshift(...flying)
       flying = []
-      await later()
+      if (came === 'unanswered') await later(clock)
     }
     planning = false
     on.settled()
@@ -110,16 +116,17 @@ export function usePlanning(on: On) {
     return { from, edits, put, stored, typed }
   }
 
-  /** Sends acts; false when the program could not be reached. */
-  async function answer(acts: Act[]): Promise<boolean> {
+  /** Sends acts, and says what came of them; no answer is one that the program could not be reached for. */
+  async function answer(acts: Act[]): Promise<'done' | 'refused' | 'unanswered'> {
     const before = job.value
     const { from, edits, put, stored, typed } = together(acts)
-    if (!from) return true
+    if (!from) return 'done'
     const {
       data: text,
       error,
       response,
     } = await awaited(
+      clock,
       api
         .POST('/api/plan', { body: { job: from, edits, open: on.open() }, parseAs: 'text' })
         .catch(unreachable),
@@ -129,10 +136,10 @@ export function usePlanning(on: On) {
     noAnswer.value = !answered(response)
     why.value = whyNot(response, error)
     // A page that was left shows nothing any more: what it did last is stored as it is.
-    if (noAnswer.value || closed) return false
+    if (noAnswer.value || closed) return 'unanswered'
     if (!data) {
       refused.value = sentenceOf(error)
-      return true
+      return 'refused'
     }
     refused.value = ''
     // From here to the end nothing is awaited: job, version and what is stored
@@ -148,7 +155,7 @@ export function usePlanning(on: On) {
     plan.value = keptFrom(plan.value, data.plan)
     shopVersion.value = data.shopVersion
     on.answered(edits, data.problems, put && !typed, onItsWay)
-    return true
+    return 'done'
   }
 
   /** Whether something typed in a field is on its way or waits. */

@@ -1,7 +1,8 @@
 import { computed, ref } from 'vue'
 
-import { answered, api, kept, sentenceOf, unreachable, whyNot, type Edit, type Job } from '../api/client'
+import { answered, kept, sentenceOf, unreachable, whyNot, type Edit, type Job } from '../api/client'
 import { awaited, tryAgainAfter } from '../api/trying'
+import type { World } from '../api/world'
 import { mostEdits, type Stored } from './usePlanning'
 
 /** How long typing may pause before the job is saved, and the longest it waits: a kill loses less than a second. */
@@ -31,7 +32,7 @@ interface Of {
  * from: so a window that only follows another one has nothing to save, and what two
  * windows changed is asked about and never overwritten.
  */
-export function useSaving(asked: string, of: Of) {
+export function useSaving(asked: string, of: Of, { api, clock }: World) {
   const id = ref(asked) // its own once it is known
   const stored = ref(false) // whether there is a job of this ID in the store
   const removed = ref(false)
@@ -41,16 +42,20 @@ export function useSaving(asked: string, of: Of) {
   const why = ref('') // the sentence, where it answers and cannot
   const conflict = ref(false)
   const refused = ref('')
-  const dirty = computed(() => of.job() !== undefined && JSON.stringify(of.job()) !== savedJob.value)
+  // Saves that no answer came to: what comes next goes on from them, where they were done after all.
+  const unanswered = ref<string[]>([])
+  const dirty = computed(
+    () =>
+      of.job() !== undefined && (unanswered.value.length > 0 || JSON.stringify(of.job()) !== savedJob.value),
+  )
 
   let version = 0
   let newest = 0 // the newest version heard of
-  let timer = 0
+  let callOff = () => {} // the save that is to come
   let unsavedSince = 0
+  let sent: { act: string; job: string } | undefined // the save that is on its way
   let due = false // it waits for a plan that is on its way
   let closed = false
-  // Saves that no answer came to: what comes next goes on from them, where they were done after all.
-  let unanswered: string[] = []
 
   function adopt(now: Stored, shown: Job = now.job) {
     version = now.version
@@ -67,43 +72,46 @@ export function useSaving(asked: string, of: Of) {
   /** Nothing is on its way: what is unsaved is saved, and what was heard of is followed. */
   function settled() {
     if (closed) return
-    if (due && dirty.value) timer = window.setTimeout(() => void save())
+    if (due && dirty.value) wait(0)
     else if (dirty.value) soon()
     if (newest > version && stored.value) void follow()
   }
 
   function soon() {
     if (conflict.value) return
-    const now = Date.now()
+    const now = clock.now()
     if (!unsavedSince) unsavedSince = now
-    window.clearTimeout(timer)
-    timer = window.setTimeout(
-      () => void save(),
-      Math.max(0, Math.min(saveAfter, unsavedSince + saveWithin - now)),
-    )
+    wait(Math.max(0, Math.min(saveAfter, unsavedSince + saveWithin - now)))
+  }
+
+  /** Saves after a time, instead of when it was to be done before. */
+  function wait(ms: number) {
+    callOff()
+    callOff = clock.after(ms, () => void save())
   }
 
   /** Stores what is in hand; at once where the page is left, with what no answer came to yet. */
   async function save(leaving = closed) {
-    window.clearTimeout(timer)
+    callOff()
     const last = leaving ? of.unfinished() : { from: of.job(), edits: [] }
     const job = last.from
     // While the maker is asked which version to keep, nothing is tried again.
-    if (saving.value || !job || conflict.value) return
+    if ((saving.value && !leaving) || !job || conflict.value) return
     if (of.busy() && !due && !leaving) {
       due = true
-      timer = window.setTimeout(() => void save(), saveAside)
+      wait(saveAside)
       return
     }
     due = false
     unsavedSince = 0
     const mine = JSON.stringify(job)
     const edits = last.edits.slice(0, mostEdits)
-    if (edits.length === 0 && (last.stored || mine === savedJob.value)) return
+    if (edits.length === 0 && (last.stored || !dirty.value || mine === sent?.job)) return
     saving.value = true
     const act = crypto.randomUUID()
-    const after = last.stored ? [] : [...unanswered]
-    unanswered.push(act)
+    // A page that is left waits for no answer: what it stores last goes on from what is on its way.
+    const after = last.stored ? [] : [...unanswered.value, ...(sent ? [sent.act] : [])]
+    const mySave = (sent = { act, job: mine })
     const body = {
       version: last.stored?.version ?? version,
       job,
@@ -112,14 +120,19 @@ export function useSaving(asked: string, of: Of) {
       ...(after.length ? { after } : {}),
     }
     const { data, error, response } = await awaited(
+      clock,
       api
         .PUT('/api/jobs/{id}', { params: { path: { id: id.value } }, body, keepalive: kept(body) })
         .catch(unreachable),
       () => (noSave.value = true),
     )
-    saving.value = false
-    if (answered(response)) unanswered = unanswered.filter((one) => one !== act && !after.includes(one))
-    else unanswered = unanswered.slice(-mostUnanswered)
+    if (sent === mySave) {
+      sent = undefined
+      saving.value = false
+    }
+    unanswered.value = answered(response)
+      ? unanswered.value.filter((one) => !after.includes(one))
+      : [...unanswered.value, act].slice(-mostUnanswered)
     noSave.value = !answered(response)
     why.value = whyNot(response, error)
     if (data) {
@@ -136,7 +149,7 @@ export function useSaving(asked: string, of: Of) {
     } else if (response?.status === 409) {
       conflict.value = true
     } else if (!answered(response)) {
-      timer = window.setTimeout(() => void save(), tryAgainAfter)
+      wait(tryAgainAfter)
       // What another window saved meanwhile was heard while this save was on its way.
       if (newest > version) void follow()
     } else {
@@ -149,30 +162,36 @@ export function useSaving(asked: string, of: Of) {
   /** The stream of events began anew: what was missed of the job is looked for. */
   async function look() {
     if (!stored.value || closed) return
-    const { data } = await api
+    const { data, response } = await api
       .GET('/api/jobs/{id}/version', { params: { path: { id: id.value } } })
       .catch(unreachable)
     if (data) heard(data.version)
+    else if (!answered(response)) clock.after(tryAgainAfter, () => void look())
   }
 
   /** Another window saved the job: this one follows, or asks when both have changed it. */
   function heard(there: number) {
     newest = Math.max(newest, there)
     // What is being saved or planned is looked at again when it is done.
-    if (!saving.value && !of.busy()) void follow()
+    if (stored.value && !saving.value && !of.busy()) void follow()
   }
 
   let following = false
   async function follow() {
     if (newest <= version || saving.value || following || conflict.value) return
     if (dirty.value) {
-      conflict.value = true
+      // What was heard of may be a save of one's own that no answer came to: the next one tells.
+      if (unanswered.value.length === 0) conflict.value = true
       return
     }
     following = true
-    const { data } = await get()
+    const { data, response } = await get()
     following = false
-    if (!data || closed) return
+    if (closed) return
+    if (!data) {
+      if (!answered(response)) clock.after(tryAgainAfter, () => void follow())
+      return
+    }
     if (dirty.value || saving.value || of.busy()) {
       // Changed here while it was fetched.
       newest = Math.max(newest, data.version)

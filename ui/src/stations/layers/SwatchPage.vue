@@ -1,30 +1,24 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 
-import { api, sentenceOf, unreachable, type Plan } from '../../api/client'
 import DrawnShapes from '../../drawing/DrawnShapes.vue'
 import TrueSizePage from '../../drawing/TrueSizePage.vue'
+import { useJob } from '../../job/useJob'
 
 /** A ladder of swatches for one card size, printed at its true size. */
 const props = defineProps<{ id: string }>()
 
-const plan = ref<Plan>()
-const name = ref('')
-const failure = ref('')
+const job = useJob(props.id, ref('layers/layers'))
+onMounted(() => job.load())
 
-async function load() {
-  failure.value = ''
-  const job = await api.GET('/api/jobs/{id}', { params: { path: { id: props.id } } }).catch(unreachable)
-  if (!job.data) {
-    failure.value = sentenceOf(job.error)
-    return
-  }
-  name.value = job.data.job.name
-  const made = await api.POST('/api/plan', { body: { job: job.data.job, edits: [] } }).catch(unreachable)
-  if (made.data) plan.value = made.data.plan
-  else failure.value = sentenceOf(made.error)
+const plan = computed(() => job.plan.value)
+const name = computed(() => job.job.value?.name)
+const failure = computed(() => job.missing.value || job.refused.value)
+
+function again() {
+  job.missing.value = ''
+  void job.load()
 }
-onMounted(load)
 
 const swatches = computed(() => plan.value?.layers.ladder.swatches ?? [])
 </script>
@@ -78,7 +72,7 @@ const swatches = computed(() => plan.value?.layers.ladder.swatches ?? [])
     <template v-if="failure">
       <p role="alert" class="tone-trouble">{{ failure }}</p>
       <p>
-        <v-btn variant="outlined" data-test="again" @click="load">Try again</v-btn>
+        <v-btn variant="outlined" data-test="again" @click="again">Try again</v-btn>
       </p>
     </template>
     <p v-else class="soft" aria-busy="true">Laying out the swatches…</p>
