@@ -79,10 +79,13 @@ pdftoppm:
 		{ echo "poppler-utils could not be installed: install it by hand."; exit 1; }; \
 	fi
 
+# Debian's Chromium without a desktop; where there is none, the whole one.
 chromium:
-	@if ! command -v chromium >/dev/null && [ -z "$$CHROMIUM" ]; then \
-		echo "Chromium is missing; installing Debian's."; \
-		{ apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium >/dev/null; } || \
+	@if ! command -v chromium-headless-shell >/dev/null && [ -z "$$CHROMIUM" ]; then \
+		echo "Chromium without a desktop is missing; installing Debian's."; \
+		{ apt-get update -qq && { \
+			DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium-headless-shell >/dev/null || \
+			DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium >/dev/null; }; } || command -v chromium >/dev/null || \
 		{ echo "Chromium could not be installed: install it by hand, or set CHROMIUM to its path."; exit 1; }; \
 	fi
 

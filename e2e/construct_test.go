@@ -2,6 +2,8 @@ package e2e
 
 import (
 	"testing"
+
+	"github.com/go-rod/rod/lib/proto"
 )
 
 // Each construction chosen through the page: the sentence, the sheet, and the
@@ -93,10 +95,12 @@ func TestThickMetricCardFolds(t *testing.T) {
 	}
 	w.slide("fold-stage", 4)
 	w.see(test("fold-step"), "Fold the lid.")
+	_ = proto.AnimationSetPlaybackRate{PlaybackRate: 1}.Call(w)
 	w.click(test("fold-play"))
 	w.see(test("fold-play"), "Hold")
 	w.click(test("fold-play"))
 	w.pick("view-flat")
+	w.drawer("sizes")
 	w.fill("field-envelope.depth", "60 mm")
 	w.see(".readings", "60 deep")
 	w.see(test("notes"), "It is 50.5 too large for 12 × 12. Make the card at most")

@@ -1,21 +1,26 @@
 package e2e
 
 import (
+	"slices"
 	"strings"
 	"testing"
+
+	"github.com/go-rod/rod/lib/proto"
 
 	"yellowparcel/core/job"
 	"yellowparcel/demo"
 )
 
-// sights are the windows that every station is laid out for. The first two are looked at
-// with every demo job, the others with three.
-var sights = []struct {
+// sight is a window that stations are laid out for, and how many demo jobs are looked at in it.
+type sight struct {
 	name          string
 	width, height int
 	dark, metric  bool
 	jobs          int
-}{
+}
+
+// sights are all of them: the first two for every demo job, the others for three.
+var sights = []sight{
 	{"1280 x 800", 1280, 800, false, false, len(demo.Jobs())},
 	{"820 wide", 820, 1180, false, false, len(demo.Jobs())},
 	{"1024 x 768", 1024, 768, false, false, 3},
@@ -103,24 +108,13 @@ func labels(w *window, what string) {
 	}
 }
 
-// everyDrawer opens the drawers of a station in turn and says what is wrong in each.
-const everyDrawer = `async (whole, many) => {
+// looked says what is wrong in the drawer that is open, as soon as it is drawn for its window.
+const looked = `async (whole) => {
   const laidOut = ` + laidOut + `
   const empties = ` + empties + `
-  const frame = () => new Promise((done) => requestAnimationFrame(() => setTimeout(done)))
-  const tabs = [...document.querySelectorAll('.drawers [role=tab]')]
-  const bad = tabs.length === many ? [] : [tabs.length + ' drawers instead of ' + many]
-  for (const tab of tabs) {
-    tab.click()
-    const id = tab.dataset.test.replace('drawer-', '')
-    const open = '[data-test=drawer][data-drawer="' + id + '"]'
-    for (let i = 0; i < 300 && (!document.querySelector(open) || document.querySelector(open + ' > [aria-busy]')); i++) await frame()
-    await frame()
-    await frame()
-    window.scrollTo(0, 0)
-    for (const what of [...laidOut(whole), ...empties()]) bad.push(id + ': ' + what)
-  }
-  return bad
+  for (let i = 0; i < 2; i++) await new Promise((done) => requestAnimationFrame(() => setTimeout(done)))
+  window.scrollTo(0, 0)
+  return [...laidOut(whole), ...empties()]
 }`
 
 // pages are those of the program, jobPages those of a job beside its stations; prints are what is printed of it.
@@ -157,39 +151,82 @@ func everyPage(w *window, what string, list []string) {
 	}
 }
 
+// inSight makes the window one of those that stations are laid out for.
+func (w *window) inSight(s sight) {
+	w.t.Helper()
+	if err := w.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: s.width, Height: s.height, DeviceScaleFactor: 1}); err != nil {
+		w.t.Fatal(err)
+	}
+	w.MustEval(`(dark) => {
+		if (!!document.querySelector('.v-theme--lamp') !== dark) document.querySelector('[aria-label="Light or dark"]').click()
+	}`, s.dark)
+}
+
 // One station is one screen: in every drawer of every station of the demo jobs nothing
 // scrolls, runs off, is cut off or lies on something else, the drawing has half of the room
-// and fills it, and no label, value or box is empty.
+// and fills it, and no label, value or box is empty. A drawer is opened once, and looked at in
+// one window after the other.
 func TestOneScreenAStation(t *testing.T) {
 	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	for i, s := range sights {
-		t.Run(s.name, func(t *testing.T) {
-			w := openIn(t, browser(t), p, "/", s.width, s.height)
-			w.see(test("job"), "Meteor-night")
-			w.MustEval(`(dark) => localStorage.setItem('yellow-parcel-light', dark ? 'lamp' : 'day')`, s.dark)
-			if s.metric {
-				w.MustEval(`() => fetch('/api/shop', {method: 'PATCH', headers: {'content-type': 'application/json'}, body: JSON.stringify({edits: [{act: 'take', path: 'style', text: 'mm:500000'}]})})`)
+	inches, metric := start(t, t.TempDir(), "127.0.0.1:0"), start(t, t.TempDir(), "127.0.0.1:0")
+	take := map[string]any{"edits": []map[string]string{{"act": "take", "path": "style", "text": "mm:500000"}}}
+	if status, err := (&client{url: metric.url}).ask("PATCH", "/api/shop", take, nil); status != 200 {
+		t.Fatal(status, err)
+	}
+	for n, j := range demo.Jobs() {
+		for unit, p := range map[string]*program{"inches": inches, "millimetres": metric} {
+			var list []sight
+			for _, s := range sights {
+				if s.metric == (p == metric) && n < s.jobs {
+					list = append(list, s)
+				}
 			}
-			for _, j := range demo.Jobs()[:s.jobs] {
-				w.goTo("/")
-				w.openJob(j.Name)
-				for i, station := range job.Stations() {
-					if i > 0 { // from one to the next as a hand goes: the page is not loaded anew
-						w.MustEval(`(to) => document.querySelector('.strip a[href$="/' + to + '"]').click()`, station.ID)
+			if len(list) == 0 {
+				continue
+			}
+			for part := range slices.Chunk(job.Stations(), 3) {
+				t.Run(j.Name+" in "+unit+" from "+part[0].ID, func(t *testing.T) {
+					t.Parallel()
+					w := openIn(t, browser(t), p, "/", list[0].width, list[0].height)
+					w.openJob(j.Name)
+					for _, station := range part {
+						if station.ID != "card" {
+							w.click(`.strip a[href$="/` + station.ID + `"]`)
+						}
 						w.await(`.drawers[aria-label="Drawers of ` + station.ID + `"]`)
+						if many := len(w.MustElements(".drawers [role=tab]")); many != len(station.Drawers) {
+							t.Errorf("%s has %d drawers instead of %d", station.ID, many, len(station.Drawers))
+						}
+						for _, drawer := range station.Drawers {
+							w.drawer(drawer.ID)
+							for _, s := range list {
+								w.inSight(s)
+								for _, what := range w.MustEval(looked, s.height > 600).Arr() {
+									t.Errorf("%s, %s/%s: %s", s.name, station.ID, drawer.ID, what.Str())
+								}
+							}
+							w.inSight(list[0])
+						}
 					}
-					for _, what := range w.MustEval(everyDrawer, s.height > 600, len(station.Drawers)).Arr() {
-						t.Errorf("%s, %s/%s", j.Name, station.ID, what.Str())
+					w.quiet()
+					if part[0].ID == "card" {
+						return
 					}
-				}
-				if i == 0 || s.metric { // the pages and prints of a job, too: the console stays empty over them
+					// The pages and prints of a job, too: the console stays empty over them.
 					everyPage(w, j.Name, jobPages)
-				}
+					for _, s := range list {
+						if n > 0 {
+							break
+						}
+						w.within("/") // where there is a lamp
+						w.await(test("job"))
+						w.inSight(s)
+						everyPage(w, s.name, pages)
+					}
+					w.quiet()
+				})
 			}
-			everyPage(w, s.name, pages)
-			w.quiet()
-		})
+		}
 	}
 }
 

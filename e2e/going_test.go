@@ -18,6 +18,7 @@ func (w *window) goTo(path string) {
 		}
 	}
 	w.goToNow(path)
+	w.there(nothing)
 }
 
 // goToNow loads a page, whatever is on its way.

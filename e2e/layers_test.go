@@ -78,6 +78,7 @@ func TestLayersInDetail(t *testing.T) {
 		return v, v != "1/4" && !w.MustHas(test("field-parts.1.border")+" .exact")
 	})
 	w.fill("field-parts.1.border", "1/8")
+	w.drawer("panel")
 	w.click(test("add-stamp"))
 	w.see(test("items-sentence"), "They go together on “Night-sky layer”")
 	w.click(test("add-greeting"))
@@ -85,6 +86,7 @@ func TestLayersInDetail(t *testing.T) {
 	w.see(test("item-rungs"), "takes all")
 	w.fill("field-items.0.height", "4")
 	w.see(test("items-sentence"), "No paper takes them all")
+	w.drawer("layers")
 	w.click(test("add-liner"))
 	w.see(test("layer-2")+" "+test("layer-size"), "5 1/8 × 5 1/8")
 	w.fill("field-parts.2.ready", "4")
@@ -97,7 +99,6 @@ func TestLayersInDetail(t *testing.T) {
 	w.click(test("to-swatches"))
 	w.see("main", "The program does not answer") // and not that they are laid out, for ever
 	stop()
-	w.click(test("again"))
 	w.see(test("swatch"), "5 3/8 × 5 3/8")
 	const pixel = 25.4 / 96
 	for selector, want := range map[string]float64{test("ladder") + " path:nth-of-type(1)": 5.375 * 25.4, test("ladder") + " path:nth-of-type(4)": 4.875 * 25.4, test("check-bar") + " path": 100} {

@@ -95,7 +95,7 @@ var kinds = map[string]string{
 	// With refusals of the whole, and texts that cannot be used.
 	"typed": "type type bad bad half left pair answer answer answer lose tick none",
 	// With undo and redo.
-	"undo": "type type step add undo undo redo answer answer answer lose tick",
+	"undo": "type type step add undo undo redo answer answer answer arrive lose tick tick event",
 	// Another window changes the same job.
 	"two": "type type step other other event event event deaf opened arrive answer answer answer answer lose full tick theirs mine undo",
 	// The same without a choice: what was typed wins wherever nobody else was at it.

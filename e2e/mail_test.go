@@ -219,6 +219,7 @@ func TestRulesAndGauge(t *testing.T) {
 		t.Errorf("%d rulebooks", n)
 	}
 	w.goTo(at + "mail")
+	w.drawer("checks")
 	w.choose("pick-destination", "United States, home mail, my copy")
 	w.see(test("headline"), "Goes as a large envelope: too long by")
 	w.saved()
@@ -259,10 +260,12 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 	if now := w.text(test("reading-pull")); now == was {
 		t.Errorf("the pull stays %s", now)
 	}
+	w.drawer("measure")
 	w.click(test("stiffness") + " button")
 	w.fill("field-mail.measured.droop", "60 mm")
 	w.click(test("drawer-checks"))
 	w.see(test("notes"), "between 1 mm and a quarter of the overhang")
+	w.drawer("measure")
 	w.fill("field-mail.measured.grams", "-3")
 	w.see(test("field-mail.measured.grams"), "cannot be below nothing")
 	w.see(test("state"), "not saved: what you typed cannot be used yet")
@@ -280,6 +283,7 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 	w.see(test("ticket-layers"), "none")
 	w.saved()
 	w.goTo(at + "mail")
+	w.drawer("checks")
 	w.click(test("options-closed") + " button")
 	w.click(test("field-mail.bare") + " input")
 	w.see(test("headline"), "Goes as a postcard")
@@ -291,6 +295,7 @@ func TestPriceDroopBareAndHeap(t *testing.T) {
 	heap := w.text(test("reading-girth-across"))
 	w.station("Moon-watch invitation, brass and knot", "card")
 	w.see("[data-test=ticket-card]", "7 × 5")
+	w.drawer("shape")
 	if text := plain(w.element(test("room")).MustEval(`() => this.textContent`).Str()); !strings.Contains(text, heap+" in width") {
 		t.Errorf("the Card station says %s, the relief %s", text, heap)
 	}

@@ -37,8 +37,8 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 	if err != nil {
 		t.Fatal(err)
 	}
-	w := &window{Page: page.Timeout(10 * time.Minute).WithPanic(func(v any) { t.Fatal(v) }), t: t, program: p}
-	t.Cleanup(func() { _ = page.Close() })
+	w := &window{Page: page.Timeout(4 * time.Minute).WithPanic(func(v any) { t.Fatal(v) }), t: t, program: p}
+	t.Cleanup(func() { _ = page.Timeout(patience / 4).Close() })
 	if err := w.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: width, Height: height, DeviceScaleFactor: 1}); err != nil {
 		t.Fatal(err)
 	}
@@ -194,6 +194,9 @@ const rests = `(selector, patience) => new Promise((done) => {
 	look()
 })`
 
+// nothing is never there: what waits for it waits until the page rests.
+const nothing = "nothing"
+
 // there waits until an element is there or the page rests.
 func (w *window) there(selector string) bool {
 	for range 3 { // a page that is left meanwhile is asked again where it came to
@@ -213,6 +216,16 @@ func (w *window) reach(selector string) { w.there(selector) }
 func (w *window) await(selector string) {
 	w.t.Helper()
 	w.waitFor(selector+" to be there", func() (string, bool) { w.reach(selector); return "nothing", w.MustHas(selector) })
+}
+
+// MustElement is an element, waited for as long as anything else is.
+func (w *window) MustElement(selector string) *rod.Element {
+	w.t.Helper()
+	el, err := w.Timeout(patience).Element(selector)
+	if err != nil {
+		w.t.Fatalf("%s is not there: %v", selector, err)
+	}
+	return el.CancelTimeout()
 }
 
 // field is what is typed into in a field of that name.
@@ -295,6 +308,8 @@ const place = `(selector, words) => {
 	if (!box) return ['is not drawn']
 	const at = [box.left + box.width / 2, box.top + box.height / 2]
 	const hit = document.elementFromPoint(...at)
+	window.wasHit = false
+	document.addEventListener('click', (e) => (window.wasHit = of.contains(e.target)), { capture: true, once: true })
 	return hit && (of.contains(hit) || hit.contains(of)) ? at : ['lies under ' + (hit?.outerHTML.slice(0, 120) ?? 'nothing')]
 }`
 
@@ -317,7 +332,9 @@ func (w *window) press(selector, words string) {
 		if err != nil {
 			return err.Error(), false
 		}
-		return "", true
+		// What moved away from under the hand, since an answer came just then, is clicked again.
+		hit, err := w.Eval(`() => window.wasHit !== false`)
+		return "it was missed", err != nil || hit.Value.Bool()
 	})
 }
 

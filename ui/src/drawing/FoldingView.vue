@@ -194,9 +194,9 @@ function play() {
     return
   }
   playing.value = true
-  let before = performance.now()
+  let before = 0 // frames have a time of their own
   const next = (now: number) => {
-    stage.value = Math.min(last.value, stage.value + (now - before) / 1000 / secondsAFold)
+    if (before) stage.value = Math.min(last.value, stage.value + (now - before) / 1000 / secondsAFold)
     before = now
     if (stage.value < last.value && playing.value) frame = window.requestAnimationFrame(next)
     else playing.value = false

@@ -1,6 +1,6 @@
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 
-import { answered, sentenceOf, unreachable, type Job } from '../api/client'
+import { sentenceOf, unreachable, type Job } from '../api/client'
 import { useTrying } from '../api/trying'
 import { useTrouble } from '../api/useTrouble'
 import { world } from '../api/world'
@@ -88,7 +88,7 @@ export function useJob(asked: string, open: Ref<string>, within = world, shop: F
     if (planning.job.value) void planning.act({ edits: [] })
   })
 
-  const { ask } = useTrying(within)
+  const { ask, noAnswer } = useTrying(within)
   let loading = false
 
   /** Reads the job, again and again while the program does not answer, which is said meanwhile. */
@@ -98,15 +98,11 @@ export function useJob(asked: string, open: Ref<string>, within = world, shop: F
     // What another window saves from now on is heard of, also before there is anything to show.
     if (asked !== newJob) listen(asked)
     const { data, error } = await ask(
-      async () => {
-        const answer = await (
-          asked === newJob
-            ? api.GET('/api/jobs/new')
-            : api.GET('/api/jobs/{id}', { params: { path: { id: asked } } })
-        ).catch(unreachable)
-        if (!answered(answer.response)) missing.value = sentenceOf(answer.error)
-        return answer
-      },
+      () =>
+        (asked === newJob
+          ? api.GET('/api/jobs/new')
+          : api.GET('/api/jobs/{id}', { params: { path: { id: asked } } })
+        ).catch(unreachable),
       () => !closed,
     )
     loading = false
@@ -149,7 +145,14 @@ export function useJob(asked: string, open: Ref<string>, within = world, shop: F
     },
     job: planning.job,
     plan: planning.plan,
-    missing,
+    /** Why there is nothing to show: there is no such job, or no answer yet. */
+    missing: computed(
+      () =>
+        missing.value ||
+        (!planning.plan.value && (noAnswer.value || planning.noAnswer.value)
+          ? sentenceOf(unreachable().error)
+          : ''),
+    ),
     removed: saving.removed,
     stored: saving.stored,
     state,

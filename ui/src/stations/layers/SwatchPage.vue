@@ -8,17 +8,12 @@ import { useJob } from '../../job/useJob'
 /** A ladder of swatches for one card size, printed at its true size. */
 const props = defineProps<{ id: string }>()
 
-const job = useJob(props.id, ref('layers/layers'))
+const job = useJob(props.id, ref(''))
 onMounted(() => job.load())
 
 const plan = computed(() => job.plan.value)
 const name = computed(() => job.job.value?.name)
 const failure = computed(() => job.missing.value || job.refused.value)
-
-function again() {
-  job.missing.value = ''
-  void job.load()
-}
 
 const swatches = computed(() => plan.value?.layers.ladder.swatches ?? [])
 </script>
@@ -69,12 +64,7 @@ const swatches = computed(() => plan.value?.layers.ladder.swatches ?? [])
     </template>
   </TrueSizePage>
   <main v-else class="none">
-    <template v-if="failure">
-      <p role="alert" class="tone-trouble">{{ failure }}</p>
-      <p>
-        <v-btn variant="outlined" data-test="again" @click="again">Try again</v-btn>
-      </p>
-    </template>
+    <p v-if="failure" role="alert" class="tone-trouble">{{ failure }}</p>
     <p v-else class="soft" aria-busy="true">Laying out the swatches…</p>
   </main>
 </template>

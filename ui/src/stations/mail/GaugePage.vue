@@ -12,11 +12,6 @@ const props = defineProps<{ id: string }>()
 const job = useJob(props.id, ref('mail/gauge'))
 onMounted(() => job.load())
 
-function again() {
-  job.missing.value = ''
-  void job.load()
-}
-
 const gauge = computed(() => job.plan.value?.mail.gauge)
 const mm = (nm: number) => nm / 1e6
 </script>
@@ -53,12 +48,7 @@ const mm = (nm: number) => nm / 1e6
     </text>
   </TrueSizePage>
   <main v-else class="none">
-    <template v-if="job.missing.value">
-      <p role="alert" class="tone-trouble">{{ job.missing.value }}</p>
-      <p>
-        <v-btn variant="outlined" data-test="again" @click="again">Try again</v-btn>
-      </p>
-    </template>
+    <p v-if="job.missing.value" role="alert" class="tone-trouble">{{ job.missing.value }}</p>
     <template v-else-if="job.ready.value">
       <p><router-link :to="`/jobs/${id}/mail`">Back to Mail</router-link></p>
       <p class="soft">There is no limit of thickness where this job goes, so no gauge of it.</p>
