@@ -236,7 +236,7 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	w.waitFor("the page that says so", func() (string, bool) { return w.address(), w.address() == "/repair" })
 	w.see(test("what"), "cannot be used: the database is damaged")
 	w.see("main", "5 jobs in it can be read as they were saved, 1 cannot")
-	if got := w.axe(""); got != "" {
+	if got := axe(w, ""); got != "" {
 		t.Error(got)
 	}
 	// A window from before keeps what is done in it, and says why it is not stored.

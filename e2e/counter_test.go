@@ -152,7 +152,7 @@ func everyPage(w *window, what string, list []string) {
 }
 
 // inSight makes the window one of those that stations are laid out for.
-func (w *window) inSight(s sight) {
+func inSight(w *window, s sight) {
 	w.t.Helper()
 	if err := w.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: s.width, Height: s.height, DeviceScaleFactor: 1}); err != nil {
 		w.t.Fatal(err)
@@ -200,12 +200,12 @@ func TestOneScreenAStation(t *testing.T) {
 						for _, drawer := range station.Drawers {
 							w.drawer(drawer.ID)
 							for _, s := range list {
-								w.inSight(s)
+								inSight(w, s)
 								for _, what := range w.MustEval(looked, s.height > 600).Arr() {
 									t.Errorf("%s, %s/%s: %s", s.name, station.ID, drawer.ID, what.Str())
 								}
 							}
-							w.inSight(list[0])
+							inSight(w, list[0])
 						}
 					}
 					w.quiet()
@@ -220,7 +220,7 @@ func TestOneScreenAStation(t *testing.T) {
 						}
 						w.within("/") // where there is a lamp
 						w.await(test("job"))
-						w.inSight(s)
+						inSight(w, s)
 						everyPage(w, s.name, pages)
 					}
 					w.quiet()

@@ -48,7 +48,7 @@ func TestMatsAndCutter(t *testing.T) {
 	w.goTo("/shelf")
 	w.fill("field-mats.0.width", "8")
 	w.fill("field-mats.0.height", "12")
-	w.settledShelf()
+	settledShelf(w)
 	w.station("Meteor-night thanks, square", "bench/mats")
 	w.see(test("misfit-envelope"), "8 13/16 does not fit the 7 1/4 that your mat can cut")
 	w.click(test("mat-offer-mat:long-mat"))
@@ -57,7 +57,7 @@ func TestMatsAndCutter(t *testing.T) {
 }
 
 // settledShelf waits until the shelf is stored.
-func (w *window) settledShelf() {
+func settledShelf(w *window) {
 	w.t.Helper()
 	w.see(test("state"), "saved")
 }

@@ -93,7 +93,7 @@ func TestLayersInDetail(t *testing.T) {
 	w.saved()
 	w.goTo(at + "paper")
 	w.choose("cut-stock", "Text 105")
-	w.seeDrawn("Liner to write on")
+	seeDrawn(w, "Liner to write on")
 	w.goTo(at + "layers")
 	stop := w.cutOff("/api/plan", http.MethodPost)
 	w.click(test("to-swatches"))

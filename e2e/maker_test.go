@@ -12,7 +12,7 @@ import (
 // numbers are what the maker reads off the counter for one card.
 type numbers struct{ headline, ticketFlat, ticketSheet, post string }
 
-func (w *window) numbers() numbers {
+func numbersOf(w *window) numbers {
 	ticket := func(line string) string { return w.text(test("ticket-"+line) + " .value") }
 	return numbers{w.text(test("headline")), ticket("flat"), ticket("sheet"), ticket("mail")}
 }
@@ -95,14 +95,14 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 	w.choose("pick-destination", "United States, home mail")
 	w.see(test("headline"), "Nearly square")
 	w.saved()
-	before := w.numbers()
+	before := numbersOf(w)
 	w.quiet()
 
 	p.stop(os.Interrupt)
 	p = p.restart()
 	w = open(t, p, strings.TrimSuffix(at, "card")+"mail")
 	w.see(test("headline"), "Nearly square")
-	if after := w.numbers(); after != before {
+	if after := numbersOf(w); after != before {
 		t.Errorf("after a restart: %+v, want %+v", after, before)
 	}
 	w.goTo(at)

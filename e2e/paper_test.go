@@ -176,7 +176,7 @@ func TestShelf(t *testing.T) {
 }
 
 // seeDrawn waits until the drawing says the words.
-func (w *window) seeDrawn(words string) {
+func seeDrawn(w *window, words string) {
 	w.t.Helper()
 	w.waitFor("the drawing to say "+words, func() (string, bool) {
 		said := plain(w.MustElement(test("drawing")).MustEval(`() => this.textContent`).Str())
@@ -247,7 +247,7 @@ func TestRoomOfARaisedCard(t *testing.T) {
 	w.see(test("room"), "The second counts")
 	w.fill("field-card.overWidth", "1/2")
 	w.pick("view-inside")
-	w.seeDrawn("6 × 4 1/4")
+	seeDrawn(w, "6 × 4 1/4")
 	w.saved()
 	w.goTo(at + "envelope")
 	w.see(test("fits-sentence"), "")

@@ -7,6 +7,7 @@ import (
 	"testing"
 
 	"yellowparcel/core/measure"
+	"yellowparcel/internal/soak"
 )
 
 func lengths(list ...measure.Length) (text string) {
@@ -71,7 +72,7 @@ func boxSpec(rng *rand.Rand) Spec {
 func TestEveryConstructionKeepsItsPromises(t *testing.T) {
 	t.Parallel()
 	rng := rand.New(rand.NewPCG(11, 12))
-	for range 60 {
+	for range soak.Of(200) {
 		s := boxSpec(rng)
 		for name, m := range everyMade(s) {
 			if err := m.Prove(); err != nil {

@@ -4,8 +4,6 @@ import (
 	"fmt"
 	"math"
 	"math/rand/v2"
-	"os"
-	"strconv"
 	"strings"
 	"testing"
 
@@ -15,6 +13,7 @@ import (
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 	"yellowparcel/internal/anyjob"
+	"yellowparcel/internal/soak"
 )
 
 // numberOn is a number of a drawing: its text as a length, and half of its last place where it is a decimal.
@@ -129,12 +128,8 @@ func TestNumbersOnDrawingsAddUp(t *testing.T) {
 			}
 		}
 	}
-	many := 100
-	if n, err := strconv.Atoi(os.Getenv("SOAK")); err == nil {
-		many = n
-	}
 	r := rand.New(rand.NewPCG(178, 178))
-	for i := range many * 5 {
+	for i := range soak.Of(2000) {
 		shop := anyjob.Shop(r)
 		if shop.Unit = measure.Inches; i%2 > 0 {
 			shop.Unit = measure.Millimetres

@@ -22,6 +22,7 @@ import (
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
+	"yellowparcel/internal/soak"
 )
 
 // over is what a plan may use beyond its steps: a search ends what it is at, and
@@ -58,7 +59,8 @@ func trial(t *testing.T, seed, i uint64) (steps int, took time.Duration, passes 
 // Whatever passes the check is planned within a bound, without a panic, and
 // holds no number that is none and no list that is null.
 func TestEveryPlanIsBoundedAndWhole(t *testing.T) {
-	const shares, each = 4, 200
+	const shares = 4
+	each := soak.Of(400)
 	var most [shares]int
 	t.Run("shares", func(t *testing.T) {
 		for share := range uint64(shares) {

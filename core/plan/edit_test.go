@@ -7,7 +7,6 @@ import (
 	"fmt"
 	"maps"
 	"math/rand/v2"
-	"os"
 	"reflect"
 	"slices"
 	"strconv"
@@ -19,16 +18,8 @@ import (
 	"yellowparcel/core/plan"
 	"yellowparcel/demo"
 	"yellowparcel/internal/anyjob"
+	"yellowparcel/internal/soak"
 )
-
-// soaked is how often something is done: so often, or as often as SOAK says.
-func soaked(t *testing.T, usual int) int {
-	t.Helper()
-	if n, err := strconv.Atoi(os.Getenv("SOAK")); err == nil {
-		return n
-	}
-	return usual
-}
 
 var typedTexts = []string{"5 1/2", "140 mm", "0", "", "-3", "1/0", "9999", "5 1/", "moon", "1,000", "3 (76 mm)", "4 (90 mm)", "1e9", "½", "  7  ", "3, 3, 3", "yes", strings.Repeat("9", 60)}
 
@@ -120,7 +111,7 @@ func TestEditsInAnyOrder(t *testing.T) {
 	const each = 40
 	r := rand.New(rand.NewPCG(61, 62))
 	acts := map[field.Act][2]int{}
-	for range max(1, soaked(t, 640)/each) {
+	for range max(1, soak.Of(3600)/each) {
 		shop := anyjob.Shop(r)
 		j := anyjob.Job(r, shop)
 		if len(plan.Check(j, shop)) > 0 {

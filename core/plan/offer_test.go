@@ -11,6 +11,7 @@ import (
 	"yellowparcel/core/measure"
 	"yellowparcel/core/plan"
 	"yellowparcel/internal/anyjob"
+	"yellowparcel/internal/soak"
 )
 
 // taken is the plan of the job that one has after taking an offer.
@@ -32,7 +33,7 @@ func TestOffersAreKept(t *testing.T) {
 	rows := map[string]int{}
 	refused := map[string]int{}
 	units := map[measure.Unit]int{}
-	for range soaked(t, 20) {
+	for range soak.Of(200) {
 		shop := anyjob.Shop(r)
 		j := anyjob.Job(r, shop)
 		formats := shop.Formats()

@@ -16,6 +16,7 @@ import (
 	"yellowparcel/core/say"
 	"yellowparcel/demo"
 	"yellowparcel/internal/anyjob"
+	"yellowparcel/internal/soak"
 )
 
 const in = measure.Inch
@@ -221,7 +222,7 @@ func TestPlansHangTogether(t *testing.T) {
 	t.Parallel()
 	rng := rand.New(rand.NewPCG(7, 8))
 	pick := func(n int) int { return rng.IntN(n) }
-	for i := range 300 {
+	for i := range soak.Of(600) {
 		j, shop := sample()
 		j.Card.Width, j.Card.Height = measure.Length(16+pick(200))*in/16, measure.Length(25+pick(300))*measure.Millimetre
 		j.Card.Fold = card.Folds()[pick(len(card.Folds()))]

@@ -15,6 +15,7 @@ import (
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
 	"yellowparcel/internal/anyjob"
+	"yellowparcel/internal/soak"
 )
 
 // oneWord are stretches that a reader takes in as one: sizes, numbers with their unit, and
@@ -141,7 +142,7 @@ func texts(v reflect.Value, in reflect.Type, field string, say func(in reflect.T
 func TestPlansFollowTheVoice(t *testing.T) {
 	r := rand.New(rand.NewPCG(14, 1))
 	told, never := map[string]string{}, unwanted(t, "plan")
-	for i := range 240 {
+	for i := range soak.Of(600) {
 		shop := anyjob.Shop(r)
 		shop.Unit = []measure.Unit{measure.Inches, measure.Millimetres}[i%2]
 		j := anyjob.Job(r, shop)

@@ -37,8 +37,6 @@ interface Trace {
   /** Saves that were sent while another one was on its way, and while the maker was asked which to keep. */
   twice: number
   unasked: number
-  /** How often the job was read. */
-  gets: number
 }
 
 /** Until nothing more comes of what was done: no chain of answers is longer. */
@@ -63,7 +61,6 @@ class Bench {
   adds = 0
   twice = 0
   unasked = 0
-  gets = 0
 
   private world: World = {
     api: {
@@ -95,7 +92,6 @@ class Bench {
     return (path: string, init: { body?: Record<string, unknown> } = {}) =>
       new Promise((done, lost) => {
         const body = structuredClone(init.body ?? {})
-        if (method === 'GET' && path === '/api/jobs/{id}' && this.job?.ready.value) this.gets++
         if (method === 'PUT' && path === '/api/jobs/{id}') {
           if (this.requests.some((r) => r.method === 'PUT' && r.path === path)) this.twice++
           if (this.job?.state.value === 'conflict') this.unasked++
@@ -266,7 +262,6 @@ async function run(scripts: Step[][]): Promise<Trace[]> {
       shownBench: progress?.at.value ?? -1,
       twice: bench.twice,
       unasked: bench.unasked,
-      gets: bench.gets,
     })
     bench.end()
   }

@@ -3,8 +3,6 @@ package bench_test
 import (
 	"fmt"
 	"math/rand/v2"
-	"os"
-	"strconv"
 	"strings"
 	"testing"
 
@@ -19,6 +17,7 @@ import (
 	"yellowparcel/core/worksheet/bench"
 	"yellowparcel/demo"
 	"yellowparcel/internal/anyjob"
+	"yellowparcel/internal/soak"
 )
 
 // benchOf is a bench with the tools of a shop, and the prints of a job's pieces.
@@ -206,10 +205,7 @@ func TestEveryWayIsFollowed(t *testing.T) {
 // Whatever the job and whatever the tools, following every step blind makes the pieces.
 func TestAnyWorksheet(t *testing.T) {
 	t.Parallel()
-	runs := 240
-	if n, _ := strconv.Atoi(os.Getenv("SOAK")); n > 0 {
-		runs = n
-	}
+	runs := soak.Of(1200)
 	gauges, notched := 0, 0
 	acts, whys, traced := map[worksheet.Act]int{}, map[string]int{}, 0
 	for i := range runs {

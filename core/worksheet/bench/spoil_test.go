@@ -3,9 +3,7 @@ package bench_test
 import (
 	"fmt"
 	"math/rand/v2"
-	"os"
 	"slices"
-	"strconv"
 	"strings"
 	"testing"
 
@@ -16,16 +14,14 @@ import (
 	"yellowparcel/core/worksheet"
 	"yellowparcel/core/worksheet/bench"
 	"yellowparcel/internal/anyjob"
+	"yellowparcel/internal/soak"
 )
 
 // Of 300 worksheets spoiled by one number, one swap or one missing step, so that what is made comes
 // out otherwise, the simulated bench refuses at least 290. What changes nothing does not count.
 func TestSpoiledWorksheets(t *testing.T) {
 	t.Parallel()
-	wanted := 300
-	if n, _ := strconv.Atoi(os.Getenv("SOAK")); n > 0 {
-		wanted = n
-	}
+	wanted := soak.Of(3000)
 	spoiled, refused, nothing := map[string]int{}, map[string]int{}, map[string]int{}
 	count, passed := 0, []string{}
 	for seed := uint64(0); count < wanted; seed++ {

@@ -13,6 +13,12 @@ const saveAside = 200
 /** How many saves without an answer are remembered; the program takes so many. */
 const mostUnanswered = 40
 
+/** A save that was sent, and the job as it was sent. */
+interface Sent {
+  act: string
+  job: string
+}
+
 interface Of {
   job: () => Job | undefined
   /** Whether acts are on their way, or a plan of them is. */
@@ -43,7 +49,7 @@ export function useSaving(asked: string, of: Of, { api, clock }: World) {
   const conflict = ref(false)
   const refused = ref('')
   // Saves that no answer came to: what comes next goes on from them, where they were done after all.
-  const unanswered = ref<string[]>([])
+  const unanswered = ref<Sent[]>([])
   const dirty = computed(
     () =>
       of.job() !== undefined && (unanswered.value.length > 0 || JSON.stringify(of.job()) !== savedJob.value),
@@ -53,7 +59,7 @@ export function useSaving(asked: string, of: Of, { api, clock }: World) {
   let newest = 0 // the newest version heard of
   let callOff = () => {} // the save that is to come
   let unsavedSince = 0
-  let sent: { act: string; job: string } | undefined // the save that is on its way
+  let sent: Sent | undefined // the save that is on its way
   let due = false // it waits for a plan that is on its way
   let closed = false
 
@@ -110,7 +116,7 @@ export function useSaving(asked: string, of: Of, { api, clock }: World) {
     saving.value = true
     const act = crypto.randomUUID()
     // A page that is left waits for no answer: what it stores last goes on from what is on its way.
-    const after = last.stored ? [] : [...unanswered.value, ...(sent ? [sent.act] : [])]
+    const after = last.stored ? [] : [...unanswered.value, ...(sent ? [sent] : [])].map((one) => one.act)
     const mySave = (sent = { act, job: mine })
     const body = {
       version: last.stored?.version ?? version,
@@ -131,8 +137,8 @@ export function useSaving(asked: string, of: Of, { api, clock }: World) {
       saving.value = false
     }
     unanswered.value = answered(response)
-      ? unanswered.value.filter((one) => !after.includes(one))
-      : [...unanswered.value, act].slice(-mostUnanswered)
+      ? unanswered.value.filter((one) => !after.includes(one.act))
+      : [...unanswered.value, mySave].slice(-mostUnanswered)
     noSave.value = !answered(response)
     why.value = whyNot(response, error)
     if (data) {
@@ -176,12 +182,24 @@ export function useSaving(asked: string, of: Of, { api, clock }: World) {
     if (stored.value && !saving.value && !of.busy()) void follow()
   }
 
+  /** Whether what was heard of is a save of this window that no answer came to: it goes on from there. */
+  async function isMine(): Promise<boolean> {
+    if (unanswered.value.length === 0) return false
+    const { data } = await get()
+    if (!data || closed || saving.value || data.version <= version) return true // the next save tells
+    const job = JSON.stringify(data.job)
+    if (!unanswered.value.some((one) => one.job === job)) return false
+    adopt(data)
+    unanswered.value = []
+    if (dirty.value) soon()
+    return true
+  }
+
   let following = false
   async function follow() {
     if (newest <= version || saving.value || following || conflict.value) return
     if (dirty.value) {
-      // What was heard of may be a save of one's own that no answer came to: the next one tells.
-      if (unanswered.value.length === 0) conflict.value = true
+      if (!(await isMine())) conflict.value = true
       return
     }
     following = true
