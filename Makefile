@@ -11,7 +11,7 @@ GODIRS := $(sort $(patsubst ./%/,%,$(filter-out ./ui/ ./docs/ ./bin/,$(dir $(wil
 ROOMS  := $(sort $(foreach d,$(GODIRS),$(firstword $(subst /, ,$(d)))))
 GO     := $(shell find $(filter-out e2e,$(ROOMS)) \( -name '*.go' -o -name '*.json' -o -name '*.sql' \) -not -name '*_test.go' 2>/dev/null) go.mod go.sum
 
-.PHONY: help demo run build test soak look lint types unit e2e format pictures bench chromium pdftoppm tools rooms clean
+.PHONY: help demo run build test soak look lint types unit e2e format pictures bench chromium pdftoppm gcc tools rooms clean
 
 help: ## what each target does
 	@grep -hE '^[a-z-]+:.*##' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -39,8 +39,11 @@ $(STAMP)/ui: $(STAMP)/npm $(UI)
 $(BIN): $(STAMP)/types $(STAMP)/ui $(GO) | tools
 	CGO_ENABLED=0 go build -trimpath -o $@ ./cmd/yellowparcel
 
-test: lint unit e2e ## vet, linters, types, build, unit tests, the race detector, end-to-end tests
-	@echo "All of it holds."
+# Whatever is tested side by side takes both cores, so the parts go one after the other.
+test: $(BIN) pdftoppm chromium gcc ## vet, linters, types, build, unit tests, the race detector, end-to-end tests
+	@NEED_PDFTOPPM=1 CGO_ENABLED=1 YELLOW_PARCEL=$(abspath $(BIN)) go run ./internal/parts \
+		"lint=make -s lint" "unit=go test -json $(PLAIN)" "race=go test -json -race $(RACED)" \
+		"browser=go test -json -count=1 -timeout 20m -parallel 3 ./e2e/..."
 
 lint: $(STAMP)/npm $(STAMP)/ui
 	@test -z "$$(gofmt -l $(ROOMS))" || { echo "These files want gofmt:"; gofmt -l $(ROOMS); exit 1; }
@@ -62,15 +65,17 @@ types: $(STAMP)/npm ## make the front end's types anew from the server's documen
 	go run ./cmd/yellowparcel openapi > ui/src/api/openapi.json
 	cd ui && npm run --silent types
 
-# The race detector watches what runs beside something else, with every package that it
-# calls; sums done one after another would only take ten times as long under it.
-PLAIN := $(foreach r,$(filter-out e2e tools,$(ROOMS)),./$(r)/...)
+# The race detector watches what runs beside something else; sums done one after another
+# would only take ten times as long under it. Each package is tested once.
 RACED := ./cmd/... ./device/... ./server/... ./store/... ./core/compare ./core/offer
+PLAIN = $(filter-out yellowparcel/e2e yellowparcel/core/compare yellowparcel/core/offer,$(shell go list ./core/... ./demo/... ./docs/... ./format/... ./internal/... 2>/dev/null))
 
-unit: $(STAMP)/ui pdftoppm
-	@command -v gcc >/dev/null || { echo "gcc is missing; the race detector needs it: install gcc (Debian: apt-get install gcc libc6-dev)."; exit 1; }
+unit: $(STAMP)/ui pdftoppm gcc
 	NEED_PDFTOPPM=1 go test $(PLAIN)
 	CGO_ENABLED=1 go test -race $(RACED)
+
+gcc:
+	@command -v gcc >/dev/null || { echo "gcc is missing; the race detector needs it: install gcc (Debian: apt-get install gcc libc6-dev)."; exit 1; }
 
 pdftoppm:
 	@if ! command -v pdftoppm >/dev/null; then \

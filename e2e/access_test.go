@@ -37,76 +37,78 @@ func axe(w *window, only string, within ...string) string {
 	return w.MustEval(axeRun, only, append([]string{}, within...)).Str()
 }
 
-// Every page and every drawer of every station is accessible by day, and readable by lamp:
-// nothing else differs there but the colours.
+// inLight has the page by day or by lamp: by its button; a page without one is loaded anew. Sign
+// tells that the page stands.
+func inLight(w *window, want, sign string) {
+	w.t.Helper()
+	if !w.MustEval(`(want) => {
+		const button = document.querySelector('[aria-label="Light or dark"]')
+		if (!button) localStorage.setItem('yellow-parcel-light', want)
+		else if (!document.querySelector('.v-theme--' + want)) button.click()
+		return !!button
+	}`, want).Bool() {
+		w.goTo(w.MustInfo().URL[len(w.program.url):])
+		w.see(sign, "")
+	}
+	w.await(".v-application.v-theme--" + want)
+	w.waitFor("the colours to settle", func() (string, bool) {
+		return "they change", !w.MustEval(`() => document.getAnimations().some((a) => a.playState === 'running')`).Bool()
+	})
+}
+
+// bothLights fails where axe finds something by day, or colours that cannot be read by lamp:
+// nothing else differs there.
+func bothLights(w *window, where, sign string, within ...string) {
+	w.t.Helper()
+	if got := axe(w, "", within...); got != "" {
+		w.t.Errorf("%s by day: %s", where, got)
+	}
+	inLight(w, "lamp", sign)
+	if got := axe(w, "color-contrast", within...); got != "" {
+		w.t.Errorf("%s by lamp: %s", where, got)
+	}
+	inLight(w, "day", sign)
+}
+
+// Every page and every drawer of every station is accessible by day, and readable by lamp.
 func TestNothingSeriousForAxe(t *testing.T) {
 	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
-	var w *window
-	sign := "" // what tells that the page stands
-	light := func(want string) {
-		t.Helper()
-		// By its button; a page without one is loaded anew.
-		if !w.MustEval(`(want) => {
-			const button = document.querySelector('[aria-label="Light or dark"]')
-			button ? button.click() : localStorage.setItem('yellow-parcel-light', want)
-			return !!button
-		}`, want).Bool() {
-			w.goTo(w.MustInfo().URL[len(w.program.url):])
+	anew := func(t *testing.T) *window {
+		w := openIn(t, browser(t), p, "/", 1280, 800)
+		w.MustEval(`() => localStorage.setItem('yellow-parcel-light', 'day')`)
+		return w
+	}
+	for path, sign := range map[string]string{
+		"/": test("job"), "/shelf": test("shelf-sheets-0"), "/rules": test("rules-title"), "/help": "h1", "/chart": test("pocket"), "/backups": test("backups"),
+		"history": test("ticket-of-state"), "table": test("table-says"),
+	} {
+		t.Run(path, func(t *testing.T) {
+			t.Parallel()
+			w := anew(t)
+			if !strings.HasPrefix(path, "/") {
+				path = strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card") + path
+			}
+			w.goTo(path)
 			w.see(sign, "")
-		}
-		w.await(".v-application.v-theme--" + want)
-		w.waitFor("the colours to settle", func() (string, bool) {
-			return "they change", !w.MustEval(`() => document.getAnimations().some((a) => a.playState === 'running')`).Bool()
+			bothLights(w, path, sign)
 		})
 	}
-	run := func(where string, within ...string) {
-		t.Helper()
-		if got := axe(w, "", within...); got != "" {
-			t.Errorf("%s by day: %s", where, got)
-		}
-		light("lamp")
-		if got := axe(w, "color-contrast", within...); got != "" {
-			t.Errorf("%s by lamp: %s", where, got)
-		}
-		light("day")
-	}
-	// Windows of their own: on a slow machine all of it together outlasts one.
-	anew := func() {
-		if w != nil {
-			w.MustClose()
-		}
-		w = openIn(t, browser(t), p, "/", 1280, 800)
-		w.MustEval(`() => localStorage.setItem('yellow-parcel-light', 'day')`)
-	}
-	anew()
-	for path, stands := range map[string]string{"/": test("job"), "/shelf": test("shelf-sheets-0"), "/rules": test("rules-title"), "/help": "h1", "/chart": test("pocket"), "/backups": test("backups")} {
-		sign = stands
-		w.goTo(path)
-		w.see(sign, "")
-		run(path)
-	}
-	w.goTo("/")
-	at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
-	w.goTo(at + "history")
-	w.see(test("ticket-of-state"), "")
-	run("history")
-	w.goTo(at + "table")
-	sign = test("table-says")
-	w.see(sign, "")
-	run("table")
 	for _, station := range job.Stations() {
-		anew()
-		w.goTo(at + station.ID + "/" + station.Drawers[0].ID)
-		w.see(test("headline"), "")
-		for i, drawer := range station.Drawers {
-			w.drawer(drawer.ID)
-			if where := station.ID + "/" + drawer.ID; i == 0 {
-				run(where)
-			} else { // what is round them stays
-				run(where, ".picture", ".panel")
+		t.Run(station.ID, func(t *testing.T) {
+			t.Parallel()
+			w := anew(t)
+			w.goTo(strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card") + station.ID + "/" + station.Drawers[0].ID)
+			w.see(test("headline"), "")
+			for i, drawer := range station.Drawers {
+				w.drawer(drawer.ID)
+				if where := station.ID + "/" + drawer.ID; i == 0 {
+					bothLights(w, where, "")
+				} else { // what is round them stays
+					bothLights(w, where, "", ".picture", ".panel")
+				}
 			}
-		}
+		})
 	}
 }
 
@@ -133,43 +135,45 @@ const where = `() => {
 func TestEveryStationByKeyboard(t *testing.T) {
 	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
-	at := strings.TrimSuffix(w.openJob("Lens fund thank-you, raised star"), "card")
 	for _, station := range job.Stations() {
-		w.goTo(at + station.ID + "/" + station.Drawers[0].ID)
-		w.see(test("headline"), "")
-		for i, drawer := range station.Drawers {
-			if i > 0 { // the next one by its key
-				w.MustElement(test("drawer-" + station.Drawers[i-1].ID)).MustFocus()
-				w.Keyboard.MustType(input.ArrowRight)
-				w.Keyboard.MustType(input.Enter)
-			}
-			w.await(test("drawer") + `[data-drawer="` + drawer.ID + `"]`)
-			w.drawer(drawer.ID)
-			w.MustEval(`() => { document.activeElement?.blur(); window.scrollTo(0, 0) }`)
-			many := w.MustEval(stops).Int()
-			visited := map[string]bool{}
-			for range 2*many + 8 { // what is opened on the way has stops of its own
-				if len(visited) == many {
-					break
+		t.Run(station.ID, func(t *testing.T) {
+			t.Parallel()
+			w := open(t, p, "/")
+			w.goTo(strings.TrimSuffix(w.openJob("Lens fund thank-you, raised star"), "card") + station.ID + "/" + station.Drawers[0].ID)
+			w.see(test("headline"), "")
+			for i, drawer := range station.Drawers {
+				if i > 0 { // the next one by its key
+					w.MustElement(test("drawer-" + station.Drawers[i-1].ID)).MustFocus()
+					w.Keyboard.MustType(input.ArrowRight)
+					w.Keyboard.MustType(input.Enter)
 				}
-				w.Keyboard.MustType(input.Tab)
-				got := w.MustEval(where).Arr()
-				if mark := got[0].Str(); mark != "" {
-					visited[mark] = true
+				w.await(test("drawer") + `[data-drawer="` + drawer.ID + `"]`)
+				w.drawer(drawer.ID)
+				w.MustEval(`() => { document.activeElement?.blur(); window.scrollTo(0, 0) }`)
+				many := w.MustEval(stops).Int()
+				visited := map[string]bool{}
+				for range 2*many + 8 { // what is opened on the way has stops of its own
+					if len(visited) == many {
+						break
+					}
+					w.Keyboard.MustType(input.Tab)
+					got := w.MustEval(where).Arr()
+					if mark := got[0].Str(); mark != "" {
+						visited[mark] = true
+					}
+					if !got[1].Bool() {
+						t.Errorf("%s/%s: one does not see that the focus is on %s", station.ID, drawer.ID, got[2].Str())
+					}
 				}
-				if !got[1].Bool() {
-					t.Errorf("%s/%s: one does not see that the focus is on %s", station.ID, drawer.ID, got[2].Str())
+				if len(visited) < many {
+					missed := w.MustEval(`(visited) => [...document.querySelectorAll('[data-stop]')].filter((e) => !(e.dataset.stop in visited)).map((e) => e.outerHTML.slice(0, 120)).join('\n')`, visited).Str()
+					t.Errorf("%s/%s: Tab comes to %d of %d: %s", station.ID, drawer.ID, len(visited), many, missed)
 				}
+				w.MustEval(`() => document.querySelectorAll('[data-stop]').forEach((e) => delete e.dataset.stop)`)
 			}
-			if len(visited) < many {
-				missed := w.MustEval(`(visited) => [...document.querySelectorAll('[data-stop]')].filter((e) => !(e.dataset.stop in visited)).map((e) => e.outerHTML.slice(0, 120)).join('\n')`, visited).Str()
-				t.Errorf("%s/%s: Tab comes to %d of %d: %s", station.ID, drawer.ID, len(visited), many, missed)
-			}
-			w.MustEval(`() => document.querySelectorAll('[data-stop]').forEach((e) => delete e.dataset.stop)`)
-		}
+			w.quiet()
+		})
 	}
-	w.quiet()
 }
 
 // What is wrong in a field is announced, and a station starts at its top.

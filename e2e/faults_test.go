@@ -18,12 +18,12 @@ import (
 	"time"
 )
 
-// rounds is a tenth of a long run, or all of it in make soak.
+// rounds is a tenth of a long run, and no more than takes a few seconds, or all of it in make soak.
 func rounds(all int) int {
 	if os.Getenv("SOAK") != "" {
 		return all
 	}
-	return all / 10
+	return min(20, all/10)
 }
 
 // runOnce runs the program until it ends by itself.

@@ -206,7 +206,7 @@ func TestFollowingWritesNothing(t *testing.T) {
 // the other window's field as that version has it.
 func TestNothingAcknowledgedIsLost(t *testing.T) {
 	t.Parallel()
-	runs := 8
+	runs := 3
 	if n, _ := strconv.Atoi(os.Getenv("SOAK")); n > 0 {
 		runs = n
 	}
