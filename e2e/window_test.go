@@ -299,7 +299,8 @@ func (w *window) clickOn(selector, words string) {
 // place is where an element is hit, brought to the middle first; or why it cannot be hit yet:
 // a person would not have seen either what is still fading in or what lies under something else.
 const place = `(selector, words) => {
-	const of = [...document.querySelectorAll(selector)].find((e) => new RegExp(words).test(e.innerText ?? e.textContent))
+	const plain = (s) => s.replaceAll('⁄', '/').replaceAll('\u00a0', ' ').replaceAll('−', '-')
+	const of = [...document.querySelectorAll(selector)].find((e) => new RegExp(plain(words)).test(plain(e.innerText ?? e.textContent)))
 	if (!of) return ['is not there']
 	of.scrollIntoView({ block: 'center', behavior: 'instant' })
 	if (document.getAnimations().some((a) => a.playState === 'running' && a.effect?.target?.contains(of))) return ['moves']

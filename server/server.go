@@ -6,7 +6,9 @@
 package server
 
 import (
+	"bytes"
 	"context"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"log/slog"
@@ -132,10 +134,19 @@ func apiConfig() huma.Config {
 	return c
 }
 
-// OpenAPI returns the document that describes the API, as JSON; the front end's
-// types are made from it.
+// OpenAPI returns the document that describes the API, as JSON in lines that a diff can
+// show; the front end's types are made from it.
 func OpenAPI() ([]byte, error) {
-	return New(nil, slog.New(slog.DiscardHandler), Devices{Behave: device.Steady}).api.OpenAPI().MarshalJSON()
+	raw, err := New(nil, slog.New(slog.DiscardHandler), Devices{Behave: device.Steady}).api.OpenAPI().MarshalJSON()
+	if err != nil {
+		return nil, err
+	}
+	var lines bytes.Buffer
+	if err := json.Indent(&lines, raw, "", " "); err != nil {
+		return nil, err
+	}
+	lines.WriteByte('\n')
+	return lines.Bytes(), nil
 }
 
 // Handler returns the whole site.

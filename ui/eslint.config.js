@@ -60,5 +60,17 @@ export default ts.config(
     files: ['**/*.vue'],
     languageOptions: { parserOptions: { parser: ts.parser } },
   },
+  {
+    // What is promised is waited for, or it is said that it is not.
+    files: ['src/**/*.ts', 'src/**/*.vue'],
+    ignores: ['src/api/schema.d.ts'],
+    languageOptions: {
+      parserOptions: { projectService: true, extraFileExtensions: ['.vue'] },
+    },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
+    },
+  },
   prettier,
 )

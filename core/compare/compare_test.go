@@ -115,7 +115,7 @@ func TestEveryWishIsAccepted(t *testing.T) {
 	tick := measure.Inch / 16
 	upTo := func(n int, l measure.Length) measure.Length { return measure.Length(r.IntN(n)) * l }
 	made := 0
-	for range soak.Of(800) {
+	for range soak.Of(1600) {
 		shop := job.DefaultShop()
 		shop.Unit = []measure.Unit{measure.Inches, measure.Millimetres}[r.IntN(2)]
 		shop.Tools.Groove = []measure.Length{0, 0, 2 * tick, 5 * measure.Millimetre}[r.IntN(4)]

@@ -277,8 +277,8 @@ func (c *Check) hold(margin, measured float64, filled bool) {
 	}
 }
 
-// slotStep is the coarsest step that a slot is cut down to: a piece that fails a slot so little
-// under a limit fails the limit.
+// slotStep is the coarsest step that a slot is cut down to where ticks are a sixteenth or finer: a
+// piece that fails a slot so little under a limit fails the limit. On coarser ticks it is only unsure.
 const slotStep = measure.Inch / 64
 
 // atLeast takes what is known only to be more than so much: over a limit of that, by how much is

@@ -111,7 +111,7 @@ func TestEditsInAnyOrder(t *testing.T) {
 	const each = 40
 	r := rand.New(rand.NewPCG(61, 62))
 	acts := map[field.Act][2]int{}
-	for range max(1, soak.Of(3600)/each) {
+	for range max(1, soak.Of(5000)/each) {
 		shop := anyjob.Shop(r)
 		j := anyjob.Job(r, shop)
 		if len(plan.Check(j, shop)) > 0 {

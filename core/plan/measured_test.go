@@ -1,6 +1,7 @@
 package plan_test
 
 import (
+	"encoding/json"
 	"strconv"
 	"strings"
 	"testing"
@@ -253,6 +254,9 @@ func TestAGaugeWithoutASlot(t *testing.T) {
 	j := took(t, demo.Jobs()[1], shop, read("mail.destination", "hand"), read("mail.measured.through", "not"), read("mail.destination", "us-domestic"))
 	if p := plan.Make(j, shop).Mail; p.Short != "Goes as a letter" || !strings.Contains(notes(p.Notes), "slot as it was cut") {
 		t.Errorf("%s: %s", p.Short, notes(p.Notes))
+	}
+	if told, err := json.Marshal(plan.Make(j, shop)); err != nil || strings.Contains(string(told), "slot of 0") {
+		t.Errorf("it tells of a slot of nothing, %v", err)
 	}
 	j = took(t, j, shop, read("mail.gaugeSlot", "1/4"))
 	p := plan.Make(j, shop).Mail

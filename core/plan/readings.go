@@ -48,7 +48,7 @@ func (m mailStation) measuredPlans(e compare.Closed) []MeasuredPlan {
 	switch {
 	case t.Thickness > 0:
 		thick.About = t.ThicknessOn
-	case t.Through != "":
+	case t.Through != "" && m.SlotRead() > 0:
 		thick.About = fmt.Sprintf("slot of %s%s%s", m.fine().ShowUnit(m.SlotRead()), m.cutFor(t.For), on(t.TriedOn))
 	}
 	weight := MeasuredPlan{ID: "weight", Label: "Weight", Predicted: m.fineWeight(grams)}
