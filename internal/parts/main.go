@@ -1,6 +1,6 @@
 // Command parts runs the parts of the tests one after the other, says all along which part it
 // is at and how far, and in its last lines what failed. A part is a name and a command,
-// "unit=go test -json ./...": of go test -json it counts packages and tests, of anything else
+// "unit=go test -json ./...": of go test -json it counts the tests, of anything else
 // it shows what was printed only where that fails.
 package main
 
@@ -12,6 +12,7 @@ import (
 	"io"
 	"os"
 	"os/exec"
+	"slices"
 	"strings"
 	"sync"
 	"time"
@@ -26,8 +27,7 @@ type part struct {
 	command []string
 
 	mu            sync.Mutex
-	of, packages  int // how many packages there are, and are done
-	tests         int
+	of, tests     int     // how many tests there are, and are done
 	lanes         float64 // seconds of all tests together
 	slowest       string
 	longest, took float64
@@ -56,13 +56,10 @@ func (p *part) take(e event) {
 		return
 	case e.Action == "fail":
 		p.failed = append(p.failed, strings.TrimSuffix(at, "."))
-	case e.Action != "pass": // a package without tests is skipped
+	case e.Action != "pass" && (e.Action != "skip" || e.Test == ""):
 		return
 	}
-	switch {
-	case e.Test == "":
-		p.packages++
-	case !strings.Contains(e.Test, "/"):
+	if e.Test != "" && !strings.Contains(e.Test, "/") {
 		p.tests++
 		p.lanes += e.Elapsed
 	}
@@ -78,7 +75,7 @@ func (p *part) far() string {
 	if p.of == 0 {
 		return "at work"
 	}
-	return fmt.Sprintf("%d of %d packages, %d tests, %d failed", p.packages, p.of, p.tests, len(p.failed))
+	return fmt.Sprintf("%d of %d tests, %d failed", p.tests, p.of, len(p.failed))
 }
 
 // run runs the part and reports whether it holds.
@@ -117,6 +114,16 @@ func (p *part) run() bool {
 	if len(p.failed) == 0 {
 		p.failed = []string{p.name}
 	}
+	if broken := p.said["."]; broken != nil { // what does not build
+		fmt.Print(broken)
+	}
+	// A package is named where none of its tests is.
+	all := slices.Clone(p.failed)
+	p.failed = slices.DeleteFunc(p.failed, func(name string) bool {
+		return slices.ContainsFunc(all, func(other string) bool {
+			return strings.HasPrefix(other, name+".") || strings.HasPrefix(other, name+"/")
+		})
+	})
 	for _, name := range p.failed {
 		for at, said := range p.said {
 			if strings.TrimSuffix(at, ".") == name || strings.HasPrefix(at, name+"/") {
@@ -131,19 +138,22 @@ func (p *part) run() bool {
 // counts reports whether its command tells what it counts.
 func (p *part) counts() bool { return strings.Contains(strings.Join(p.command, " "), "-json") }
 
-// many is how many packages its command tests.
+// many is how many tests its command has, examples and seeds of fuzzing among them.
 func (p *part) many() int {
-	list := []string{"list", "-f", "{{if or .TestGoFiles .XTestGoFiles}}{{.ImportPath}}{{end}}"}
+	list := []string{"test", "-list", "."}
 	for _, word := range p.command {
-		if strings.HasPrefix(word, "./") || strings.HasPrefix(word, "yellowparcel/") {
+		if word == "-race" || strings.HasPrefix(word, "./") || strings.HasPrefix(word, "yellowparcel/") {
 			list = append(list, word)
 		}
 	}
-	out, err := exec.Command("go", list...).Output()
-	if err != nil {
-		return 1
+	out, _ := exec.Command("go", list...).Output() // what does not build is told when it is run
+	n := 0
+	for line := range strings.Lines(string(out)) {
+		if strings.HasPrefix(line, "Test") || strings.HasPrefix(line, "Fuzz") || strings.HasPrefix(line, "Example") {
+			n++
+		}
 	}
-	return len(strings.Fields(string(out)))
+	return max(1, n)
 }
 
 func main() {
