@@ -16,12 +16,12 @@ import (
 	"yellowparcel/core/plan"
 )
 
-// Every act of every drawer: testdata/acts.txt has a line for each, with its drawer and its name.
+// Every act of every drawer and page: testdata/acts.txt has a line for each, with its place and its name.
 // GOLDEN=update writes it anew.
 const actsFile = "testdata/acts.txt"
 
 // actsShown marks what can be pressed in a place, and names it: by its test name or its words,
-// without what a job or a number adds to them; the how many-th of that name it is.
+// without what a job or a number adds to them; of several of a name it is the first.
 const actsShown = `(within) => {
 	const seen = (e) => e.getClientRects().length > 0 && !e.closest('[inert], [aria-hidden=true], [aria-disabled=true]') && !e.disabled
 	const times = {}
@@ -29,13 +29,24 @@ const actsShown = `(within) => {
 		const test = e.dataset.test ?? e.querySelector('[data-test]')?.dataset.test ?? e.closest('[data-test]:not([data-test=drawer])')?.dataset.test + ' ' + (e.ariaLabel ?? e.innerText)
 		const name = test.replace(/[0-9]+/g, '#').replace(/\s+/g, ' ').trim().slice(0, 60)
 		times[name] = (times[name] ?? 0) + 1
-		e.dataset.act = name + '/' + times[name]
-		return e.dataset.act
-	})
+		if (times[name] > 1) return ''
+		e.dataset.act = name
+		return name
+	}).filter(Boolean)
 }`
 
 // pressable is what is pressed in a drawer; what is typed into or chosen from is TestEveryFieldIsTyped's.
 const pressable = `.drawer button:not(.v-field *), .drawer a[href], .drawer label:has(> input[type=radio]), .drawer label:has(> input[type=checkbox])`
+
+// places are where else something is pressed: pages, with what stands on them when they are there, and
+// what is round the drawers of a job. Those that begin with no stroke are of a job.
+var places = map[string][2]string{
+	"/": {"header, main", test("job")}, "/shelf": {"main", test("shelf-sheets-0")}, "/rules": {"main", test("rules-title")}, "/backups": {"main", test("backups")},
+	"/help": {"main", "h1"}, "/chart": {"main", test("pocket")}, "card": {"header, .says, .strip, .picture, .foot", test("headline")}, "layers": {".picture, .foot", test("headline")},
+	"envelope": {".picture, .foot", test("headline")}, "mail": {".picture, .foot", test("headline")}, "paper": {".picture, .foot", test("headline")},
+	"swatches": {"main, header", test("swatch")}, "gauge": {"main, header", test("gauge-text")}, "table": {"main", test("table-says")}, "true-size": {"main", test("true-card")},
+	"history": {"main, header", test("ticket-of-state")},
+}
 
 // changes counts what changes on the page from now on.
 const changes = `() => {
@@ -73,12 +84,34 @@ func TestEveryActIsPressed(t *testing.T) {
 					w.goTo(at + where)
 					for _, act := range w.MustEval(actsShown, pressable).Arr() {
 						mu.Lock()
-						lines = append(lines, where+" | "+act.Str()[:strings.LastIndex(act.Str(), "/")])
+						lines = append(lines, where+" | "+act.Str())
 						mu.Unlock()
-						pressOnce(w, at+where, act.Str())
+						pressOnce(w, at+where, pressable, act.Str())
 					}
 				})
 			}
+		}
+	})
+	t.Run("pages", func(t *testing.T) {
+		for place, of := range places {
+			t.Run(place, func(t *testing.T) {
+				t.Parallel()
+				p := start(t, t.TempDir(), "127.0.0.1:0")
+				w := open(t, p, "/")
+				address := place
+				if !strings.HasPrefix(place, "/") {
+					address = strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card") + place
+				}
+				w.goTo(address)
+				w.see(of[1], "")
+				within := ":is(" + of[0] + ") :is(button:not(.v-field *), a[href], label:has(> input[type=radio]), label:has(> input[type=checkbox]))"
+				for _, act := range w.MustEval(actsShown, within).Arr() {
+					mu.Lock()
+					lines = append(lines, place+" | "+act.Str())
+					mu.Unlock()
+					pressOnce(w, address, within, act.Str())
+				}
+			})
 		}
 	})
 	var pressed []string
@@ -96,9 +129,9 @@ func TestEveryActIsPressed(t *testing.T) {
 }
 
 // pressOnce presses an act of a drawer and goes back to where it was.
-func pressOnce(w *window, address, act string) {
+func pressOnce(w *window, address, within, act string) {
 	w.t.Helper()
-	w.MustEval(actsShown, pressable)
+	w.MustEval(actsShown, within)
 	selector := fmt.Sprintf("[data-act=%q]", act)
 	if !w.MustHas(selector) {
 		return // what was pressed before took it away, and undo brings it back elsewhere

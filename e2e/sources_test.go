@@ -116,32 +116,6 @@ func TestScreenNamesPathsOfThePlan(t *testing.T) {
 	}
 }
 
-// The screen builds and rewrites no job and no shop, invents no ID, casts nothing by
-// hand, and declares nothing that the API's document has.
-func TestScreenOnlyEdits(t *testing.T) {
-	for what, re := range map[string]*regexp.Regexp{
-		"is cast by hand":                 regexp.MustCompile(`[^\w*] as (?:unknown|any|const|[A-Z]\w*)\b`),
-		"is of any type":                  regexp.MustCompile(`: any\b|<any>`),
-		"rewrites a job or a shop":        regexp.MustCompile(`\.\.\.(?:j|job|shop|p\.thing|seen|wish)\b(?:\.\w+)*\s*,\s*\w+\s*[:,}]`),
-		"writes into a job or a shop":     regexp.MustCompile(`\b(?:job|shop)\.value[.?!\w]*\.\w+(?:\[[^\]]*\])?\s*=[^=>]`),
-		"invents an ID":                   regexp.MustCompile(`id: \x60`),
-		"holds a length in nanometres":    regexp.MustCompile(`\b\d{1,3}_?\d{3}_?\d{3}\b|\b\d+_\d{3}_\d{3}\b`),
-		"declares an event of its own":    regexp.MustCompile(`kind: string`),
-		"sends a shop":                    regexp.MustCompile(`PUT\('/api/shop`),
-		"keeps a table of what things is": regexp.MustCompile(`const kinds = \[`),
-	} {
-		for name, text := range sources(t) {
-			if strings.HasPrefix(name, "drawing/") && what == "invents an ID" {
-				continue // lines of a drawing have names of their own
-			}
-			if at := re.FindStringIndex(text); at != nil {
-				line := strings.Count(text[:at[0]], "\n") + 1
-				t.Errorf("%s:%d %s: %s", name, line, what, strings.TrimSpace(text[at[0]:min(len(text), at[1]+30)]))
-			}
-		}
-	}
-}
-
 // written are the texts that a person reads: in a template between tags and in what names
 // and describes, in a script what begins as a sentence does.
 var (

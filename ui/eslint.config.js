@@ -46,6 +46,35 @@ const foldersInOrder = order.map((folder, i) => ({
   },
 }))
 
+// The screen sends edits and shows what comes back: it builds and rewrites no job and no shop.
+const onlyEdits = [
+  [
+    'TSAsExpression[typeAnnotation.type=/^(TSTypeReference|TSUnknownKeyword|TSAnyKeyword)$/]',
+    'is cast by hand',
+  ],
+  ['ObjectExpression > SpreadElement[argument.name=/^(j|job|shop|seen|wish)$/]', 'rewrites a job or a shop'],
+  [
+    'ObjectExpression > SpreadElement[argument.property.name=/^(job|shop|thing)$/]',
+    'rewrites a job or a shop',
+  ],
+  [
+    'AssignmentExpression > MemberExpression.left MemberExpression[property.name="value"][object.name=/^(job|shop)$/]',
+    'writes into a job or a shop',
+  ],
+  ['Literal[raw=/^[0-9]{1,3}(_?[0-9]{3}){2,}$/]', 'holds a length in nanometres'],
+  [
+    'TSPropertySignature[key.name="kind"] > TSTypeAnnotation > TSStringKeyword',
+    'declares an event of its own',
+  ],
+  ['CallExpression[callee.property.name="PUT"] > Literal[value="/api/shop"]', 'sends a shop'],
+  ['VariableDeclarator[id.name="kinds"] > ArrayExpression', 'keeps a table of what things is'],
+]
+const inventsNoID = [['Property[key.name="id"] > TemplateLiteral', 'invents an ID']]
+const never = (list) => [
+  'error',
+  ...list.map(([selector, message]) => ({ selector, message: `The screen ${message}.` })),
+]
+
 export default ts.config(
   { ignores: ['node_modules', 'src/api/schema.d.ts', '.cache'] },
   js.configs.recommended,
@@ -59,6 +88,19 @@ export default ts.config(
   {
     files: ['**/*.vue'],
     languageOptions: { parserOptions: { parser: ts.parser } },
+  },
+  {
+    files: ['src/**/*.ts', 'src/**/*.vue'],
+    ignores: ['src/api/schema.d.ts', 'src/drawing/**'],
+    rules: {
+      'no-restricted-syntax': never([...onlyEdits, ...inventsNoID]),
+      'vue/no-restricted-syntax': never([...onlyEdits, ...inventsNoID]),
+    },
+  },
+  {
+    // Lines of a drawing have names of their own.
+    files: ['src/drawing/**'],
+    rules: { 'no-restricted-syntax': never(onlyEdits), 'vue/no-restricted-syntax': never(onlyEdits) },
   },
   {
     // What is promised is waited for, or it is said that it is not.

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ExactMark from './ExactMark.vue'
 import TypedField from './TypedField.vue'
+import { textAt } from './events'
 import { useTyped, type Typed } from './useTyped'
 
 /**
@@ -21,8 +22,8 @@ const typed = useTyped(props, () => false)
 const { kind, called, text, problem, unit, test, list, options, exact, chosen } = typed
 const { entered, left, press, choose } = typed
 
-const typing = (e: Event) => props.of.type(props.path, (e.target as HTMLInputElement).value)
-const choosing = (e: Event) => choose((e.target as HTMLSelectElement).value)
+const typing = (e: Event) => props.of.type(props.path, textAt(e))
+const choosing = (e: Event) => choose(textAt(e))
 </script>
 
 <template>

@@ -1,7 +1,11 @@
 /** The text that stands in the field that an event is of. */
 export function textAt(event: Event): string {
   const at = event.target
-  return at instanceof HTMLInputElement || at instanceof HTMLTextAreaElement ? at.value : ''
+  return at instanceof HTMLInputElement ||
+    at instanceof HTMLTextAreaElement ||
+    at instanceof HTMLSelectElement
+    ? at.value
+    : ''
 }
 
 /** Marks all that stands in the field that an event is of. */

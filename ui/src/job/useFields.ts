@@ -30,9 +30,9 @@ export interface FieldsInHand {
   carry(edits: Edit[]): void
 }
 
-interface Of {
+interface Of<Doc> {
   /** What the paths are of. */
-  doc: () => unknown
+  doc: () => Doc
   inputs: () => Record<string, Input> | undefined
   adds: () => Add[] | undefined
   /** Carries out edits; a new act is one that can be undone by itself. */
@@ -43,11 +43,11 @@ interface Of {
   whenLeft?: boolean
   left?: () => void
   /** Puts what there was before something was typed in its place, since what was typed is refused. */
-  restore?: (doc: unknown) => void
+  restore?: (doc: Doc) => void
 }
 
 /** Every way of changing what has fields, and what stands typed in them. */
-export function useFields(of: Of) {
+export function useFields<Doc>(of: Of<Doc>) {
   const typing = useTyping()
   const at = (path: string) => steady(of.doc(), path)
   const inputAt = (path: string) => of.inputs()?.[path]
@@ -56,7 +56,7 @@ export function useFields(of: Of) {
 
   // The field that is typed in, and what there was before: what is refused in the end leaves no number
   // behind that was read on the way to it.
-  let begun: { path: string; doc: unknown; back: boolean } | undefined
+  let begun: { path: string; doc: Doc; back: boolean } | undefined
 
   function begin(path: string) {
     if (begun?.path !== path || !(path in typing.typed.value)) {

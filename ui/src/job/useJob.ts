@@ -1,6 +1,6 @@
 import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
 
-import { sentenceOf, unreachable, type Job } from '../api/client'
+import { sentenceOf, unreachable } from '../api/client'
 import { useTrying } from '../api/trying'
 import { useTrouble } from '../api/useTrouble'
 import { world } from '../api/world'
@@ -68,7 +68,9 @@ export function useJob(asked: string, open: Ref<string>, within = world, shop: F
       if (newAct) planning.seal()
       void planning.act({ edits })
     },
-    restore: (doc) => void planning.act({ put: doc as Job, typed: true }),
+    restore: (doc) => {
+      if (doc) void planning.act({ put: doc, typed: true })
+    },
   })
   const { fields, typing, refusals, clear } = fieldsInHand
 

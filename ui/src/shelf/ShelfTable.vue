@@ -4,6 +4,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 
 import { writeFile } from '../api/files'
+import { fileAt } from '../fields/events'
 import TableCell from '../fields/TableCell.vue'
 import { useShop } from '../job/useShop'
 
@@ -59,9 +60,7 @@ const number = (cell: string) =>
 
 const pick = ref<HTMLInputElement>()
 async function readFile(e: Event) {
-  const input = e.target as HTMLInputElement
-  const text = await input.files?.[0]?.text()
-  input.value = '' // the same file may be chosen again
+  const text = await fileAt(e)?.text()
   if (text) shelf.add(props.list, text.trim().startsWith('{') ? text : `{${text}`)
 }
 
