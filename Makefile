@@ -43,7 +43,7 @@ $(BIN): $(STAMP)/types $(STAMP)/ui $(GO) | tools
 test: $(BIN) pdftoppm chromium gcc ## vet, linters, types, build, unit tests, the race detector, end-to-end tests
 	@NEED_PDFTOPPM=1 CGO_ENABLED=1 YELLOW_PARCEL=$(abspath $(BIN)) go run ./internal/parts \
 		"lint=make -s lint" "unit=go test -json $(PLAIN)" "race=go test -json -race $(RACED)" \
-		"browser=go test -json -count=1 -timeout 20m -parallel 3 ./e2e/..."
+		"browser=go test -json -count=1 -timeout 25m -parallel 2 ./e2e/..."
 
 lint: $(STAMP)/npm $(STAMP)/ui
 	@test -z "$$(gofmt -l $(ROOMS))" || { echo "These files want gofmt:"; gofmt -l $(ROOMS); exit 1; }
