@@ -16,7 +16,7 @@ import (
 	"yellowparcel/core/plan"
 )
 
-// Every act of every drawer and page: testdata/acts.txt has a line for each, with its place and its name.
+// Every act of every drawer: testdata/acts.txt has a line for each, with its drawer and its name.
 // GOLDEN=update writes it anew.
 const actsFile = "testdata/acts.txt"
 
@@ -37,16 +37,6 @@ const actsShown = `(within) => {
 
 // pressable is what is pressed in a drawer; what is typed into or chosen from is TestEveryFieldIsTyped's.
 const pressable = `.drawer button:not(.v-field *), .drawer a[href], .drawer label:has(> input[type=radio]), .drawer label:has(> input[type=checkbox])`
-
-// places are where else something is pressed: pages, with what stands on them when they are there, and
-// what is round the drawers of a job. Those that begin with no stroke are of a job.
-var places = map[string][2]string{
-	"/": {"header, main", test("job")}, "/shelf": {"main", test("shelf-sheets-0")}, "/rules": {"main", test("rules-title")}, "/backups": {"main", test("backups")},
-	"/help": {"main", "h1"}, "/chart": {"main", test("pocket")}, "card": {"header, .says, .strip, .picture, .foot", test("headline")}, "layers": {".picture, .foot", test("headline")},
-	"envelope": {".picture, .foot", test("headline")}, "mail": {".picture, .foot", test("headline")}, "paper": {".picture, .foot", test("headline")},
-	"swatches": {"main, header", test("swatch")}, "gauge": {"main, header", test("gauge-text")}, "table": {"main", test("table-says")}, "true-size": {"main", test("true-card")},
-	"history": {"main, header", test("ticket-of-state")},
-}
 
 // changes counts what changes on the page from now on.
 const changes = `() => {
@@ -90,28 +80,6 @@ func TestEveryActIsPressed(t *testing.T) {
 					}
 				})
 			}
-		}
-	})
-	t.Run("pages", func(t *testing.T) {
-		for place, of := range places {
-			t.Run(place, func(t *testing.T) {
-				t.Parallel()
-				p := start(t, t.TempDir(), "127.0.0.1:0")
-				w := open(t, p, "/")
-				address := place
-				if !strings.HasPrefix(place, "/") {
-					address = strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card") + place
-				}
-				w.goTo(address)
-				w.see(of[1], "")
-				within := ":is(" + of[0] + ") :is(button:not(.v-field *), a[href], label:has(> input[type=radio]), label:has(> input[type=checkbox]))"
-				for _, act := range w.MustEval(actsShown, within).Arr() {
-					mu.Lock()
-					lines = append(lines, place+" | "+act.Str())
-					mu.Unlock()
-					pressOnce(w, address, of[1], within, act.Str())
-				}
-			})
 		}
 	})
 	var pressed []string
