@@ -70,7 +70,7 @@ func judge(kind string, script []step, got trace) string {
 				lastTyped = "" // what is typed there next begins anew
 			}
 		}
-		if seen.State == "conflict" && kind != "two" && kind != "follow" && kind != "left" {
+		if seen.State == "conflict" && kind != "two" && kind != "follow" && !away {
 			return fmt.Sprintf("step %d, %v: it asks which to keep, and nobody else was there", i, s)
 		}
 		// Saved is true: what is shown is what is stored, or another window went on from there.
@@ -99,6 +99,9 @@ func judge(kind string, script []step, got trace) string {
 					return fmt.Sprintf("step %d, %v: it says saved, and %s is %s where %s was typed", i, s, lastTyped, now, lastText)
 				}
 			}
+		}
+		if what == "calm" && i > 2 && script[i-2][0] == "carry" && script[i-1][0] == "type" && script[i-3][0] == "type" && script[i-4][0] == "calm" && seen.State != "refused" {
+			return fmt.Sprintf("step %d: something was refused beside something else, and it says %s", i, seen.State)
 		}
 		if what == "calm" && lastTyped != "" && strings.Contains(lastText, "!") && base != "" {
 			if now := docOf(seen.Shown).field(lastTyped); now != base {

@@ -29,9 +29,9 @@ type step []any
 // trace is what one interleaving came to, see ui/machines/main.ts.
 type trace struct {
 	Seen []struct {
-		State, Shown, Stored, Width, Shop string
-		Behind, Kept                      bool
-		ShopVersion                       int
+		State, Shown, Stored, Shop string
+		Kept                       bool
+		ShopVersion                int
 	}
 	Shows, Saves      [][]any
 	Adds              int
@@ -93,7 +93,7 @@ var kinds = map[string]string{
 	// One window alone, with answers that are late, lost, or refused by a full disk.
 	"alone": "type type type left step add drawer arrive answer answer answer answer lose full tick tick",
 	// With refusals of the whole, and texts that cannot be used.
-	"typed": "type type bad bad half left pair answer answer answer lose tick none",
+	"typed": "type type bad bad half left pair beside answer answer answer lose tick none",
 	// With undo and redo.
 	"undo": "type type step add undo undo redo answer answer answer arrive lose tick tick event",
 	// Another window changes the same job.
@@ -128,6 +128,8 @@ func madeUp(r *rand.Rand, kind string) (script []step) {
 			script = append(script, step{"type", field(), "?" + text()})
 		case "none":
 			script = append(script, step{"carry", field(), "!!"})
+		case "beside": // what is refused goes with what is not
+			script = append(script, step{"calm"}, step{"type", "width", text()}, step{"carry", "height", "!!"}, step{"type", "name", text()}, step{"calm"})
 		case "pair": // a number on the way to what is refused
 			f := field()
 			script = append(script, step{"left", f}, step{"calm"}, step{"type", f, text()}, step{"answer", 0}, step{"type", f, "!" + text()}, step{"calm"})

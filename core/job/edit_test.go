@@ -4,11 +4,10 @@ import (
 	"encoding/json"
 	"fmt"
 	"math/rand/v2"
-	"os"
 	"slices"
-	"strconv"
 	"strings"
 	"testing"
+	"yellowparcel/internal/soak"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
@@ -265,10 +264,7 @@ func TestCheckBetweenFields(t *testing.T) {
 // no entry of the shelf is lost, and what is refused changes nothing.
 func TestShopEditsInAnyOrder(t *testing.T) {
 	t.Parallel()
-	steps := 600
-	if n, err := strconv.Atoi(os.Getenv("SOAK")); err == nil {
-		steps = n
-	}
+	steps := soak.Of(6000)
 	r := rand.New(rand.NewPCG(81, 82))
 	pick := func(list ...string) string { return list[r.IntN(len(list))] }
 	shop := job.DefaultShop()

@@ -6,7 +6,6 @@ import { useProgress } from '../src/bench/useProgress'
 import { useJob, type JobInHand } from '../src/job/useJob'
 import { makeShop } from '../src/job/useShop'
 import { Program, type Request } from './program'
-import { parts } from './parts'
 
 /** One thing that happens; the test makes them up. */
 type Step = [what: string, ...of: (string | number)[]]
@@ -16,8 +15,6 @@ interface Seen {
   state: string
   shown: string
   stored: string
-  behind: boolean
-  width: string
   shop: string
   shopVersion: number
   kept: boolean
@@ -223,8 +220,6 @@ class Bench {
       state: this.job?.state.value ?? 'gone',
       shown: JSON.stringify(this.job?.job.value) ?? '',
       stored: this.program.versions[this.program.version - 1]!.doc,
-      behind: this.job?.behind.value ?? false,
-      width: this.job?.textOf('width') ?? '',
       shop: this.shop.state.value,
       shopVersion: this.shop.shop.value?.version ?? 0,
       kept: this.progress?.kept.value ?? true,
@@ -268,4 +263,4 @@ async function run(scripts: Step[][]): Promise<Trace[]> {
   return traces
 }
 
-Object.assign(window, { run, parts })
+Object.assign(window, { run })

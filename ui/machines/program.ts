@@ -1,4 +1,4 @@
-import type { Edit, Job } from '../src/api/client'
+import type { Edit } from '../src/api/client'
 
 /** A job as the machines need one: fields of text, and a list that something can be added to. */
 export interface Doc {
@@ -187,6 +187,3 @@ export class Program {
     return ok(this.shopBody(problems))
   }
 }
-
-/** The job that the machines take for one. */
-export const asJob = (doc: Doc) => doc as unknown as Job

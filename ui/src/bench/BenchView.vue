@@ -113,31 +113,35 @@ const stroke = 2 // millimetres kept free round a drawing
 
 <template>
   <main class="table" :class="{ calm: timer.done.value }">
-    <header>
-      <v-btn variant="outlined" data-test="leave" @click="leave">Back to the job</v-btn>
-      <span v-if="steps.length" data-test="table-place">Step {{ place + 1 }} of {{ steps.length }}</span>
-      <span
-        v-if="timer.running.value"
-        class="clock"
-        :class="{ done: timer.done.value }"
-        role="timer"
-        data-test="clock"
-        >{{ timer.done.value ? 'Dry now' : timer.text.value }}</span
-      >
-      <v-btn variant="text" aria-label="Keys" data-test="table-keys" @click="sheetOfKeys = true">Keys</v-btn>
-      <span class="soft end">
-        <template v-if="!kept">Your place is not kept yet: the program does not answer.</template>
-        <template v-else-if="isActive">The screen stays awake.</template>
-        <template v-else-if="isSupported"
-          ><button type="button" class="plain" @click="wake">Keep the screen awake</button></template
+    <div class="top">
+      <header>
+        <v-btn variant="outlined" data-test="leave" @click="leave">Back to the job</v-btn>
+        <span v-if="steps.length" data-test="table-place">Step {{ place + 1 }} of {{ steps.length }}</span>
+        <span
+          v-if="timer.running.value"
+          class="clock"
+          :class="{ done: timer.done.value }"
+          role="timer"
+          data-test="clock"
+          >{{ timer.done.value ? 'Dry now' : timer.text.value }}</span
         >
-      </span>
-    </header>
-    <ConflictBar v-if="job.state.value === 'conflict'" @theirs="job.takeTheirs()" @mine="job.keepMine()" />
-    <p v-if="job.refused.value" role="alert" class="tone-trouble says">{{ job.refused.value }}</p>
-    <p v-if="job.state.value === 'unreachable'" role="status" class="tone-care says">
-      What was changed is not saved yet: the program does not answer.
-    </p>
+        <v-btn variant="text" aria-label="Keys" data-test="table-keys" @click="sheetOfKeys = true"
+          >Keys</v-btn
+        >
+        <span class="soft end">
+          <template v-if="!kept">Your place is not kept yet: the program does not answer.</template>
+          <template v-else-if="isActive">The screen stays awake.</template>
+          <template v-else-if="isSupported"
+            ><button type="button" class="plain" @click="wake">Keep the screen awake</button></template
+          >
+        </span>
+      </header>
+      <ConflictBar v-if="job.state.value === 'conflict'" @theirs="job.takeTheirs()" @mine="job.keepMine()" />
+      <p v-if="job.refused.value" role="alert" class="tone-trouble says">{{ job.refused.value }}</p>
+      <p v-if="job.state.value === 'unreachable'" role="status" class="tone-care says">
+        What was changed is not saved yet: the program does not answer.
+      </p>
+    </div>
     <p v-if="trouble" role="alert" class="tone-trouble says">{{ trouble }}</p>
     <p v-else-if="!step || !shop" class="soft says" aria-busy="true">Laying out the bench…</p>
     <template v-else>
@@ -221,8 +225,11 @@ const stroke = 2 // millimetres kept free round a drawing
   color: var(--ink);
   font-size: var(--size-text);
 }
-header {
+/* One row, however much is said in it: the step keeps the rest. */
+.top {
   grid-column: 1 / -1;
+}
+header {
   display: flex;
   gap: var(--far);
   align-items: center;

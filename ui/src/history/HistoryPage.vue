@@ -44,6 +44,7 @@ onMounted(async () => {
 
 watch(chosen, (s) => {
   if (!s) return
+  failure.value = ''
   const params = { path: { id: props.id, state: s.version } }
   void looked.show(() => api.GET('/api/jobs/{id}/history/{state}', { params }))
 })

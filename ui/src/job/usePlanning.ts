@@ -141,7 +141,8 @@ export function usePlanning(on: On, { api, clock }: World) {
       refused.value = sentenceOf(error)
       return 'refused'
     }
-    refused.value = ''
+    // What was refused beside others is told until something else is done.
+    if (apart === 0) refused.value = ''
     // From here to the end nothing is awaited: job, version and what is stored
     // change together.
     if (stored) {

@@ -59,7 +59,8 @@ export function useSaving(asked: string, of: Of, { api, clock }: World) {
   let newest = 0 // the newest version heard of
   let callOff = () => {} // the save that is to come
   let unsavedSince = 0
-  let sent: Sent | undefined // the save that is on its way
+  let flying: Sent[] = [] // saves on their way: one, and where the page is left what it sends last
+  let latest: Sent | undefined // the save that was sent last
   let due = false // it waits for a plan that is on its way
   let closed = false
 
@@ -112,12 +113,13 @@ export function useSaving(asked: string, of: Of, { api, clock }: World) {
     unsavedSince = 0
     const mine = JSON.stringify(job)
     const edits = last.edits.slice(0, mostEdits)
-    if (edits.length === 0 && (last.stored || !dirty.value || mine === sent?.job)) return
+    if (edits.length === 0 && (last.stored || !dirty.value || mine === flying.at(-1)?.job)) return
     saving.value = true
     const act = crypto.randomUUID()
     // A page that is left waits for no answer: what it stores last goes on from what is on its way.
-    const after = last.stored ? [] : [...unanswered.value, ...(sent ? [sent] : [])].map((one) => one.act)
-    const mySave = (sent = { act, job: mine })
+    const after = last.stored ? [] : [...unanswered.value, ...flying].map((one) => one.act)
+    const mySave = (latest = { act, job: mine })
+    flying.push(mySave)
     const body = {
       version: last.stored?.version ?? version,
       job,
@@ -132,10 +134,10 @@ export function useSaving(asked: string, of: Of, { api, clock }: World) {
         .catch(unreachable),
       () => (noSave.value = true),
     )
-    if (sent === mySave) {
-      sent = undefined
-      saving.value = false
-    }
+    // A later save may have gone while this one was on its way: that one tells how things stand.
+    const overtaken = latest !== mySave
+    flying = flying.filter((one) => one !== mySave)
+    saving.value = flying.length > 0
     unanswered.value = answered(response)
       ? unanswered.value.filter((one) => !after.includes(one.act))
       : [...unanswered.value, mySave].slice(-mostUnanswered)
@@ -143,7 +145,7 @@ export function useSaving(asked: string, of: Of, { api, clock }: World) {
     why.value = whyNot(response, error)
     if (data) {
       refused.value = ''
-      adopt(data)
+      if (data.version >= version) adopt(data)
       if (closed) {
         if (!leaving) void save() // what was done while it was on its way
         return
@@ -153,7 +155,7 @@ export function useSaving(asked: string, of: Of, { api, clock }: World) {
       if (dirty.value) soon()
       else if (newest > version) void follow()
     } else if (response?.status === 409) {
-      conflict.value = true
+      if (!overtaken) conflict.value = true
     } else if (!answered(response)) {
       wait(tryAgainAfter)
       // What another window saved meanwhile was heard while this save was on its way.
