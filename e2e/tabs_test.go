@@ -2,10 +2,14 @@ package e2e
 
 import (
 	"fmt"
+	"net/http"
 	"os"
 	"slices"
+	"strings"
 	"testing"
 	"time"
+
+	"github.com/go-rod/rod/lib/input"
 )
 
 // Many tabs of one browser work beside each other: a browser opens six connections to the program, and
@@ -80,4 +84,47 @@ func TestTabsOfOneBrowser(t *testing.T) {
 		t.Fatal(status, err)
 	}
 	tabs[1].waitFor("the change to be there", func() (string, bool) { v := tabs[1].value("field-count"); return v, v == "77" })
+}
+
+// What is changed at the bench is saved as anywhere: while the program stores nothing it is said,
+// and where another window changed the job as well, which to keep is asked.
+func TestTheBenchAsksWhichToKeep(t *testing.T) {
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	id := strings.Split(w.openJob("Meteor-night thanks, square"), "/")[2]
+	w.goTo("/jobs/" + id + "/table")
+	w.see(test("table-says"), "")
+	back := w.cutOff("/api/jobs/"+id, http.MethodPut)
+	for range 20 {
+		if w.there(test("cut-wrong")) {
+			w.click(test("cut-wrong"))
+			w.fill("wrong-is", "5 1/4")
+			w.click(test("wrong-ask"))
+			if w.there(test("wrong-take")) {
+				break
+			}
+			w.Keyboard.MustType(input.Escape)
+			w.waitFor("the step to be there again", func() (string, bool) { return "", !w.MustHas(test("wrong")) })
+		}
+		w.click(test("table-next"))
+	}
+	w.click(test("wrong-take"))
+	w.see(".top", "What was changed is not saved yet")
+	c := &client{url: p.url}
+	var now body
+	if _, err := c.ask("GET", "/api/jobs/"+id, nil, &now); err != nil {
+		t.Fatal(err)
+	}
+	now.Job["name"] = "Of another window"
+	if status, err := c.ask("PUT", "/api/jobs/"+id, now.save(), nil); status != 200 {
+		t.Fatal(status, err)
+	}
+	w.see(test("conflict"), "keeping this one leaves the other in the history")
+	back()
+	w.click(test("keep-mine"))
+	w.waitFor("the bench's change to be stored", func() (string, bool) {
+		_, err := c.ask("GET", "/api/jobs/"+id, nil, &now)
+		return fmt.Sprint(now.Version, err), err == nil && now.Job["name"] != "Of another window" && !w.MustHas(test("conflict"))
+	})
 }

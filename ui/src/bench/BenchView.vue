@@ -136,7 +136,12 @@ const stroke = 2 // millimetres kept free round a drawing
           >
         </span>
       </header>
-      <ConflictBar v-if="job.state.value === 'conflict'" @theirs="job.takeTheirs()" @mine="job.keepMine()" />
+      <ConflictBar
+        v-if="job.state.value === 'conflict'"
+        no-undo
+        @theirs="job.takeTheirs()"
+        @mine="job.keepMine()"
+      />
       <p v-if="job.refused.value" role="alert" class="tone-trouble says">{{ job.refused.value }}</p>
       <p v-if="job.state.value === 'unreachable'" role="status" class="tone-care says">
         What was changed is not saved yet: the program does not answer.
