@@ -5,6 +5,7 @@ package e2e
 
 import (
 	"bufio"
+	"flag"
 	"fmt"
 	"net/http"
 	"os"
@@ -120,6 +121,10 @@ var shared struct {
 
 func TestMain(m *testing.M) {
 	code := m.Run()
+	if missing := offersTaken.missing(); code == 0 && flag.Lookup("test.run").Value.String() == "" && len(missing) > 0 {
+		fmt.Printf("--- FAIL: no test takes what the plan offers at %v\n", missing)
+		code = 1
+	}
 	if shared.close != nil {
 		shared.close()
 	}

@@ -46,6 +46,7 @@ func openIn(t *testing.T, b *rod.Browser, p *program, path string, width, height
 		w.mu.Lock()
 		defer w.mu.Unlock()
 		w.asked = append(w.asked, e.Request.URL)
+		offersTaken.note(e.Request.PostData)
 	}, func(e *proto.RuntimeExceptionThrown) {
 		w.mu.Lock()
 		defer w.mu.Unlock()

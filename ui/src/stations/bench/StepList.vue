@@ -36,7 +36,7 @@ watch(
     </div>
     <ol ref="list" class="steps" @keydown.down.prevent="to(at + 1)" @keydown.up.prevent="to(at - 1)">
       <li v-for="(s, i) in steps" :key="i" :class="{ open: i === at }" :data-test="`step-${i + 1}`">
-        <button type="button" class="line" :aria-expanded="i === at" @click="to(i)">
+        <button type="button" class="line" :aria-expanded="i === at" :aria-disabled="i === at" @click="to(i)">
           <span class="place">{{ i + 1 }}</span>
           <span class="act">{{ s.name }}</span>
           <span class="short"

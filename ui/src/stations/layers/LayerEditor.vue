@@ -33,6 +33,7 @@ function size(how: string) {
         type="button"
         class="fold"
         :aria-expanded="open"
+        :aria-disabled="open"
         :data-test="`open-layer-${at}`"
         @click="$emit('open')"
       >

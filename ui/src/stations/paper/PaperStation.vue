@@ -76,6 +76,7 @@ async function longer() {
             variant="outlined"
             size="small"
             :active="l.name === layout?.name"
+            :aria-pressed="l.name === layout?.name"
             :data-test="`layout-${l.name}`"
             @click="shown = i"
           >
