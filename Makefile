@@ -11,7 +11,7 @@ GODIRS := $(sort $(patsubst ./%/,%,$(filter-out ./ui/ ./docs/ ./bin/,$(dir $(wil
 ROOMS  := $(sort $(foreach d,$(GODIRS),$(firstword $(subst /, ,$(d)))))
 GO     := $(shell find $(filter-out e2e,$(ROOMS)) \( -name '*.go' -o -name '*.json' -o -name '*.sql' \) -not -name '*_test.go' 2>/dev/null) go.mod go.sum
 
-.PHONY: help demo run build test soak look lint types unit e2e format pictures bench chromium pdftoppm gcc tools rooms clean
+.PHONY: help demo run build test soak look lint lint-go lint-screen lint-types types unit e2e format pictures bench chromium pdftoppm gcc tools rooms clean
 
 help: ## what each target does
 	@grep -hE '^[a-z-]+:.*##' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -42,21 +42,28 @@ $(BIN): $(STAMP)/types $(STAMP)/ui $(GO) | tools
 # Whatever is tested side by side takes both cores, so the parts go one after the other.
 test: $(BIN) pdftoppm chromium gcc ## vet, linters, types, build, unit tests, the race detector, end-to-end tests
 	@NEED_PDFTOPPM=1 CGO_ENABLED=1 YELLOW_PARCEL=$(abspath $(BIN)) go run ./internal/parts \
-		"lint=make -s lint" "unit=go test -json $(PLAIN)" "race=go test -json -race $(RACED)" \
+		"lint=make -s -j2 lint" "unit=go test -json $(PLAIN)" "race=go test -json -race $(RACED)" \
 		"browser=go test -json -count=1 -timeout 25m -parallel 2 ./e2e/..."
 
-lint: $(STAMP)/npm $(STAMP)/ui
+lint: lint-go lint-screen lint-types
+
+lint-go: $(STAMP)/ui
 	@test -z "$$(gofmt -l $(ROOMS))" || { echo "These files want gofmt:"; gofmt -l $(ROOMS); exit 1; }
 	go vet ./...
 	go tool -modfile=tools/go.mod staticcheck ./...
-	cd ui && npm run --silent lint && npm run --silent check
+
+lint-screen: $(STAMP)/npm
+	cd ui && npm run --silent lint
+
+lint-types: $(STAMP)/npm
+	cd ui && npm run --silent check
 
 # The front end's types are made from the server's own document; when one of the
 # two was changed alone, nothing is built.
 $(STAMP)/types: $(STAMP)/npm $(GO) ui/src/api/openapi.json ui/src/api/schema.d.ts
 	@mkdir -p $(STAMP)
 	@go run ./cmd/yellowparcel openapi > $(STAMP)/openapi.json
-	@cd ui && npx openapi-typescript ../$(STAMP)/openapi.json -o ../$(STAMP)/schema.d.ts >/dev/null 2>&1
+	@cd ui && node types.js ../$(STAMP)/openapi.json ../$(STAMP)/schema.d.ts
 	@cmp -s $(STAMP)/openapi.json ui/src/api/openapi.json && cmp -s $(STAMP)/schema.d.ts ui/src/api/schema.d.ts || \
 		{ echo "The API and the front end's types have drifted apart: run make types and commit the result."; exit 1; }
 	@touch $@
@@ -64,14 +71,15 @@ $(STAMP)/types: $(STAMP)/npm $(GO) ui/src/api/openapi.json ui/src/api/schema.d.t
 types: $(STAMP)/npm ## make the front end's types anew from the server's document
 	go run ./cmd/yellowparcel openapi > ui/src/api/openapi.json
 	cd ui && npm run --silent types
+	GOLDEN=update go test ./core/plan -run TestPathsOfTheScreen
 
 # The race detector watches what runs beside something else; sums done one after another
 # would only take ten times as long under it. Each package is tested once.
-RACED := ./cmd/... ./device/... ./server/... ./store/... ./core/compare ./core/offer
-PLAIN = $(filter-out yellowparcel/e2e yellowparcel/core/compare yellowparcel/core/offer,$(shell go list ./core/... ./demo/... ./docs/... ./format/... ./internal/... 2>/dev/null))
+RACED := ./device/... ./server/... ./store/... ./core/compare ./core/offer
+PLAIN = $(filter-out yellowparcel/e2e yellowparcel/core/compare yellowparcel/core/offer,$(shell go list ./cmd/... ./core/... ./demo/... ./docs/... ./format/... ./internal/... 2>/dev/null))
 
-unit: $(STAMP)/ui pdftoppm gcc
-	NEED_PDFTOPPM=1 go test $(PLAIN)
+unit: $(BIN) pdftoppm gcc
+	YELLOW_PARCEL=$(abspath $(BIN)) NEED_PDFTOPPM=1 go test $(PLAIN)
 	CGO_ENABLED=1 go test -race $(RACED)
 
 gcc:
@@ -106,7 +114,7 @@ soak: $(BIN) chromium ## what takes longer: tens of thousands of plans, kills, d
 	SOAK=3000 go test -count=1 -v -timeout 60m -run 'TestAnyWorksheet|TestSpoiledWorksheets' ./core/worksheet/bench
 	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=200 go test -count=1 -v -timeout 60m -run 'TestNothingAcknowledgedIsLost' ./e2e
 	SOAK=1 go test -count=1 -v -timeout 60m -run 'TestDamaged' ./store
-	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=1 go test -count=1 -v -timeout 60m -run 'TestKilled|TestTwoPrograms|TestTwentyWindows|TestTabsOfOneBrowser' ./e2e
+	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=1 go test -count=1 -v -timeout 60m -run 'TestKilled|TestTwoPrograms|TestTwentyWindows|TestTabsOfOneBrowser' ./cmd/yellowparcel ./e2e
 	go test -run '^$$' -fuzz FuzzImportJob -fuzztime 3m ./store
 	go test -run '^$$' -fuzz FuzzReadOutline -fuzztime 3m ./format
 	go test -run '^$$' -fuzz FuzzSearch -fuzztime 3m ./core/cutting
@@ -120,7 +128,7 @@ pictures: $(BIN) chromium ## take docs/screenshots anew from the demo data
 
 bench: $(BIN) chromium ## the figures of docs/performance.md
 	go test -run '^$$' -bench . -benchtime 2s -count 5 ./core/plan ./core/blank
-	YELLOW_PARCEL=$(abspath $(BIN)) FIGURES=1 go test -count=1 -v -run 'TestFigures|TestFiftyPlanners' ./e2e
+	YELLOW_PARCEL=$(abspath $(BIN)) FIGURES=1 go test -count=1 -v -run 'TestFigures|TestFiftyPlanners' ./cmd/yellowparcel ./e2e
 
 format: $(STAMP)/npm ## format all code
 	gofmt -w $(ROOMS)

@@ -47,7 +47,7 @@ func inLight(w *window, want, sign string) {
 		else if (!document.querySelector('.v-theme--' + want)) button.click()
 		return !!button
 	}`, want).Bool() {
-		w.goTo(w.MustInfo().URL[len(w.program.url):])
+		w.goTo(w.MustInfo().URL[len(w.program.URL):])
 		w.see(sign, "")
 	}
 	w.await(".v-application.v-theme--" + want)

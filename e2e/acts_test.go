@@ -179,7 +179,7 @@ func pressOnce(w *window, address, sign, within, act string) {
 	w.press(selector, "")
 	w.there(nothing)
 	if file != "" {
-		if res, err := w.program.get(file); err != nil || res.StatusCode != http.StatusOK {
+		if res, err := w.program.Get(file); err != nil || res.StatusCode != http.StatusOK {
 			w.t.Errorf("%s: %s gives no file: %v", address, act, err)
 		} else {
 			_ = res.Body.Close()

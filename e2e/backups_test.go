@@ -133,7 +133,7 @@ func TestRemovedThings(t *testing.T) {
 // keptFrom is what an address of the program hands over as a file.
 func keptFrom(t *testing.T, p *program, path, name string) string {
 	t.Helper()
-	res, err := p.get(path)
+	res, err := p.Get(path)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -203,8 +203,8 @@ func TestFilesOutAndIn(t *testing.T) {
 // damaged is a program begun anew on its data, which were spoiled between.
 func damaged(t *testing.T, p *program) *program {
 	t.Helper()
-	p.stop(syscall.SIGTERM)
-	path := filepath.Join(p.data, "yellow-parcel.db")
+	p.Stop(syscall.SIGTERM)
+	path := filepath.Join(p.Data, "yellow-parcel.db")
 	body, err := os.ReadFile(path)
 	if err != nil {
 		t.Fatal(err)
@@ -213,7 +213,7 @@ func damaged(t *testing.T, p *program) *program {
 	if err := os.WriteFile(path, spoiled, 0o600); err != nil {
 		t.Fatal(err)
 	}
-	return p.restart()
+	return p.Restart()
 }
 
 // A damaged database is said at the next start, with what can be done; nothing is lost by it.
@@ -245,7 +245,7 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	w.click(test("together"))
 	w.see(test("job"), "Changed since")
 	w.see(test("job"), "Supporter card, slim")
-	kept, _ := filepath.Glob(filepath.Join(p.data, "yellow-parcel.damaged-*.db"))
+	kept, _ := filepath.Glob(filepath.Join(p.Data, "yellow-parcel.damaged-*.db"))
 	if len(kept) != 1 {
 		t.Errorf("the damaged file is not kept: %v", kept)
 	}
@@ -255,11 +255,11 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	w.see(test("job"), "Changed since")
 
 	// A database that is gone is said, and not begun anew in silence.
-	p.stop(syscall.SIGTERM)
-	if err := os.Remove(filepath.Join(p.data, "yellow-parcel.db")); err != nil {
+	p.Stop(syscall.SIGTERM)
+	if err := os.Remove(filepath.Join(p.Data, "yellow-parcel.db")); err != nil {
 		t.Fatal(err)
 	}
-	p = p.restart()
+	p = p.Restart()
 	w.program = p
 	w.goTo("/shelf")
 	w.see("h1", "Your data is missing.")
@@ -276,7 +276,7 @@ func TestDataThatIsMovedAway(t *testing.T) {
 	at := w.openJob("Meteor-night thanks, square")
 	shelf := open(t, p, "/shelf")
 	shelf.see(test("shelf-envelopes-0"), "")
-	if err := os.Rename(p.data, p.data+"-moved"); err != nil {
+	if err := os.Rename(p.Data, p.Data+"-moved"); err != nil {
 		t.Fatal(err)
 	}
 	w.fill("field-card.width", "6 3/8")
@@ -289,7 +289,7 @@ func TestDataThatIsMovedAway(t *testing.T) {
 	idle.see(test("why"), "write everything to a file under Backups")
 	w.fill("field-card.width", "6 1/2") // one works on
 	w.see(test("ticket-card"), "6 1/2")
-	if err := os.Rename(p.data+"-moved", p.data); err != nil {
+	if err := os.Rename(p.Data+"-moved", p.Data); err != nil {
 		t.Fatal(err)
 	}
 	w.saved()

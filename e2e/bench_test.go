@@ -20,7 +20,7 @@ import (
 func (w *window) fetched(link string) []byte {
 	w.t.Helper()
 	href := *w.element(link).MustAttribute("href")
-	res, err := w.program.get(href)
+	res, err := w.program.Get(href)
 	if err != nil {
 		w.t.Fatal(err)
 	}
@@ -234,10 +234,10 @@ func TestAtTheTable(t *testing.T) {
 	other.click(test("step-next"))
 	w.see(test("table-place"), "Step 6 of")
 	// While the program does not answer one goes on; it is kept when it does again.
-	p.stop(syscall.SIGTERM)
+	p.Stop(syscall.SIGTERM)
 	w.click(test("table-next"))
 	w.see("main", "Your place is not kept yet")
-	p = p.restart()
+	p = p.Restart()
 	w.waitFor("the place to be kept", func() (string, bool) {
 		return "not kept", !strings.Contains(w.MustElement("main").MustText(), "not kept yet")
 	})
@@ -262,7 +262,7 @@ func TestDryingTimer(t *testing.T) {
 	w.fill("field-adhesives.0.minutes", "20")
 	w.Keyboard.MustType(input.Tab)
 	w.waitFor("the shelf to be stored", func() (string, bool) {
-		res, err := p.get("/api/shop")
+		res, err := p.Get("/api/shop")
 		if err != nil {
 			return err.Error(), false
 		}
@@ -294,7 +294,7 @@ func TestDryingTimer(t *testing.T) {
 	}
 	w.see(test("clock"), "19:")
 	w.MustEval(`() => { const key = Object.keys(localStorage).find((k) => k.startsWith('yellow-parcel-timer')); localStorage.setItem(key, String(Date.now() - 1000)) }`)
-	w.goTo(w.MustInfo().URL[len(w.program.url):])
+	w.goTo(w.MustInfo().URL[len(w.program.URL):])
 	w.see(test("clock"), "Dry now")
 }
 

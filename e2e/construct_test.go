@@ -86,7 +86,7 @@ func TestThickMetricCardFolds(t *testing.T) {
 	// 9 mm and 1/16 in, up to half a millimetre: 11 mm deep.
 	w.see(".readings", "11 deep")
 	w.pick("view-folding")
-	w.see(test("fold-step"), "Lying flat, inside up, the card on the floor")
+	w.see(test("fold-step"), "Flat on the table, inside up, the card on the floor")
 	before := w.MustElement(`[data-panel="left wall"]`).MustAttribute("d")
 	w.slide("fold-stage", 2)
 	w.see(test("fold-step"), "2. Fold the 4 walls. Glue the 4 tabs onto the 2 walls.")

@@ -170,7 +170,7 @@ func TestOneScreenAStation(t *testing.T) {
 	t.Parallel()
 	inches, metric := start(t, t.TempDir(), "127.0.0.1:0"), start(t, t.TempDir(), "127.0.0.1:0")
 	take := map[string]any{"edits": []map[string]string{{"act": "take", "path": "style", "text": "mm:500000"}}}
-	if status, err := (&client{url: metric.url}).ask("PATCH", "/api/shop", take, nil); status != 200 {
+	if status, err := (&client{URL: metric.URL}).Ask("PATCH", "/api/shop", take, nil); status != 200 {
 		t.Fatal(status, err)
 	}
 	for n, j := range demo.Jobs() {

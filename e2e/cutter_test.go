@@ -11,6 +11,7 @@ import (
 	"testing"
 
 	"yellowparcel/device"
+	"yellowparcel/internal/running"
 )
 
 // A job is laid on mats, a load is sent to the simulated cutter as the very SVG that is exported, what comes off is as
@@ -102,7 +103,7 @@ func TestNamedDevices(t *testing.T) {
 	w.see(test("drawer"), "The caliper cannot be reached")
 	w.saved()
 	for _, args := range [][]string{{"--cutter", "usb:1"}, {"device", "kettle"}} {
-		if out, ok := runOnce(t, args...); ok || !strings.Contains(out, "cannot go on") {
+		if out, ok := running.Once(t, args...); ok || !strings.Contains(out, "cannot go on") {
 			t.Errorf("%v: %s", args, out)
 		}
 	}
@@ -153,7 +154,7 @@ func TestTemplateFromAFile(t *testing.T) {
 	w := open(t, p, "/")
 	at := w.station("Meteor-night thanks, square", "envelope/recipe")
 	w.saved()
-	res, err := p.get("/api/jobs/" + strings.Split(at, "/")[2] + "/pieces/envelope/svg")
+	res, err := p.Get("/api/jobs/" + strings.Split(at, "/")[2] + "/pieces/envelope/svg")
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -8,6 +8,7 @@ import (
 	"syscall"
 	"testing"
 	"time"
+	"yellowparcel/internal/running"
 )
 
 // disk is a small disk of its own, where the system lets tests have one.
@@ -53,10 +54,10 @@ func TestFullDiskAndOneToReadOnly(t *testing.T) {
 	ballast := filepath.Join(dir, "ballast")
 	fillUp(t, ballast)
 	// Other jobs take what room there is left.
-	c := &client{url: p.url}
+	c := &client{URL: p.URL}
 	for status := 0; status != 507; {
 		var err error
-		if status, err = c.ask("POST", "/api/jobs", map[string]string{"copyOf": strings.Split(at, "/")[2]}, nil); err != nil {
+		if status, err = c.Ask("POST", "/api/jobs", map[string]string{"copyOf": strings.Split(at, "/")[2]}, nil); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -65,18 +66,18 @@ func TestFullDiskAndOneToReadOnly(t *testing.T) {
 	id := strings.Split(at, "/")[2]
 	for status, from := 0, time.Now(); status != 507 && time.Since(from) < patience; {
 		var list jobsList
-		if _, err := c.ask("GET", "/api/jobs", nil, &list); err != nil {
+		if _, err := c.Ask("GET", "/api/jobs", nil, &list); err != nil {
 			t.Fatal(err)
 		}
 		for _, j := range list.Jobs {
 			if j.ID == id {
 				continue
 			}
-			if _, err := c.ask("GET", "/api/jobs/"+j.ID, nil, &mine); err != nil {
+			if _, err := c.Ask("GET", "/api/jobs/"+j.ID, nil, &mine); err != nil {
 				t.Fatal(err)
 			}
-			mine.Job["name"] = strings.Repeat(fmt.Sprint("star ", time.Now().UnixNano(), " "), 3)
-			if status, _ = c.ask("PUT", "/api/jobs/"+j.ID, mine.save(), nil); status == 507 {
+			mine.Of["name"] = strings.Repeat(fmt.Sprint("star ", time.Now().UnixNano(), " "), 3)
+			if status, _ = c.Ask("PUT", "/api/jobs/"+j.ID, mine.Save(), nil); status == 507 {
 				break
 			}
 		}
@@ -94,7 +95,7 @@ func TestFullDiskAndOneToReadOnly(t *testing.T) {
 	w.saved()
 	last := w.value("name")
 
-	p.stop(syscall.SIGTERM)
+	p.Stop(syscall.SIGTERM)
 	for name, disk := range map[string]struct {
 		spoil, mend func() error
 	}{
@@ -107,14 +108,14 @@ func TestFullDiskAndOneToReadOnly(t *testing.T) {
 		if err := disk.spoil(); err != nil {
 			t.Fatal(err)
 		}
-		if out, ok := runOnce(t, "--demo", "--data", p.data, "--addr", "127.0.0.1:0"); ok || !strings.Contains(out, name) || strings.Contains(out, "damaged") {
+		if out, ok := running.Once(t, "--demo", "--data", p.Data, "--addr", "127.0.0.1:0"); ok || !strings.Contains(out, name) || strings.Contains(out, "damaged") {
 			t.Errorf("a start where %s says %q", name, out)
 		}
 		if err := disk.mend(); err != nil {
 			t.Fatal(err)
 		}
 	}
-	p = p.restart()
+	p = p.Restart()
 	w.program = p
 	w.goTo(at)
 	w.see(test("headline"), "")

@@ -39,12 +39,12 @@ var typedTry = map[string][]string{
 	"count": {"7", "3", "4", "50"}, "word": {"Tide", "Moon tide"}, "price": {"2.75"}, "date": {"2026-01-02"},
 }
 
-// plan is the plan of a job after an edit, nothing stored.
-func (c *client) plan(of map[string]any, open string, edits ...map[string]string) (d document, err error) {
+// planOf is the plan of a job after an edit, nothing stored.
+func planOf(c *client, of map[string]any, open string, edits ...map[string]string) (d document, err error) {
 	if edits == nil {
 		edits = []map[string]string{}
 	}
-	_, err = c.ask("POST", "/api/plan", map[string]any{"job": of, "edits": edits, "open": open}, &d)
+	_, err = c.Ask("POST", "/api/plan", map[string]any{"job": of, "edits": edits, "open": open}, &d)
 	return d, err
 }
 
@@ -97,16 +97,16 @@ func offered(w *window, field string) []string {
 // typeOnce types something new into a field, looks for it in what is stored, and takes it back.
 func typeOnce(w *window, id, open, path string) {
 	w.t.Helper()
-	c := &client{url: w.program.url}
+	c := &client{URL: w.program.URL}
 	var stored body
-	if _, err := c.ask("GET", "/api/jobs/"+id, nil, &stored); err != nil {
+	if _, err := c.Ask("GET", "/api/jobs/"+id, nil, &stored); err != nil {
 		w.t.Fatal(err)
 	}
 	var shop document
-	if _, err := c.ask("GET", "/api/shop", nil, &shop); err != nil {
+	if _, err := c.Ask("GET", "/api/shop", nil, &shop); err != nil {
 		w.t.Fatal(err)
 	}
-	before, err := c.plan(stored.Job, open)
+	before, err := planOf(c, stored.Of, open)
 	if err != nil {
 		w.t.Fatal(err)
 	}
@@ -141,7 +141,7 @@ func typeOnce(w *window, id, open, path string) {
 			if one.ID == is.Text || one.ID == "" || want != "" || slices.ContainsFunc(list, alike) {
 				continue
 			}
-			if d, err := c.plan(stored.Job, open, map[string]string{"act": "set", "path": path, "text": one.ID}); ofJob && (err != nil || len(d.Problems) > 0 || d.Plan.Fields[path].Text != one.ID) {
+			if d, err := planOf(c, stored.Of, open, map[string]string{"act": "set", "path": path, "text": one.ID}); ofJob && (err != nil || len(d.Problems) > 0 || d.Plan.Fields[path].Text != one.ID) {
 				continue
 			}
 			want = one.ID
@@ -152,7 +152,7 @@ func typeOnce(w *window, id, open, path string) {
 	default:
 		typed := ""
 		for _, text := range typedTry[is.Kind] {
-			d, err := c.plan(stored.Job, open, map[string]string{"act": "type", "path": path, "text": text})
+			d, err := planOf(c, stored.Of, open, map[string]string{"act": "type", "path": path, "text": text})
 			if ofJob && err == nil && len(d.Problems) == 0 && d.Plan.Fields[path].Text != is.Text {
 				typed, want = text, d.Plan.Fields[path].Text
 				break
@@ -165,7 +165,7 @@ func typeOnce(w *window, id, open, path string) {
 			w.field(field).MustEval(`() => this.blur()`)
 			w.there(nothing)
 			var now document
-			if _, err := c.ask("GET", "/api/shop", nil, &now); err == nil && plain(now.Fields[path].Text) == plain(text) {
+			if _, err := c.Ask("GET", "/api/shop", nil, &now); err == nil && plain(now.Fields[path].Text) == plain(text) {
 				return
 			}
 		}
@@ -183,13 +183,13 @@ func typeOnce(w *window, id, open, path string) {
 		var now body
 		var d document
 		if ofJob {
-			if _, err := c.ask("GET", "/api/jobs/"+id, nil, &now); err != nil {
+			if _, err := c.Ask("GET", "/api/jobs/"+id, nil, &now); err != nil {
 				return err.Error(), false
 			}
-			d, _ = c.plan(now.Job, open)
+			d, _ = planOf(c, now.Of, open)
 			return d.Plan.Fields[path].Text, plain(d.Plan.Fields[path].Text) == plain(want)
 		}
-		_, _ = c.ask("GET", "/api/shop", nil, &d)
+		_, _ = c.Ask("GET", "/api/shop", nil, &d)
 		return d.Fields[path].Text, plain(d.Fields[path].Text) == plain(want)
 	})
 	if ofJob {

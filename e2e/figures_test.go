@@ -8,7 +8,6 @@ import (
 	"os"
 	"regexp"
 	"slices"
-	"sync"
 	"testing"
 	"time"
 
@@ -23,7 +22,7 @@ func TestFigures(t *testing.T) {
 	}
 	began := time.Now()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
-	res, err := p.get("/api/jobs")
+	res, err := p.Get("/api/jobs")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -111,14 +110,14 @@ func TestFigures(t *testing.T) {
 
 	foldingFrames(t, w)
 
-	page, err := p.get("/")
+	page, err := p.Get("/")
 	if err != nil {
 		t.Fatal(err)
 	}
 	body, _ := io.ReadAll(page.Body)
 	total := 0
 	for _, m := range regexp.MustCompile(`(?:src|href)="(/assets/[^"]+\.(?:js|css))"`).FindAllSubmatch(body, -1) {
-		res, err := http.Get(p.url + string(m[1]))
+		res, err := http.Get(p.URL + string(m[1]))
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -141,7 +140,7 @@ func foldingFrames(t *testing.T, w *window) {
 	w.station("Lens fund thank-you", "envelope")
 	w.click(test("choose-box"))
 	w.pick("view-folding")
-	w.see(test("fold-step"), "Lying flat")
+	w.see(test("fold-step"), "Flat on the table")
 	var took []float64
 	for _, v := range w.MustEval(`async () => {
 		const slider = document.querySelector('[data-test=fold-stage]')
@@ -170,57 +169,5 @@ func limit(t *testing.T, what string, got, want time.Duration) {
 	t.Helper()
 	if got > want {
 		t.Errorf("%s took %v, want at most %v", what, got, want)
-	}
-}
-
-// TestFiftyPlanners measures how long fifty windows that plan at once wait; it runs only
-// when FIGURES is set, since the machines that test are noisy.
-func TestFiftyPlanners(t *testing.T) {
-	if os.Getenv("FIGURES") == "" {
-		t.Skip("FIGURES is not set")
-	}
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	c := &client{url: p.url}
-	var list jobsList
-	if _, err := c.ask("GET", "/api/jobs", nil, &list); err != nil {
-		t.Fatal(err)
-	}
-	jobs := make([]body, len(list.Jobs))
-	for i, l := range list.Jobs {
-		if _, err := c.ask("GET", "/api/jobs/"+l.ID, nil, &jobs[i]); err != nil {
-			t.Fatal(err)
-		}
-	}
-	drawers := []string{"card/base", "layers/layers", "envelope/choose", "mail/measure", "paper/cuts"}
-	const planners, plans = 50, 20
-	took := make([][]time.Duration, planners)
-	var work sync.WaitGroup
-	for i := range planners {
-		work.Go(func() {
-			c := &client{url: p.url}
-			for n := range plans {
-				began := time.Now()
-				ask := map[string]any{"job": jobs[(i+n)%len(jobs)].Job, "open": drawers[(i/len(jobs)+n)%len(drawers)], "edits": []map[string]any{{"act": "step", "path": "card.width", "steps": n % 7}}}
-				if status, err := c.ask("POST", "/api/plan", ask, nil); err != nil || status != 200 {
-					t.Error(status, err)
-				}
-				took[i] = append(took[i], time.Since(began))
-			}
-		})
-	}
-	work.Wait()
-	all, means := slices.Concat(took...), make([]time.Duration, planners)
-	for i, one := range took {
-		for _, d := range one {
-			means[i] += d / plans
-		}
-	}
-	slices.Sort(all)
-	slices.Sort(means)
-	p95 := all[len(all)*95/100]
-	fmt.Printf("fifty planners at once: median %v, 95th percentile %v; mean of the luckiest %v, of the unluckiest %v\n", all[len(all)/2].Round(time.Millisecond), p95.Round(time.Millisecond), means[0].Round(time.Millisecond), means[planners-1].Round(time.Millisecond))
-	limit(t, "95th percentile of fifty planners", p95, 400*time.Millisecond)
-	if means[planners-1] > 2*means[0] {
-		t.Errorf("one waits %v, another %v", means[planners-1], means[0])
 	}
 }

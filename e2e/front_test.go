@@ -12,7 +12,7 @@ import (
 )
 
 // address is where a window is, without the host.
-func (w *window) address() string { return strings.TrimPrefix(w.MustInfo().URL, w.program.url) }
+func (w *window) address() string { return strings.TrimPrefix(w.MustInfo().URL, w.program.URL) }
 
 // at waits until the window is at an address that ends so.
 func (w *window) at(end string) {

@@ -24,7 +24,7 @@ func (w *window) goTo(path string) {
 // goToNow loads a page, whatever is on its way.
 func (w *window) goToNow(path string) {
 	w.t.Helper()
-	leaveFor(w, w.program.url+path)
+	leaveFor(w, w.program.URL+path)
 	if err := w.WaitLoad(); err != nil {
 		w.t.Fatal(err)
 	}
@@ -58,5 +58,5 @@ func (w *window) openJob(name string) string {
 	w.t.Helper()
 	w.clickOn("[data-test=job] a", regexp.QuoteMeta(name))
 	w.see("[data-test=headline]", "")
-	return w.MustInfo().URL[len(w.program.url):]
+	return w.MustInfo().URL[len(w.program.URL):]
 }

@@ -1,22 +1,16 @@
 // Package e2e drives the real program through its real interface in headless
-// Chromium. The program is the one named by YELLOW_PARCEL, built by make; each
-// test starts its own, on a free port, with a data directory of its own.
+// Chromium; each test starts its own.
 package e2e
 
 import (
-	"bufio"
 	"flag"
 	"fmt"
-	"net/http"
 	"os"
 	"os/exec"
-	"path/filepath"
-	"regexp"
-	"strings"
 	"sync"
-	"syscall"
 	"testing"
-	"time"
+
+	"yellowparcel/internal/running"
 
 	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/launcher"
@@ -24,93 +18,16 @@ import (
 )
 
 // patience bounds every wait; nothing sleeps for it.
-const patience = 20 * time.Second
+const patience = running.Patience
 
-// program is one running Yellow Parcel.
-type program struct {
-	t    *testing.T
-	cmd  *exec.Cmd
-	url  string
-	data string
-	addr string
-	done chan struct{}
-}
+type (
+	program  = running.Program
+	client   = running.Client
+	body     = running.Job
+	jobsList = running.Jobs
+)
 
-func binary(t testing.TB) string {
-	t.Helper()
-	path := os.Getenv("YELLOW_PARCEL")
-	if path == "" {
-		path, _ = filepath.Abs("../bin/yellowparcel")
-	}
-	if _, err := os.Stat(path); err != nil {
-		t.Fatalf("the program to test is not built: run make build (%v)", err)
-	}
-	return path
-}
-
-var openAt = regexp.MustCompile(`open at (http://\S+)`)
-
-// start runs the program with the demo data on a data directory; addr may end in
-// :0.
-func start(t *testing.T, data, addr string, more ...string) *program {
-	t.Helper()
-	return startPlain(t, data, addr, append([]string{"--demo"}, more...)...)
-}
-
-// startPlain runs the program as it is for a user's own data.
-func startPlain(t *testing.T, data, addr string, more ...string) *program {
-	t.Helper()
-	p := &program{t: t, data: data, done: make(chan struct{})}
-	p.cmd = exec.Command(binary(t), append([]string{"--data", data, "--addr", addr}, more...)...)
-	out, err := p.cmd.StdoutPipe()
-	if err != nil {
-		t.Fatal(err)
-	}
-	p.cmd.Stderr = os.Stderr
-	if err := p.cmd.Start(); err != nil {
-		t.Fatal(err)
-	}
-	lines := bufio.NewScanner(out)
-	for p.url == "" && lines.Scan() {
-		if m := openAt.FindStringSubmatch(lines.Text()); m != nil {
-			p.url = m[1]
-		}
-	}
-	if p.url == "" {
-		t.Fatal("the program did not say where it is open")
-	}
-	p.addr = strings.TrimPrefix(p.url, "http://")
-	go func() {
-		for lines.Scan() {
-			continue
-		}
-		_ = p.cmd.Wait()
-		close(p.done)
-	}()
-	t.Cleanup(func() { p.stop(os.Interrupt) })
-	return p
-}
-
-// stop ends the program with a signal and waits until it is gone.
-func (p *program) stop(signal os.Signal) {
-	select {
-	case <-p.done:
-		return
-	default:
-	}
-	_ = p.cmd.Process.Signal(signal)
-	select {
-	case <-p.done:
-	case <-time.After(patience):
-		_ = p.cmd.Process.Signal(syscall.SIGKILL)
-		p.t.Errorf("the program did not stop on %v", signal)
-	}
-}
-
-// restart starts the program again on the same data and address.
-func (p *program) restart() *program { return start(p.t, p.data, p.addr) }
-
-func (p *program) get(path string) (*http.Response, error) { return http.Get(p.url + path) }
+var start, startPlain = running.Demo, running.Plain
 
 var shared struct {
 	once    sync.Once

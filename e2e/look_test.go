@@ -156,7 +156,7 @@ func TestLook(t *testing.T) {
 	lost := w.picture(t)
 	w.goTo(at + "card")
 	w.see(test("headline"), "")
-	p.stop(os.Interrupt)
+	p.Stop(os.Interrupt)
 	w.fill("field-card.width", "6")
 	w.see(test("state"), "does not answer")
 	errors.row(lost, w.picture(t))

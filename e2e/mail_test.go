@@ -2,8 +2,6 @@ package e2e
 
 import (
 	"fmt"
-	"os"
-	"path/filepath"
 	"strings"
 	"testing"
 )
@@ -307,22 +305,4 @@ func (w *window) shopFill(path, text string) {
 	w.t.Helper()
 	w.fill("field-"+path, text)
 	w.field("field-" + path).MustEval(`() => this.blur()`)
-}
-
-// Every picture of the README is there.
-func TestPicturesAreThere(t *testing.T) {
-	t.Parallel()
-	readme, err := os.ReadFile(filepath.Join("..", "README.md"))
-	if err != nil {
-		t.Fatal(err)
-	}
-	list, err := filepath.Glob(filepath.Join("..", "docs", "screenshots", "*.png"))
-	if err != nil || len(list) == 0 || len(list) >= 20 {
-		t.Fatalf("%d pictures, %v", len(list), err)
-	}
-	for _, file := range list {
-		if name := filepath.Base(file); !strings.Contains(string(readme), name) {
-			t.Errorf("the README does not show %s", name)
-		}
-	}
 }

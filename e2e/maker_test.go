@@ -98,8 +98,8 @@ func TestMakerChangesTheSquareCard(t *testing.T) {
 	before := numbersOf(w)
 	w.quiet()
 
-	p.stop(os.Interrupt)
-	p = p.restart()
+	p.Stop(os.Interrupt)
+	p = p.Restart()
 	w = open(t, p, strings.TrimSuffix(at, "card")+"mail")
 	w.see(test("headline"), "Nearly square")
 	if after := numbersOf(w); after != before {

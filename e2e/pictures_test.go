@@ -122,7 +122,7 @@ func TestPictures(t *testing.T) {
 	w.click(test("look-in"))
 	w.see(test("inside"), "changed since")
 	// Where this test keeps its data is nobody's business.
-	w.MustEval(`(dir) => document.querySelectorAll('.rule').forEach((p) => (p.textContent = p.textContent.replace(dir, '~/.local/share/yellow-parcel')))`, p.data)
+	w.MustEval(`(dir) => document.querySelectorAll('.rule').forEach((p) => (p.textContent = p.textContent.replace(dir, '~/.local/share/yellow-parcel')))`, p.Data)
 	take("backups")
 }
 
@@ -156,7 +156,7 @@ func printed(t *testing.T, p *program, path, picture string) {
 // rastered makes pictures of a print.
 func rastered(t *testing.T, p *program, path, picture string, how ...string) {
 	t.Helper()
-	res, err := p.get(path)
+	res, err := p.Get(path)
 	if err != nil {
 		t.Fatal(err)
 	}

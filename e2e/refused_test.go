@@ -33,7 +33,7 @@ func TestWhatIsRefusedLeavesNoNumber(t *testing.T) {
 	w.Keyboard.MustType(input.Key('/'), input.Key('0'))
 	was("nothing when it divides by nothing", "")
 	w.see(test("field-mail.measured.thickness"), "divides by nothing")
-	other := open(t, p, w.MustInfo().URL[len(p.url):])
+	other := open(t, p, w.MustInfo().URL[len(p.URL):])
 	other.waitFor("nothing in another window", func() (string, bool) {
 		got := other.text(test("measured-thickness"))
 		return got, !strings.Contains(got, "1.000")

@@ -54,7 +54,7 @@ func kindOf(r *http.Request) string {
 
 func newBetween(t *testing.T, p *program) *between {
 	t.Helper()
-	to, err := url.Parse(p.url)
+	to, err := url.Parse(p.URL)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -158,7 +158,7 @@ func (b *between) count() int {
 func through(t *testing.T, p *program, b *between, path string) *window {
 	t.Helper()
 	by := *p
-	by.url = b.URL
+	by.URL = b.URL
 	return openIn(t, browser(t), &by, path, 1280, 800)
 }
 
@@ -284,7 +284,7 @@ func TestNothingAcknowledgedIsLost(t *testing.T) {
 	if len(both[0].saves)+len(both[1].saves) < runs {
 		t.Errorf("only %d and %d saves, which proves little", len(both[0].saves), len(both[1].saves))
 	}
-	res, err := p.get("/api/jobs/" + id)
+	res, err := p.Get("/api/jobs/" + id)
 	if err != nil || res.StatusCode != http.StatusOK {
 		t.Fatal(err)
 	}

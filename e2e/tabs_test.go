@@ -24,10 +24,10 @@ func TestTabsOfOneBrowser(t *testing.T) {
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	b := newBetween(t, p)
 	by := *p
-	by.url = b.URL
-	c := &client{url: p.url}
+	by.URL = b.URL
+	c := &client{URL: p.URL}
 	var list jobsList
-	if _, err := c.ask("GET", "/api/jobs", nil, &list); err != nil {
+	if _, err := c.Ask("GET", "/api/jobs", nil, &list); err != nil {
 		t.Fatal(err)
 	}
 	br := browser(t)
@@ -35,7 +35,7 @@ func TestTabsOfOneBrowser(t *testing.T) {
 	var ids []string
 	for i := range n {
 		var copied body
-		if _, err := c.ask("POST", "/api/jobs", map[string]string{"copyOf": list.Jobs[i%len(list.Jobs)].ID}, &copied); err != nil {
+		if _, err := c.Ask("POST", "/api/jobs", map[string]string{"copyOf": list.Jobs[i%len(list.Jobs)].ID}, &copied); err != nil {
 			t.Fatal(err)
 		}
 		ids = append(ids, copied.ID)
@@ -50,10 +50,10 @@ func TestTabsOfOneBrowser(t *testing.T) {
 		began := time.Now()
 		w.waitFor("what was typed to be stored", func() (string, bool) {
 			var now body
-			if _, err := c.ask("GET", "/api/jobs/"+ids[i], nil, &now); err != nil {
+			if _, err := c.Ask("GET", "/api/jobs/"+ids[i], nil, &now); err != nil {
 				return err.Error(), false
 			}
-			return fmt.Sprint(now.Job["count"]), now.Job["count"] == want
+			return fmt.Sprint(now.Of["count"]), now.Of["count"] == want
 		})
 		took = append(took, time.Since(began))
 		w.saved()
@@ -76,11 +76,11 @@ func TestTabsOfOneBrowser(t *testing.T) {
 		return fmt.Sprint(b.streams), b.streams == 1
 	})
 	var now body
-	if _, err := c.ask("GET", "/api/jobs/"+ids[1], nil, &now); err != nil {
+	if _, err := c.Ask("GET", "/api/jobs/"+ids[1], nil, &now); err != nil {
 		t.Fatal(err)
 	}
-	now.Job["count"] = 77.0
-	if status, err := c.ask("PUT", "/api/jobs/"+ids[1], now.save(), nil); status != 200 {
+	now.Of["count"] = 77.0
+	if status, err := c.Ask("PUT", "/api/jobs/"+ids[1], now.Save(), nil); status != 200 {
 		t.Fatal(status, err)
 	}
 	tabs[1].waitFor("the change to be there", func() (string, bool) { v := tabs[1].value("field-count"); return v, v == "77" })
@@ -111,20 +111,20 @@ func TestTheBenchAsksWhichToKeep(t *testing.T) {
 	}
 	w.click(test("wrong-take"))
 	w.see(".top", "What was changed is not saved yet")
-	c := &client{url: p.url}
+	c := &client{URL: p.URL}
 	var now body
-	if _, err := c.ask("GET", "/api/jobs/"+id, nil, &now); err != nil {
+	if _, err := c.Ask("GET", "/api/jobs/"+id, nil, &now); err != nil {
 		t.Fatal(err)
 	}
-	now.Job["name"] = "Of another window"
-	if status, err := c.ask("PUT", "/api/jobs/"+id, now.save(), nil); status != 200 {
+	now.Of["name"] = "Of another window"
+	if status, err := c.Ask("PUT", "/api/jobs/"+id, now.Save(), nil); status != 200 {
 		t.Fatal(status, err)
 	}
 	w.see(test("conflict"), "keeping this one leaves the other in the history")
 	back()
 	w.click(test("keep-mine"))
 	w.waitFor("the bench's change to be stored", func() (string, bool) {
-		_, err := c.ask("GET", "/api/jobs/"+id, nil, &now)
-		return fmt.Sprint(now.Version, err), err == nil && now.Job["name"] != "Of another window" && !w.MustHas(test("conflict"))
+		_, err := c.Ask("GET", "/api/jobs/"+id, nil, &now)
+		return fmt.Sprint(now.Version, err), err == nil && now.Of["name"] != "Of another window" && !w.MustHas(test("conflict"))
 	})
 }

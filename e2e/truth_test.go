@@ -70,10 +70,10 @@ func TestSavedIsTrue(t *testing.T) {
 		t.Error("the drawing is said to be of before, though it is not")
 	}
 	// The program stops: what is typed is kept, and saved when it is back.
-	p.stop(syscall.SIGTERM)
+	p.Stop(syscall.SIGTERM)
 	first.fill("field-count", "44")
 	first.see(test("state"), "not saved: the program does not answer")
-	p.restart()
+	p.Restart()
 	first.saved()
 	first.see(test("ticket-card"), "6 × 7 1/2")
 	first.goTo(at)
@@ -155,11 +155,11 @@ func TestTwoWindowsOnTheShelf(t *testing.T) {
 			return v, v == "Cream, few|30"
 		})
 	}
-	p.stop(syscall.SIGTERM)
+	p.Stop(syscall.SIGTERM)
 	one.fill("field-envelopes.1.have", "7")
 	one.MustEval(`() => document.activeElement.blur()`)
 	one.see(test("state"), "not saved: the program does not answer")
-	p.restart()
+	p.Restart()
 	one.see(test("state"), "saved")
 	two.waitFor("the other window to hear of it", func() (string, bool) { v := two.value("field-envelopes.1.have"); return v, v == "7" })
 }
@@ -218,7 +218,7 @@ func TestBadRowsAreShown(t *testing.T) {
 	p := start(t, data, "127.0.0.1:0")
 	w := open(t, p, "/")
 	w.see(test("job"), "letter") // worked out
-	p.stop(syscall.SIGTERM)
+	p.Stop(syscall.SIGTERM)
 	w.see(test("failure"), "does not answer")
 	db, err := sql.Open("sqlite", filepath.Join(data, "yellow-parcel.db"))
 	if err != nil {
@@ -232,7 +232,7 @@ func TestBadRowsAreShown(t *testing.T) {
 	if err := db.Close(); err != nil {
 		t.Fatal(err)
 	}
-	p.restart()
+	p.Restart()
 	w.see(test("job-problem"), "cannot be read")
 	w.see(test("job-problem"), "The fold “fan” is not known")
 	w.see(test("job-problem"), "“tin”, is gone")

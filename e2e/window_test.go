@@ -387,7 +387,7 @@ func (w *window) quiet() {
 		w.t.Errorf("the page complained: %s", e)
 	}
 	for _, url := range w.asked {
-		if !strings.HasPrefix(url, w.program.url+"/") && !strings.HasPrefix(url, "data:") && url != "about:blank" {
+		if !strings.HasPrefix(url, w.program.URL+"/") && !strings.HasPrefix(url, "data:") && url != "about:blank" {
 			w.t.Errorf("the page asked for %s", url)
 		}
 	}

@@ -35,7 +35,7 @@ type Instrument struct {
 	ID   string `json:"id"`
 	Name string `json:"name"`
 	// Field is the path of the job that a reading goes into.
-	Field string `json:"field"`
+	Field string `json:"field" format:"field-path"`
 	// Tares is set where it can be set to zero.
 	Tares bool `json:"tares"`
 }

@@ -90,7 +90,7 @@ func usedBy(ctx context.Context, from *store.Store, shop job.Shop, edits []field
 type ToolBody struct {
 	ID     blank.ToolID `json:"id"`
 	Name   string       `json:"name"`
-	Fields []string     `json:"fields"`
+	Fields []string     `json:"fields" format:"field-path"`
 	// Calibration is how two minutes with a scrap find what it reads; nil where there is nothing to find.
 	Calibration *CalibrationBody `json:"calibration,omitempty"`
 }

@@ -7,6 +7,8 @@ import vuetify from 'eslint-plugin-vuetify'
 import globals from 'globals'
 import ts from 'typescript-eslint'
 
+import say from './voice.js'
+
 // The folders of src in their order: each may import from itself and from those before it.
 const order = [
   'api',
@@ -97,6 +99,7 @@ export default ts.config(
       'vue/no-restricted-syntax': never([...onlyEdits, ...inventsNoID]),
     },
   },
+  { files: ['src/**/*.ts', 'src/**/*.vue'], plugins: { say }, rules: { 'say/voice': 'error' } },
   {
     // Lines of a drawing have names of their own.
     files: ['src/drawing/**'],

@@ -55,3 +55,21 @@ func TestItListensHereOnly(t *testing.T) {
 		t.Errorf("%s, %v", defaultAddr, err)
 	}
 }
+
+// Every picture of the README is there.
+func TestPicturesAreThere(t *testing.T) {
+	t.Parallel()
+	readme, err := os.ReadFile(filepath.Join("..", "..", "README.md"))
+	if err != nil {
+		t.Fatal(err)
+	}
+	list, err := filepath.Glob(filepath.Join("..", "..", "docs", "screenshots", "*.png"))
+	if err != nil || len(list) == 0 || len(list) >= 20 {
+		t.Fatalf("%d pictures, %v", len(list), err)
+	}
+	for _, file := range list {
+		if name := filepath.Base(file); !strings.Contains(string(readme), name) {
+			t.Errorf("the README does not show %s", name)
+		}
+	}
+}

@@ -47,7 +47,7 @@ type Shape struct {
 	// Inside is set for a score on the side that is down.
 	Inside bool `json:"inside,omitempty"`
 	// Field is the path of what is typed for it.
-	Field string `json:"field,omitempty"`
+	Field string `json:"field,omitempty" format:"field-path"`
 }
 
 // Dimension is a measure between two points in millimetres.
@@ -61,7 +61,7 @@ type Dimension struct {
 	Text  string         `json:"text"`
 	Nm    measure.Length `json:"nm"`
 	// Field is the path of what is typed for it; empty where it follows.
-	Field string `json:"field,omitempty"`
+	Field string `json:"field,omitempty" format:"field-path"`
 }
 
 // Drawing is one thing drawn, at its true size.

@@ -27,7 +27,7 @@ type Edit struct {
 	Act Act `json:"act" enum:"type,step,set,add,remove,move,take"`
 	// Path is where: a field, a list, an entry of a list, or an offer of the plan. An
 	// entry is named by its place or by its ID.
-	Path string `json:"path" maxLength:"200"`
+	Path string `json:"path" maxLength:"200" format:"field-path"`
 	// Text is what was typed, or the ID of what is set, added or taken.
 	Text string `json:"text,omitempty" maxLength:"400000"`
 	// Steps is by how many ticks or places.
@@ -56,7 +56,7 @@ func (e Edit) Check() error {
 type Addable struct {
 	// Path is the list, or what may be there or not; Lists are the names of the lists of
 	// what may be added to it, none where there is no choice.
-	Path  string   `json:"path"`
+	Path  string   `json:"path" format:"field-path"`
 	Lists []string `json:"lists"`
 	// Full is set where it holds as much as can be planned.
 	Full bool `json:"full"`

@@ -151,7 +151,7 @@ func (f Field) Input(s measure.Style) Input {
 // instead.
 type Problem struct {
 	// Path is the field's place in the job or the shop: "card.width".
-	Path    string `json:"path"`
+	Path    string `json:"path" format:"field-path"`
 	Message string `json:"message"`
 	// Unfinished is set while more typing may still make it right.
 	Unfinished bool `json:"unfinished"`

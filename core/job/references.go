@@ -16,7 +16,7 @@ import (
 type Missing struct {
 	// Path is the field that names it: an edit of it with the ID of a choice takes
 	// that choice.
-	Path string `json:"path"`
+	Path string `json:"path" format:"field-path"`
 	Text string `json:"text"`
 	// Choices are what may take its place, the stand-in first.
 	Choices []field.Choice `json:"choices"`

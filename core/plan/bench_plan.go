@@ -23,7 +23,7 @@ type BenchPlan struct {
 	Sentence say.Sentence `json:"sentence"`
 	Pieces   []BenchPiece `json:"pieces"`
 	// Cutter are the paths of what the files for a cutter go by.
-	Cutter []string `json:"cutter"`
+	Cutter []string `json:"cutter" format:"field-path"`
 	// Mats is the job laid on the cutter's mats; nil unless just that is looked at.
 	Mats  *MatPlan   `json:"mats,omitempty"`
 	Notes []say.Note `json:"notes"`

@@ -59,8 +59,8 @@ type BlankPlan struct {
 	Folding blank.Net  `json:"folding"`
 	// Wishes are the paths of the lengths that the maker may set for it, Options those
 	// of what else is chosen.
-	Wishes  []string `json:"wishes"`
-	Options []string `json:"options"`
+	Wishes  []string `json:"wishes" format:"field-path"`
+	Options []string `json:"options" format:"field-path"`
 }
 
 // blank is the station's account of the envelope that is made.

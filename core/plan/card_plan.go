@@ -41,8 +41,8 @@ type CardPlan struct {
 	How []HowLine `json:"how"`
 	// Options are the paths of what else is asked of a card in its fold, More of what most
 	// cards leave alone; MoreSet says that some of that is set.
-	Options []string `json:"options"`
-	More    []string `json:"more"`
+	Options []string `json:"options" format:"field-path"`
+	More    []string `json:"more" format:"field-path"`
 	MoreSet bool     `json:"moreSet"`
 }
 
@@ -54,7 +54,7 @@ type PartPlan struct {
 	Part  int  `json:"part"`
 	Thing bool `json:"thing"`
 	// Edited are the paths of what is typed and chosen of a thing.
-	Edited  []string `json:"edited"`
+	Edited  []string `json:"edited" format:"field-path"`
 	Name    string   `json:"name"`
 	Stock   string   `json:"stock"`
 	Size    string   `json:"size"`

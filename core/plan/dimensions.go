@@ -50,7 +50,7 @@ func (m envelopeStation) dimensions(c compare.Candidate) []drawing.Dimension {
 type Callout struct {
 	At    blank.Point `json:"at"`
 	Text  string      `json:"text"`
-	Field string      `json:"field"`
+	Field string      `json:"field" format:"field-path"`
 }
 
 // callouts are the radii and the taper that the maker set, each where it is cut.

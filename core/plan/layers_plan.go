@@ -64,7 +64,7 @@ type LayerRow struct {
 	// Window is the middle that may be cut out behind the layer on top.
 	Window string `json:"window"`
 	// Edited are the paths of the fields that size it; Sizing is how that is done.
-	Edited []string `json:"edited"`
+	Edited []string `json:"edited" format:"field-path"`
 	Sizing string   `json:"sizing"`
 	// MayRise and MaySink say whether it may change places with the layer on it or
 	// below it.

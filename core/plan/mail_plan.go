@@ -47,7 +47,7 @@ type MailPlan struct {
 	Postage   PostagePlan   `json:"postage"`
 	Cautions  []CautionPlan `json:"cautions"`
 	// Options are the paths of what is chosen for closing and addressing it.
-	Options []string   `json:"options"`
+	Options []string   `json:"options" format:"field-path"`
 	Gauge   *GaugePlan `json:"gauge,omitempty"`
 }
 

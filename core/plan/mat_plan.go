@@ -19,7 +19,7 @@ import (
 // MatPlan is the job laid on the mats of the cutter.
 type MatPlan struct {
 	// Field is the path of the mat that is chosen.
-	Field string `json:"field"`
+	Field string `json:"field" format:"field-path"`
 	// Says is what it takes.
 	Says  string    `json:"says"`
 	Loads []MatLoad `json:"loads"`

@@ -27,7 +27,7 @@ type PaperPlan struct {
 	Notes  []say.Note  `json:"notes"`
 	Have   *HavePlan   `json:"have,omitempty"`
 	// Options are the paths of what is chosen for the cutting.
-	Options []string `json:"options"`
+	Options []string `json:"options" format:"field-path"`
 }
 
 // StockPlan is how everything of one stock is cut.

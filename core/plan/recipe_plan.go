@@ -19,7 +19,7 @@ type RecipePlan struct {
 	// Form and Name are the form that it comes in, Asks the paths of what that asks for.
 	Form string   `json:"form"`
 	Name string   `json:"name"`
-	Asks []string `json:"asks"`
+	Asks []string `json:"asks" format:"field-path"`
 	// Line is what was understood of the note as it was pasted; none where it was typed.
 	Line     *LinePlan    `json:"line,omitempty"`
 	Sentence say.Sentence `json:"sentence"`

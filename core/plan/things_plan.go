@@ -13,7 +13,7 @@ type OverlapPlan struct {
 	// ID is that of the upper thing, which is moved apart; Path the field that says that it
 	// is glued on the other.
 	ID   string `json:"id"`
-	Path string `json:"path"`
+	Path string `json:"path" format:"field-path"`
 	Text string `json:"text"`
 }
 

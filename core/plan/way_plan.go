@@ -32,7 +32,7 @@ type WayPlan struct {
 	// Safer marks the way that leaves more of what is scarcer.
 	Safer bool `json:"safer"`
 	// Tools are the paths of the shop's fields that it goes by.
-	Tools []string `json:"tools"`
+	Tools []string `json:"tools" format:"field-path"`
 }
 
 // SettingPlan is one reading to set.

@@ -21,7 +21,7 @@ type Note struct {
 // Act is an offer of the plan that a note speaks of: where it stands, what is taken, and
 // what its button says.
 type Act struct {
-	Path  string `json:"path"`
+	Path  string `json:"path" format:"field-path"`
 	ID    string `json:"id"`
 	Label string `json:"label"`
 }

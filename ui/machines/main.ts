@@ -1,8 +1,8 @@
 import { effectScope, ref, watch, type EffectScope, type Ref } from 'vue'
 
-import type { Edit } from '../src/api/client'
 import type { World } from '../src/api/world'
 import { useProgress } from '../src/bench/useProgress'
+import { under } from '../src/job/steady'
 import { useJob, type JobInHand } from '../src/job/useJob'
 import { makeShop } from '../src/job/useShop'
 import { Program, type Request } from './program'
@@ -161,7 +161,7 @@ class Bench {
     // What is not there yet cannot be worked with.
     const job = this.job?.ready.value ? this.job : undefined
     const text = String(b ?? '')
-    const path = String(a ?? '')
+    const path = under(String(a ?? ''))
     switch (what) {
       case 'type': return job?.type(path, text)
       case 'left': return job?.leave(path)
@@ -169,17 +169,17 @@ class Bench {
       case 'add':
         if (job) this.adds++
         return job?.add('parts')
-      case 'carry': return job?.carry([{ act: 'type', path, text } as Edit])
+      case 'carry': return job?.carry([{ act: 'type', path, text }])
       case 'undo': return job?.undo()
       case 'redo': return job?.redo()
       case 'theirs': return void (job?.state.value === 'conflict' && job.takeTheirs())
       case 'mine': return void (job?.state.value === 'conflict' && job.keepMine())
-      case 'drawer': this.open.value = path; return
+      case 'drawer': this.open.value = String(a ?? ''); return
       case 'arrive': { const r = this.requests[Number(a) % this.requests.length]; if (r) program.carryOut(r); return }
       case 'answer': { const r = this.take(Number(a)); if (r) { program.carryOut(r); r.back(r.answer!) } return }
       case 'lose': return this.take(Number(a))?.lost()
       case 'full': { const r = this.take(Number(a)); return r?.answer ? r.back(r.answer) : r?.back({ error: { detail: 'The disk is full.' }, response: { status: 507 } }) }
-      case 'other': return program.other(path as 'width', text)
+      case 'other': return program.other(String(a) as 'width', text)
       case 'otherShop': return program.otherShop()
       case 'event': { const e = program.events.shift(); return e && this.hear(e) }
       case 'deaf': program.events = []; return
@@ -200,7 +200,7 @@ class Bench {
       case 'leave': this.scope?.stop(); this.job = undefined; return
       case 'return': if (!this.job) this.begin(); return
       case 'calm': return this.calm()
-      case 'shopAdd': return this.shop.add('entries', text)
+      case 'shopAdd': return this.shop.add(under('entries'), text)
       case 'shopType': return this.shop.type('unit', text)
       case 'shopLeft': return this.shop.leave('unit')
       case 'shopLoad': return void this.shop.load()

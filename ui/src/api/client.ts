@@ -4,6 +4,7 @@ import { busily } from './busy'
 import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
+export type { FieldPath, Leaf } from './paths'
 export type Job = Schemas['Job']
 export type Plan = Schemas['Plan']
 export type PlanBody = Schemas['PlanBody']

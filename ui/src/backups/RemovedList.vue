@@ -2,6 +2,7 @@
 import { onMounted, ref } from 'vue'
 
 import { api, sentenceOf, unreachable, type Removed } from '../api/client'
+import { under } from '../job/steady'
 import { useShop } from '../job/useShop'
 
 /** Everything that was removed, in one list, the latest first: each can be restored. */
@@ -19,7 +20,7 @@ defineExpose({ load })
 
 async function restore(r: Removed) {
   if (r.path) {
-    shelf.set(`${r.path}.off`, 'no')
+    shelf.set(under(r.path, 'off'), 'no')
     await shelf.settled()
   } else {
     const params = { path: { id: r.id } }

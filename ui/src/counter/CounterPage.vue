@@ -11,6 +11,7 @@ import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, provide, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
+import type { FieldPath } from '../api/client'
 import { newJob, useJob } from '../job/useJob'
 import BenchStation from '../stations/bench/BenchStation.vue'
 import CardStation from '../stations/card/CardStation.vue'
@@ -51,7 +52,7 @@ const saying = ref(false)
 
 onMounted(job.load)
 provide('behind', job.behind)
-provide('take', (path: string, id: string) => job.take(path, id))
+provide('take', (path: FieldPath, id: string) => job.take(path, id))
 
 // A new card has its address once it is stored.
 watch(job.stored, (stored) => {

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Plan } from '../api/client'
+import type { FieldPath, Plan } from '../api/client'
 
 /** What the job goes by and the shelf has no longer, and what may take its place. */
 defineProps<{ missing: Plan['missing'] }>()
-defineEmits<{ take: [path: string, id: string] }>()
+defineEmits<{ take: [path: FieldPath, id: string] }>()
 </script>
 
 <template>

@@ -259,7 +259,7 @@ onUnmounted(() => window.cancelAnimationFrame(frame))
       </div>
       <p class="step" data-test="fold-step">
         <template v-if="stage === 0"
-          >Lying flat, inside up, the card on the {{ net.panels[0]?.name }}.</template
+          >Flat on the table, inside up, the card on the {{ net.panels[0]?.name }}.</template
         >
         <template v-else
           ><strong>{{ Math.ceil(stage) }}.</strong> {{ step?.text }} {{ step?.glue }}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import type { FitPlan, RoomPlan } from '../api/client'
+import type { FieldPath, FitPlan, RoomPlan } from '../api/client'
 import DragEdge from './DragEdge.vue'
 import ScaleDrawing from './ScaleDrawing.vue'
 import SizeLine from './SizeLine.vue'
@@ -19,7 +19,7 @@ const props = defineProps<{
   /** The outline of an odd shape, in millimetres. */
   outline?: { x: number; y: number }[]
 }>()
-const emit = defineEmits<{ step: [path: string, ticks: number, on: boolean] }>()
+const emit = defineEmits<{ step: [path: FieldPath, ticks: number, on: boolean] }>()
 
 const mm = (nm: number) => nm / 1e6
 const out = computed(() => ({ w: mm(props.fit.outer.width), h: mm(props.fit.outer.height) }))

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
+import type { FieldPath } from '../api/client'
 import { useLit } from '../fields/useLit'
 
 /** A size between two points, drawn aside of them by a shift in pixels, with thin lines leading to it. */
@@ -16,7 +17,7 @@ const props = withDefaults(
     /** The text of a line that runs down stands before it, where there is no room behind. */
     before?: boolean
     /** The path of what is typed for it: both light up together. */
-    field?: string
+    field?: FieldPath
   }>(),
   { shift: 0, field: undefined },
 )

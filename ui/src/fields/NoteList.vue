@@ -2,7 +2,7 @@
 import { mdiAlertOctagonOutline, mdiAlertOutline, mdiInformationOutline } from '@mdi/js'
 import { computed, inject, ref } from 'vue'
 
-import type { Note } from '../api/client'
+import type { FieldPath, Note } from '../api/client'
 
 const props = defineProps<{
   notes: Note[]
@@ -11,7 +11,7 @@ const props = defineProps<{
 }>()
 
 /** Takes what a note offers; there is none where nothing is offered. */
-const take = inject<(path: string, id: string) => void>('take', () => undefined)
+const take = inject<(path: FieldPath, id: string) => void>('take', () => undefined)
 
 const most = 3
 const all = ref(false)

@@ -1,5 +1,6 @@
 import { computed, ref } from 'vue'
 
+import type { FieldPath } from '../api/client'
 import { useLit } from './useLit'
 import { useShop } from '../job/useShop'
 import { markAll } from './events'
@@ -8,7 +9,7 @@ import type { FieldsInHand } from '../job/useFields'
 /** A field, wherever it stands. What it is chosen from and what is wrong with it the program says. */
 export interface Typed {
   of: FieldsInHand
-  path: string
+  path: FieldPath
   /** What it is called here, where the program's own word says too little or too much. */
   label?: string
   placeholder?: string

@@ -1,31 +1,31 @@
 import { computed } from 'vue'
 
-import type { Add, Edit, Input } from '../api/client'
+import type { Add, Edit, FieldPath, Input } from '../api/client'
 import { steady, valueAt } from './steady'
 import { useTyping } from './useTyping'
 
 /** What has fields: the job in hand, the shelf, the rules. */
 export interface FieldsInHand {
   /** The field as the program has it; nothing where there is none. */
-  inputAt(path: string): Input | undefined
+  inputAt(path: FieldPath): Input | undefined
   /** Whether nothing more can be added to a list. */
-  full(path: string): boolean
+  full(path: FieldPath): boolean
   /** What a field shows: what stands typed in it, or the program's own text. */
-  textOf(path: string): string
+  textOf(path: FieldPath): string
   /** What is wrong with what stands in a field. */
-  problemOf(path: string): string
-  type(path: string, text: string): void
+  problemOf(path: FieldPath): string
+  type(path: FieldPath, text: string): void
   /** The field is left: a text that was read shows as the program writes it. */
-  leave(path: string): void
+  leave(path: FieldPath): void
   /** Moves a field by its smallest steps; while a drag goes on its steps are one act to undo. */
-  step(path: string, steps: number, on?: boolean): void
+  step(path: FieldPath, steps: number, on?: boolean): void
   /** Moves several fields at once, as when something is dragged about. */
-  stepAll(steps: { path: string; steps: number }[], on?: boolean): void
-  set(path: string, id: string): void
-  add(path: string, what?: string): void
-  remove(path: string): void
-  move(path: string, by: number): void
-  take(path: string, id?: string): void
+  stepAll(steps: { path: FieldPath; steps: number }[], on?: boolean): void
+  set(path: FieldPath, id: string): void
+  add(path: FieldPath, what?: string): void
+  remove(path: FieldPath): void
+  move(path: FieldPath, by: number): void
+  take(path: FieldPath, id?: string): void
   /** Carries out edits that the program gave, as one act. */
   carry(edits: Edit[]): void
 }
@@ -49,16 +49,16 @@ interface Of<Doc> {
 /** Every way of changing what has fields, and what stands typed in them. */
 export function useFields<Doc>(of: Of<Doc>) {
   const typing = useTyping()
-  const at = (path: string) => steady(of.doc(), path)
-  const inputAt = (path: string) => of.inputs()?.[path]
+  const at = (path: FieldPath) => steady(of.doc(), path)
+  const inputAt = (path: FieldPath) => of.inputs()?.[path]
 
   const before = new Map<string, string>() // what fields showed before something was typed
 
   // The field that is typed in, and what there was before: what is refused in the end leaves no number
   // behind that was read on the way to it.
-  let begun: { path: string; doc: Doc; back: boolean } | undefined
+  let begun: { path: FieldPath; doc: Doc; back: boolean } | undefined
 
-  function begin(path: string) {
+  function begin(path: FieldPath) {
     if (begun?.path !== path || !(path in typing.typed.value)) {
       begun = of.restore && !of.awaiting() ? { path, doc: of.doc(), back: false } : undefined
     } else begun.back = false
@@ -133,7 +133,7 @@ export function useFields<Doc>(of: Of<Doc>) {
   }
   /** What was refused, where no field shows it. */
   const refusals = computed(() => {
-    const shown = new Set(Object.keys(of.inputs() ?? {}).map(at))
+    const shown = new Set(Object.keys(of.inputs() ?? {}).map((path) => steady(of.doc(), path)))
     return Object.values(typing.problems.value).filter((p) => !shown.has(p.path))
   })
 

@@ -47,7 +47,7 @@ export function useTyping() {
    * what was wrong before.
    */
   function answered(edits: Edit[], found: Problem[], whole: boolean, awaited: (path: string) => boolean) {
-    const sent = new Map(edits.map((e) => [e.path, e.text ?? '']))
+    const sent = new Map<string, string>(edits.map((e) => [e.path, e.text ?? '']))
     // What was said of a text stands as long as that stands in its field.
     const stands = (path: string) => path in typed.value && typed.value[path] !== sent.get(path)
     const still = Object.entries(problems.value).filter(

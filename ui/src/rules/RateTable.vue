@@ -14,7 +14,7 @@ const card = computed(() => {
   const all = shop.value?.shop.rates ?? []
   const at = all.findIndex((c) => c.rulebook === props.rulebook)
   const found = all[at]
-  return found && { path: `rates.${at}`, card: found }
+  return found && { at, card: found }
 })
 </script>
 
@@ -26,14 +26,14 @@ const card = computed(() => {
         An example, its prices are made up: put your own in their place.
       </p>
       <p class="head">
-        <TableCell :of="shelf" :path="`${card.path}.name`" class="wide" />
-        <label>written down <TableCell :of="shelf" :path="`${card.path}.dated`" class="day" /></label>
-        <label>currency <TableCell :of="shelf" :path="`${card.path}.currency`" class="day" /></label>
+        <TableCell :of="shelf" :path="`rates.${card.at}.name`" class="wide" />
+        <label>written down <TableCell :of="shelf" :path="`rates.${card.at}.dated`" class="day" /></label>
+        <label>currency <TableCell :of="shelf" :path="`rates.${card.at}.currency`" class="day" /></label>
         <v-btn
           v-if="card.card.example"
           variant="outlined"
           size="small"
-          @click="shelf.set(`${card.path}.example`, 'no')"
+          @click="shelf.set(`rates.${card.at}.example`, 'no')"
           >These are my prices now</v-btn
         >
       </p>
@@ -51,22 +51,22 @@ const card = computed(() => {
             <td class="words">
               <TableCell
                 :of="shelf"
-                :path="`${card.path}.rates.${k}.class`"
+                :path="`rates.${card.at}.rates.${k}.class`"
                 :label="`Class of price ${k + 1}`"
               />
             </td>
             <td>
               <span v-if="r.surcharge" class="soft">surcharge</span>
-              <TableCell v-else :of="shelf" :path="`${card.path}.rates.${k}.upTo`" placeholder="any" />
+              <TableCell v-else :of="shelf" :path="`rates.${card.at}.rates.${k}.upTo`" placeholder="any" />
             </td>
-            <td><TableCell :of="shelf" :path="`${card.path}.rates.${k}.cents`" /></td>
+            <td><TableCell :of="shelf" :path="`rates.${card.at}.rates.${k}.cents`" /></td>
             <td>
               <v-btn
                 :icon="mdiClose"
                 size="x-small"
                 variant="text"
                 aria-label="Remove this price"
-                @click="shelf.remove(`${card.path}.rates.${k}`)"
+                @click="shelf.remove(`rates.${card.at}.rates.${k}`)"
               />
             </td>
           </tr>
@@ -78,7 +78,7 @@ const card = computed(() => {
           :key="k.id"
           variant="outlined"
           size="small"
-          @click="shelf.add(`${card.path}.rates`, k.id)"
+          @click="shelf.add(`rates.${card.at}.rates`, k.id)"
           >{{ k.name }}</v-btn
         >
       </p>

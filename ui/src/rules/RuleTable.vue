@@ -2,6 +2,7 @@
 import { mdiClose } from '@mdi/js'
 import { ref } from 'vue'
 
+import { under } from '../job/steady'
 import type { RulePage } from '../api/client'
 import PickRow from '../fields/PickRow.vue'
 import TableCell from '../fields/TableCell.vue'
@@ -17,7 +18,7 @@ const least = ref('')
 const most = ref('')
 
 async function add() {
-  shelf.add(`${props.path}limits`, [measure.value, least.value, most.value].join(';'))
+  shelf.add(under(props.path, 'limits'), [measure.value, least.value, most.value].join(';'))
   await shelf.settled()
   least.value = ''
   most.value = ''
@@ -38,11 +39,16 @@ async function add() {
       <tr v-for="(l, i) in lines" :key="i" data-test="rule">
         <th scope="row" class="words">{{ l.label }}</th>
         <template v-if="l.path && !l.flag">
-          <td><TableCell :of="shelf" :path="`${l.path}min`" placeholder="–" /></td>
-          <td><TableCell :of="shelf" :path="`${l.path}max`" placeholder="–" /></td>
+          <td><TableCell :of="shelf" :path="under(l.path, 'min')" placeholder="–" /></td>
+          <td><TableCell :of="shelf" :path="under(l.path, 'max')" placeholder="–" /></td>
         </template>
         <td v-else-if="l.flag" colspan="2">
-          <TableCell v-if="l.path" :of="shelf" :path="`${l.path}${l.min ? 'min' : 'max'}`" :label="l.label" />
+          <TableCell
+            v-if="l.path"
+            :of="shelf"
+            :path="under(l.path, l.min ? 'min' : 'max')"
+            :label="l.label"
+          />
           <template v-else>must be: {{ l.min || l.max }}</template>
         </td>
         <template v-else>
@@ -59,7 +65,7 @@ async function add() {
             variant="text"
             :aria-label="`Remove the limit of ${l.label}`"
             :data-test="`remove-${name}-${i}`"
-            @click="shelf.remove(l.path.slice(0, -1))"
+            @click="shelf.remove(under(l.path))"
           />
         </td>
       </tr>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
 
-import { api, sentenceOf, unreachable, type RulePage } from '../api/client'
+import { under } from '../job/steady'
+import { api, sentenceOf, unreachable, type Leaf, type RulePage } from '../api/client'
 import { writeFile } from '../api/files'
 import { useTrying } from '../api/trying'
 import SaveLine from '../frame/SaveLine.vue'
@@ -32,7 +33,7 @@ const books = computed(() =>
 )
 const typed = ref('') // a rulebook to be read in
 const reading = ref(false)
-const about = ['region', 'service', 'source', 'published', 'lastChecked', 'confidence']
+const about: Leaf[] = ['region', 'service', 'source', 'published', 'lastChecked', 'confidence']
 
 async function read() {
   const { data, error } = await ask(() => api.GET('/api/rulebooks').catch(unreachable))
@@ -84,9 +85,9 @@ function writeOut() {
 
 const newClass = ref('')
 async function addClass(path: string) {
-  shelf.add(`${path}classes`, newClass.value)
+  shelf.add(under(path, 'classes'), newClass.value)
   await shelf.settled()
-  if (!shelf.problemOf(`${path}classes`)) newClass.value = ''
+  if (!shelf.problemOf(under(path, 'classes'))) newClass.value = ''
 }
 
 async function readIn(text: string) {
@@ -187,8 +188,8 @@ async function pickFile(files: File | File[] | null) {
       <h2 data-test="rules-title">{{ page.title }}</h2>
       <dl v-if="page.own >= 0" class="about edit">
         <template v-for="a in about" :key="a">
-          <dt>{{ shelf.inputAt(`${page.path}${a}`)?.label }}</dt>
-          <dd><TableCell :of="shelf" :path="`${page.path}${a}`" placeholder="not known" /></dd>
+          <dt>{{ shelf.inputAt(under(page.path, a))?.label }}</dt>
+          <dd><TableCell :of="shelf" :path="under(page.path, a)" placeholder="not known" /></dd>
         </template>
       </dl>
       <dl v-else class="about">
@@ -207,7 +208,7 @@ async function pickFile(files: File | File[] | null) {
           <TypedField
             v-if="c.path && c.at >= 0"
             :of="shelf"
-            :path="`${c.path}name`"
+            :path="under(c.path, 'name')"
             as="cell"
             class="named"
           />
@@ -218,7 +219,7 @@ async function pickFile(files: File | File[] | null) {
             class="away"
             variant="text"
             :data-test="`remove-class-${c.at}`"
-            @click="shelf.remove(c.path.slice(0, -1))"
+            @click="shelf.remove(under(c.path))"
             >Remove this class</v-btn
           >
         </h3>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 
+import type { Leaf } from '../api/client'
 import SaveLine from '../frame/SaveLine.vue'
 import WhyBar from '../frame/WhyBar.vue'
 import TypedField from '../fields/TypedField.vue'
@@ -27,7 +28,7 @@ const offCount = computed(() => {
     : 0
 })
 /** A paper has more columns than a page is wide: what it is, and how it looks. */
-const papers = [
+const papers: { name: string; columns: string[]; cells: Leaf[] }[] = [
   {
     name: 'What they are',
     columns: ['Caliper', 'gsm', 'Grain', 'Pattern', 'Surface', 'Kept in', 'Sheets'],

@@ -3,6 +3,8 @@ import { mdiFileExportOutline } from '@mdi/js'
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 
+import type { Leaf } from '../api/client'
+import { under } from '../job/steady'
 import { writeFile } from '../api/files'
 import { fileAt } from '../fields/events'
 import TableCell from '../fields/TableCell.vue'
@@ -21,9 +23,9 @@ const props = defineProps<{
   entries: Entry[]
   columns: string[]
   /** The names of the fields in the columns. */
-  cells: string[]
+  cells: Leaf[]
   /** Where there are more columns than a page is wide: what those above are called, and the others. */
-  sets?: { name: string; columns: string[]; cells: string[] }[]
+  sets?: { name: string; columns: string[]; cells: Leaf[] }[]
   /** What the button that adds an entry says. */
   enter: string
   /** What is said while there is none. */
@@ -52,16 +54,18 @@ watch([width, set, () => props.entries.length], async () => {
 })
 
 /** What a cell says that holds nothing. */
-const empty = (cell: string) => (cell === 'have' ? 'not counted' : cell === 'holds' ? 'anything' : '')
+const empty = (cell: Leaf) => (cell === 'have' ? 'not counted' : cell === 'holds' ? 'anything' : '')
 
 /** Numbers stand to the right, under their name. */
-const number = (cell: string) =>
-  !['word', 'choice', 'choices', 'flag'].includes(shelf.inputAt(`${props.list}.0.${cell}`)?.kind ?? 'word')
+const number = (cell: Leaf) =>
+  !['word', 'choice', 'choices', 'flag'].includes(
+    shelf.inputAt(under(`${props.list}.0`, cell))?.kind ?? 'word',
+  )
 
 const pick = ref<HTMLInputElement>()
 async function readFile(e: Event) {
   const text = await fileAt(e)?.text()
-  if (text) shelf.add(props.list, text.trim().startsWith('{') ? text : `{${text}`)
+  if (text) shelf.add(under(props.list), text.trim().startsWith('{') ? text : `{${text}`)
 }
 
 /** The entries with their places, those put away only when asked for. */
@@ -110,7 +114,7 @@ const rows = computed(() =>
           <td>
             <TableCell
               :of="shelf"
-              :path="`${list}.${at}.name`"
+              :path="under(`${list}.${at}`, 'name')"
               title
               class="name"
               label="Name"
@@ -118,10 +122,10 @@ const rows = computed(() =>
             />
           </td>
           <td v-for="c in set.cells" :key="c" :class="c">
-            <TableCell :of="shelf" :path="`${list}.${at}.${c}`" :placeholder="empty(c)" />
+            <TableCell :of="shelf" :path="under(`${list}.${at}`, c)" :placeholder="empty(c)" />
           </td>
           <td class="does">
-            <v-btn size="small" @click="shelf.set(`${list}.${at}.off`, entry.off ? 'no' : 'yes')">{{
+            <v-btn size="small" @click="shelf.set(under(`${list}.${at}`, 'off'), entry.off ? 'no' : 'yes')">{{
               entry.off ? 'Restore' : 'Remove'
             }}</v-btn>
             <v-btn
@@ -139,11 +143,11 @@ const rows = computed(() =>
       <v-btn
         variant="outlined"
         :data-test="`add-${list}`"
-        :disabled="shelf.full(list)"
-        @click="shelf.add(list)"
+        :disabled="shelf.full(under(list))"
+        @click="shelf.add(under(list))"
         >{{ enter }}</v-btn
       >
-      <v-btn :disabled="shelf.full(list)" :data-test="`read-${list}`" @click="pick?.click()"
+      <v-btn :disabled="shelf.full(under(list))" :data-test="`read-${list}`" @click="pick?.click()"
         >Read from a file</v-btn
       >
       <input

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import type { FieldPath } from '../../api/client'
 import TypedField from '../../fields/TypedField.vue'
 import { useShop } from '../../job/useShop'
 
 /** What the files for a cutter and a printer go by: they are the same in every job. */
-defineProps<{ paths: string[] }>()
+defineProps<{ paths: FieldPath[] }>()
 
 const shelf = useShop()
 </script>

@@ -2,7 +2,7 @@
 import { mdiArrowDown, mdiArrowUp, mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 
-import type { LayerRow } from '../../api/client'
+import type { FieldPath, LayerRow } from '../../api/client'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
@@ -15,14 +15,14 @@ defineEmits<{ open: [] }>()
 const { choices, items } = useShop()
 const part = computed(() => props.job.job.value!.parts[props.at]!)
 const isLayer = computed(() => part.value.kind === 'layer')
-const path = computed(() => `parts.${props.at}`)
+const path = computed<`parts.${number}`>(() => `parts.${props.at}`)
 const border = computed(() => props.job.inputAt(`${path.value}.border`))
 const sizing = computed(() => (part.value.own ? 'own' : part.value.edges ? 'edges' : ''))
-const edited = computed(() => props.row?.edited ?? [`${path.value}.border`])
+const edited = computed<FieldPath[]>(() => props.row?.edited ?? [`${path.value}.border`])
 
 function size(how: string) {
-  if (how) props.job.add(`${path.value}.${how}`)
-  else props.job.remove(`${path.value}.${sizing.value}`)
+  if (how === 'own' || how === 'edges') props.job.add(`${path.value}.${how}`)
+  else if (sizing.value) props.job.remove(`${path.value}.${sizing.value}`)
 }
 </script>
 

@@ -71,6 +71,7 @@ const swatches = computed(() => plan.value?.layers.ladder.swatches ?? [])
 
 <style scoped>
 .true-text {
+  /* stylelint-disable-next-line declaration-property-value-allowed-list -- printed at its true size */
   font-size: 2.4px;
 }
 .list {

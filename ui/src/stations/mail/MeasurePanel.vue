@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 
-import { api, sentenceOf, unreachable, type Instrument, type MailPlan } from '../../api/client'
+import {
+  api,
+  type FieldPath,
+  type Instrument,
+  type MailPlan,
+  sentenceOf,
+  unreachable,
+} from '../../api/client'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 
@@ -45,8 +52,14 @@ async function ask(device: Instrument, act: 'read' | 'tare') {
   }
 }
 
-const piece = ['thickness', 'grams', 'through']
-const stiffness = ['overhang', 'droop', 'apart', 'load', 'sag']
+const piece: FieldPath[] = ['mail.measured.thickness', 'mail.measured.grams', 'mail.measured.through']
+const stiffness: FieldPath[] = [
+  'mail.measured.overhang',
+  'mail.measured.droop',
+  'mail.measured.apart',
+  'mail.measured.load',
+  'mail.measured.sag',
+]
 </script>
 
 <template>
@@ -94,14 +107,14 @@ const stiffness = ['overhang', 'droop', 'apart', 'load', 'sag']
       {{ said }}
     </p>
     <div class="field-grid">
-      <TypedField v-for="f in piece" :key="f" :of="job" :path="`mail.measured.${f}`" />
+      <TypedField v-for="f in piece" :key="f" :of="job" :path="f" />
     </div>
     <v-expansion-panels variant="accordion" class="more" multiple>
       <v-expansion-panel elevation="0" data-test="stiffness">
         <v-expansion-panel-title>Stiffness, measured</v-expansion-panel-title>
         <v-expansion-panel-text>
           <div class="field-grid">
-            <TypedField v-for="f in stiffness" :key="f" :of="job" :path="`mail.measured.${f}`" />
+            <TypedField v-for="f in stiffness" :key="f" :of="job" :path="f" />
           </div>
         </v-expansion-panel-text>
       </v-expansion-panel>

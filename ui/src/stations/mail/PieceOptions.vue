@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import type { MailPlan } from '../../api/client'
+import type { FieldPath, MailPlan } from '../../api/client'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 
 /** How the piece is closed and addressed, and what is in it that may hurt. */
-const props = defineProps<{ job: JobInHand; cautions: MailPlan['cautions']; options: string[] }>()
+const props = defineProps<{ job: JobInHand; cautions: MailPlan['cautions']; options: FieldPath[] }>()
 
 // What is set is said while it is closed.
 const named = computed(() =>

@@ -2,6 +2,7 @@
 import { mdiClose } from '@mdi/js'
 import { computed, ref } from 'vue'
 
+import type { FieldPath } from '../../api/client'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
@@ -21,7 +22,7 @@ const picked = computed(() => list.value.find((p) => p.i === props.at))
 const asked = computed(
   () => props.job.plan.value?.card.parts.find((p) => p.part === picked.value?.i)?.edited ?? [],
 )
-const isFlag = (path: string) => props.job.inputAt(path)?.kind === 'flag'
+const isFlag = (path: FieldPath) => props.job.inputAt(path)?.kind === 'flag'
 const edited = computed(() => asked.value.filter((p) => !isFlag(p)))
 const flags = computed(() => asked.value.filter(isFlag))
 </script>

@@ -1,4 +1,4 @@
-package e2e
+package running
 
 import (
 	"bytes"
@@ -7,13 +7,14 @@ import (
 	"net/http"
 )
 
-// client speaks to a program as a window does.
-type client struct {
-	url  string
+// Client speaks to a program as a window does.
+type Client struct {
+	URL  string
 	http http.Client
 }
 
-func (c *client) ask(method, path string, in, out any) (status int, err error) {
+// Ask sends what is given as JSON and reads the answer into out, where there is one.
+func (c *Client) Ask(method, path string, in, out any) (status int, err error) {
 	var body io.Reader
 	if in != nil {
 		raw, err := json.Marshal(in)
@@ -22,7 +23,7 @@ func (c *client) ask(method, path string, in, out any) (status int, err error) {
 		}
 		body = bytes.NewReader(raw)
 	}
-	req, err := http.NewRequest(method, c.url+path, body)
+	req, err := http.NewRequest(method, c.URL+path, body)
 	if err != nil {
 		return 0, err
 	}
@@ -39,16 +40,17 @@ func (c *client) ask(method, path string, in, out any) (status int, err error) {
 	return res.StatusCode, err
 }
 
-// body is a stored job as it travels, as far as it is changed here.
-type body struct {
+// Job is a stored job as it travels, as far as it is changed here.
+type Job struct {
 	ID      string         `json:"id"`
 	Version int64          `json:"version"`
-	Job     map[string]any `json:"job"`
+	Of      map[string]any `json:"job"`
 }
 
-// save is what of it is sent to be saved.
-func (b body) save() map[string]any { return map[string]any{"version": b.Version, "job": b.Job} }
+// Save is what of it is sent to be saved.
+func (j Job) Save() map[string]any { return map[string]any{"version": j.Version, "job": j.Of} }
 
-type jobsList struct {
+// Jobs is the list of them.
+type Jobs struct {
 	Jobs []struct{ ID, Name string } `json:"jobs"`
 }
