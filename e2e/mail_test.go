@@ -6,53 +6,6 @@ import (
 	"testing"
 )
 
-// A plain letter, the square that pays a surcharge and is saved by a rectangle,
-// and a large letter in the United Kingdom.
-func TestPostOfPlainSquareAndLarge(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
-	w.station("Meteor-night invitation", "mail")
-	w.see(test("headline"), "Goes as a letter.")
-	w.checks()
-	w.see(test("class-letter")+" "+test("check-thickness")+" "+test("limit"), "0.007 in to 0.25 in")
-	w.see(test("postage"), "Postage $1.10 each, $44.00 for all")
-	w.see(test("notes"), "These prices are made up")
-	w.drawer("destinations")
-	w.see(test("place-uk-inland"), "letter")
-	w.see(test("place-germany-home"), "large letter")
-	w.see(test("place-hand"), "By hand")
-
-	w.station("Meteor-night thanks, square", "mail")
-	w.see(test("headline"), "Square: goes as a letter with a surcharge")
-	w.drawer("fixes")
-	w.click(test("remedy-rectangle") + " button")
-	w.see(test("headline"), "Goes as a letter.")
-	w.saved()
-	w.click(test("undo"))
-	w.see(test("headline"), "Square: goes as a letter with a surcharge")
-	w.drawer("destinations")
-	w.click(test("place-uk-inland") + " button")
-	w.see(test("headline"), "Goes as a letter.")
-
-	w.station("Moon-watch invitation, brass and knot", "mail")
-	w.drawer("checks")
-	w.choose("pick-destination", "United Kingdom")
-	w.see(test("headline"), "Goes as a large letter: too thick by 2.26 mm (0.089 in) for a letter")
-	w.checks()
-	w.see(test("class-large-letter")+" "+test("check-thickness")+" "+test("limit"), "to 25 mm")
-	w.station("Meteor-night invitation", "mail")
-	w.click(test("options-closed") + " button")
-	w.choose("field-mail.addressShort", "along the short edge")
-	w.choose("pick-destination", "United States, home mail")
-	w.see(test("headline"), "Goes as a letter with a surcharge: the address runs along its short edge")
-	w.see("[data-part=address][transform]", "") // it is drawn up the short edge
-	w.drawer("fixes")
-	w.click(test("remedy-address") + " button")
-	w.see(test("headline"), "Goes as a letter.")
-	w.quiet()
-}
-
 // A thick card: what makes it so is seen, left off with one act, and taken back
 // with one.
 func TestThickCardWithRemedies(t *testing.T) {

@@ -2,7 +2,6 @@ package e2e
 
 import (
 	"math"
-	"os"
 	"strings"
 	"testing"
 
@@ -15,102 +14,6 @@ type numbers struct{ headline, ticketFlat, ticketSheet, post string }
 func numbersOf(w *window) numbers {
 	ticket := func(line string) string { return w.text(test("ticket-"+line) + " .value") }
 	return numbers{w.text(test("headline")), ticket("flat"), ticket("sheet"), ticket("mail")}
-}
-
-// TestMakerChangesTheSquareCard does what the first makers do: opens the sample,
-// changes its card, reads everything that follows, closes the program and finds
-// the job as it was left.
-func TestMakerChangesTheSquareCard(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
-	w.see(test("job"), "Meteor-night thanks, square")
-	at := w.openJob("Meteor-night thanks, square")
-	w.see(test("headline"), "Cut 10 3/4 × 5 3/8. Outside up, score at 5 3/8")
-
-	// 6 3/8 square and 1/16 thick: side fold 12 3/4 x 6 3/8.
-	w.fill("field-card.width", "6 3/8")
-	w.fill("field-card.height", "6.375")
-	w.fill("field-card.thickness", "1/16")
-	w.see(test("headline"), "Cut 12 3/4 × 6 3/8. Outside up, score at 6 3/8 from the left")
-	w.drawer("papers")
-	w.see(test("sheet-letter"), "too small: this base needs 12 3/4 × 6 3/8")
-	w.see(test("sheet-12x12"), "too small")
-	w.see(test("notes"), "No sheet on your shelf is large enough")
-	// A side fold of 5 1/2 x 4 1/4 is half of letter.
-	w.drawer("base")
-	w.fill("field-card.width", "5 1/2")
-	w.fill("field-card.height", "4 1/4")
-	w.drawer("papers")
-	w.see(test("sheet-letter"), "2 a sheet, 6 sheets for 12 cards")
-	w.drawer("base")
-	w.pick("fold-top")
-	w.see(test("headline"), "Cut 5 1/2 × 8 1/2. Outside up, score at 4 1/4 from the top")
-	w.drawer("papers")
-	w.see(test("sheet-letter"), "2 a sheet, 6 sheets for 12 cards")
-	w.see(test("sheet-12x12"), "2 a sheet, 6 sheets for 12 cards")
-
-	w.goTo(strings.TrimSuffix(at, "card") + "envelope")
-	// Creases 5.5 + 1/16 + 1/4 = 5.8125 and 4.5625 apart: S = 10.375/√2 + 3/4 =
-	// 8.086 up to 8 1/8; D = 11.490. Sides: near (11.490 - 5.8125)/2 = 2.839.
-	w.see(test("headline"), "Cut 8 1/8 square.")
-	w.see(test("headline"), "at 2 13/16 and 8 5/8. Turn a quarter and score at 3 7/16 and 8")
-	if got := w.text(test("reading-closed")); got != "5 13/16 × 4 9/16" {
-		t.Errorf("closed size %s", got)
-	}
-	w.see(test("fit-a2"), "5 3/4 × 4 3/8")
-	w.see(test("fit-a2"), "too tight: it scuffs")
-	for _, tt := range []struct{ way, says string }{
-		{"corners", "Score from the side corners at 2 13/16, from top and bottom at 3 7/16"},
-		// Half of each crease distance, 2.906 and 2.281, up to 2 15/16 and 2 5/16.
-		{"centre", "From its centre, score 2 15/16 either side, and 2 5/16 above and below"},
-		// 2.8389 √2 = 4.0148 and 3.4639 √2 = 4.8987, down to 4 and 4 7/8.
-		{"edges", "Mark the edges 4 from the side corners and 4 7/8 from top and bottom"},
-		{"pair", "Score twice from one corner"},
-	} {
-		w.drawer("scoring")
-		w.pick("way-" + tt.way)
-		w.see(test("headline"), tt.says)
-	}
-	w.fill("field-tools.cornerAt", "-1/2")
-	w.Keyboard.MustType(input.Enter)
-	w.see(test("headline"), "at 2 5/16 and 8 1/8. Turn a quarter and score at 2 15/16 and 7 1/2")
-	w.fill("field-tools.cornerAt", "0")
-	w.Keyboard.MustType(input.Enter)
-	w.see(test("headline"), "at 2 13/16 and 8 5/8")
-
-	w.goTo(strings.TrimSuffix(at, "card") + "mail")
-	// 5 13/16 over 4 9/16 is 1.27: nearly square.
-	w.see(test("headline"), "Nearly square: goes as a letter with a surcharge. In a ")
-	w.see(test("check-addressAspect")+" "+test("measured"), "1.27")
-	w.see(test("check-addressAspect")+" "+test("limit"), "1.30 to 2.50")
-	w.see(test("check-addressAspect")+" "+test("margin"), "-0.03")
-	w.click(test("passing"))
-	// What is measured and allowed lies on ticks, so it is written in fractions.
-	w.see(test("check-length")+" "+test("limit"), "5 in to 11 1/2 in")
-	w.see(test("check-height")+" "+test("limit"), "3 1/2 in to 6 1/8 in")
-	w.see(test("check-thickness")+" "+test("limit"), "0.007 in to 0.25 in")
-	w.choose("pick-destination", "By hand")
-	w.see(test("headline"), "Given by hand")
-	w.choose("pick-destination", "United States, home mail")
-	w.see(test("headline"), "Nearly square")
-	w.saved()
-	before := numbersOf(w)
-	w.quiet()
-
-	p.Stop(os.Interrupt)
-	p = p.Restart()
-	w = open(t, p, strings.TrimSuffix(at, "card")+"mail")
-	w.see(test("headline"), "Nearly square")
-	if after := numbersOf(w); after != before {
-		t.Errorf("after a restart: %+v, want %+v", after, before)
-	}
-	w.goTo(at)
-	w.see(test("headline"), "Cut 5 1/2 × 8 1/2")
-	if got := w.value("field-card.thickness"); got != "1/16" {
-		t.Errorf("the thickness came back as %s", got)
-	}
-	w.quiet()
 }
 
 // measured reads a drawn line against the drawn ruler beside it, in millimetres.

@@ -8,63 +8,6 @@ import (
 	"github.com/go-rod/rod/lib/proto"
 )
 
-// The cut plan: sheets to take, cuts in order with the trimmer's setting, drawn
-// to scale and numbered, what is left and what it still makes.
-func TestCutPlan(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
-	at := w.station("Meteor-night thanks, square", "paper")
-	w.see(test("headline"), "Take 6 sheets of Cover 100 lb, 270 gsm; 3 of Patterned, light 130 gsm; 12 of Copy 80 gsm, for 12 cards.")
-	w.see(test("stock-text"), "6 sheets of 12 × 12 of your 20. Set the guide 2 times.")
-	w.see(test("cut-steps"), "10 3/4")
-	w.see(test("cut-steps"), "1: sheet A on all 6, down through 12 × 12. Keep strip 10 3/4 × 12. Offcut 1 1/4 × 12 falls off")
-	w.drawer("leftovers")
-	w.see(test("offcuts"), "10 3/4 × 1 1/4")
-	const in = 25.4
-	for _, tt := range []struct {
-		part, way string
-		want      float64
-	}{{"[data-part=piece]", "across", 10.75}, {"[data-part=piece]", "down", 5.375}, {"[data-cut='1']", "down", 12}, {"[data-cut='2']", "across", 10.75}} {
-		if got := w.measured(tt.part, tt.way, in); got < tt.want*in-.3 || got > tt.want*in+.3 {
-			t.Errorf("%s measures %.2f mm %s, want %.2f", tt.part, got, tt.way, tt.want*in)
-		}
-	}
-	// Of the night sky two sheets are there and three are needed.
-	w.drawer("cuts")
-	w.choose("cut-stock", "Patterned, light")
-	w.see(test("stock-text"), "3 sheets of 12 × 12: you have 2, buy 1 more")
-	w.choose("cut-stock", "Cover 100")
-	w.drawer("sheets")
-	w.choose("cut-sheet", "Letter")
-	w.drawer("cuts")
-	w.see(test("stock-text"), "12 sheets of Letter of your 20")
-	w.drawer("sheets")
-	w.fill("field-count", "10000")
-	w.see(test("headline"), "10000 sheets of Cover 100 lb")
-	w.fill("field-count", "0")
-	w.see(test("field-count"), "From 1 to 10000 cards can be planned")
-	w.fill("field-count", "5")
-	w.drawer("cuts")
-	w.see(test("stock-text"), "5 sheets of Letter")
-	w.drawer("sheets")
-	w.click(test("field-paper.noBlanks") + " input")
-	w.see(test("headline"), "of Patterned, light 130 gsm, for 5 cards")
-	w.saved()
-	// A card that no sheet gives: said in words, the rest is planned still.
-	w.goTo(at + "card")
-	w.fill("field-card.width", "9")
-	w.fill("field-card.height", "9")
-	w.saved()
-	w.goTo(at + "paper")
-	w.see(test("headline"), "Not everything can be cut from what is on your shelf")
-	w.see(test("folds-letter"), "no: needs 18 one way, the sheet has 11; a card of")
-	w.drawer("cuts")
-	w.choose("cut-stock", "Cover 100")
-	w.see(test("notes"), "is larger than every sheet for it")
-	w.quiet()
-}
-
 // The longer search shows how far it is, can be stopped, and leaves a plan.
 func TestLongSearch(t *testing.T) {
 	t.Parallel()
@@ -97,26 +40,6 @@ func TestLongSearch(t *testing.T) {
 		t.Errorf("before %q, after %q", before, after)
 	}
 	w.see(test("cut-steps"), "1: sheet ")
-	w.quiet()
-}
-
-// I have this paper: what the sheet gives, and one of it taken.
-func TestStartFromPaper(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
-	w.openJob("Meteor-night invitation")
-	w.drawer("from-paper")
-	w.see(test("have"), "every card that it gives")
-	w.choose("have-sheet", "Letter")
-	w.see(test("have-sentence"), "Letter gives these cards")
-	w.see(test("have-row"), "8 1/2 × 5 1/2")
-	w.see(test("have-row"), "Top fold")
-	w.clickOn(test("have-largest"), `4\s1⁄4 × 5\s1⁄2`)
-	w.see(test("ticket-card")+" .value", "4 1/4 × 5 1/2")
-	w.click(test("undo"))
-	w.see(test("ticket-card")+" .value", "7 × 5")
-	w.saved()
 	w.quiet()
 }
 
