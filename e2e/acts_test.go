@@ -82,19 +82,21 @@ func TestEveryActIsPressed(t *testing.T) {
 	var lines []string
 	t.Run("stations", func(t *testing.T) {
 		for _, station := range job.Stations() {
-			for _, drawer := range station.Drawers {
-				where := station.ID + "/" + drawer.ID
-				t.Run(where, func(t *testing.T) {
+			for half := range slices.Chunk(station.Drawers, 3) {
+				t.Run(station.ID+"/"+half[0].ID, func(t *testing.T) {
 					t.Parallel()
 					p := start(t, t.TempDir(), "127.0.0.1:0")
 					w := open(t, p, "/")
 					at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
-					w.goTo(at + where)
-					for _, act := range w.MustEval(actsShown, pressable).Arr() {
-						mu.Lock()
-						lines = append(lines, where+" | "+act.Str())
-						mu.Unlock()
-						pressOnce(w, at+where, test("headline"), pressable, act.Str())
+					for _, drawer := range half {
+						where := station.ID + "/" + drawer.ID
+						w.goTo(at + where)
+						for _, act := range w.MustEval(actsShown, pressable).Arr() {
+							mu.Lock()
+							lines = append(lines, where+" | "+act.Str())
+							mu.Unlock()
+							pressOnce(w, at+where, test("headline"), pressable, act.Str())
+						}
 					}
 				})
 			}

@@ -12,9 +12,8 @@ import (
 // A backup is made, looked into, and restored: one job, and everything; what was made since
 // lies among the removed, and what a job was in its history.
 func TestBackups(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
+	p := w.program
 	at := w.openJob("Meteor-night thanks, square")
 	w.goTo("/backups")
 	w.see(test("backups"), "daily") // of this start
@@ -59,9 +58,7 @@ func TestBackups(t *testing.T) {
 // Each change of a job is a state with a name; it survives a reload, can be looked at, and is
 // brought back; what it was before stays.
 func TestHistoryOfAJob(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := w.openJob("Meteor-night invitation")
 	w.fill("field-card.width", "6 1/8")
 	w.saved()
@@ -151,9 +148,8 @@ func keptFrom(t *testing.T, p *program, path, name string) string {
 
 // Everything goes to another machine in one file; one job and one paper in files of their own.
 func TestFilesOutAndIn(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
+	p := w.program
 	at := w.openJob("Meteor-night thanks, square")
 	w.fill("name", "Perseids <& “stars”>")
 	w.saved()
@@ -218,21 +214,20 @@ func damaged(t *testing.T, p *program) *program {
 
 // A damaged database is said at the next start, with what can be done; nothing is lost by it.
 func TestDamagedDataIsSaid(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
+	p := w.program
 	at := w.openJob("Meteor-night thanks, square")
 	w.click(test("to-backups"))
 	w.click(test("back-up"))
 	w.see(test("done"), "Backed up")
-	w.goTo(at)
+	w.goToNow(at)
 	w.fill("name", "Changed since")
 	w.saved()
 	other := open(t, p, at)
 	other.see(test("headline"), "")
 	p = damaged(t, p)
 	w.program = p
-	w.goTo(at)
+	w.goToNow(at)
 	w.waitFor("the page that says so", func() (string, bool) { return w.address(), w.address() == "/repair" })
 	w.see(test("what"), "cannot be used: the database is damaged")
 	w.see("main", "5 jobs in it can be read as they were saved, 1 cannot")
@@ -251,7 +246,7 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	}
 	other.saved()
 	w.see(test("job"), "6 1/8 × 5 3/8")
-	w.goTo("/repair") // nothing is wrong any more
+	w.goToNow("/repair") // nothing is wrong any more
 	w.see(test("job"), "Changed since")
 
 	// A database that is gone is said, and not begun anew in silence.
@@ -261,7 +256,7 @@ func TestDamagedDataIsSaid(t *testing.T) {
 	}
 	p = p.Restart()
 	w.program = p
-	w.goTo("/shelf")
+	w.goToNow("/shelf")
 	w.see("h1", "Your data is missing.")
 	w.click(test("anew"))
 	w.see(test("job"), "") // this program begins with the sample jobs
@@ -297,7 +292,7 @@ func TestDataThatIsMovedAway(t *testing.T) {
 	for _, w := range []*window{w, idle} {
 		w.waitFor("the reason to go", func() (string, bool) { return "", !w.MustHas(test("why")) })
 	}
-	w.goTo(at)
+	w.goToNow(at)
 	w.see(test("ticket-card"), "6 1/2")
 	shelf.goTo("/shelf")
 	shelf.waitFor("the shelf", func() (string, bool) { v := shelf.value("field-envelopes.0.have"); return v, v == "9" })

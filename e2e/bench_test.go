@@ -34,9 +34,7 @@ func (w *window) fetched(link string) []byte {
 
 // Every piece of a job is shown and written in every format, and what is written is read.
 func TestBenchFiles(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Meteor-night invitation", "bench/pieces")
 	w.see(test("headline"), "Print or cut 3 pieces at true size, for 40 cards.")
 	if got := w.measured("[data-part=base]", "down", 25.4); math.Abs(got-10*25.4) > 0.4 {
@@ -108,9 +106,7 @@ func TestPocketChart(t *testing.T) {
 // What the cutter is told on its drawer is in the next file, which the browser draws at its
 // true size.
 func TestBenchCutter(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Meteor-night thanks, square", "bench/cutter")
 	w.choose("field-tools.cutter.scores", "dashes")
 	w.fill("field-tools.cutter.dash", "1/4")
@@ -152,9 +148,7 @@ func TestBenchCutter(t *testing.T) {
 // A whole worksheet is stepped through: each step has its sentence and its drawing. Without a tool
 // it is another one.
 func TestWorksheetStepByStep(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Meteor-night thanks, square", "bench/steps")
 	w.see(test("step-1"), "Before you cut")
 	w.see(test("makings"), "Of a hundred made so, the card goes into")
@@ -301,9 +295,7 @@ func TestDryingTimer(t *testing.T) {
 // A piece that came out wrong: what can still be made of it is told, and taken: the card is made
 // smaller, and the steps to come follow.
 func TestItCameOutWrong(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := w.openJob("Meteor-night thanks, square")
 	w.goTo("/jobs/" + strings.Split(at, "/")[2] + "/table")
 	for i := 2; i <= 4; i++ {
@@ -341,9 +333,7 @@ func TestItCameOutWrong(t *testing.T) {
 
 // Held against a ruler once, the screen shows card and envelope as large as they are.
 func TestTrueSizeOnTheScreen(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Meteor-night invitation", "bench/pieces")
 	w.saved()
 	w.click(test("to-true-size"))

@@ -9,9 +9,7 @@ import (
 // Each construction chosen through the page: the sentence, the sheet, and the
 // drawn creases measured against the drawn ruler.
 func TestEveryConstructionIsDrawnTrue(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Meteor-night thanks, square", "envelope")
 	w.see(test("comparison-sentence"), "square inches of paper, the least")
 	const in = 25.4
@@ -53,9 +51,7 @@ func TestEveryConstructionIsDrawnTrue(t *testing.T) {
 // A thick card in a metric shop: walls, the folds stage by stage, and what would
 // bring a blank onto the sheets that there are.
 func TestThickMetricCardFolds(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := w.station("Dome rota, holiday card", "card")
 	w.choose("unit", "to 0.5 mm")
 	w.see(test("ticket-card"), "105 × 148")

@@ -232,9 +232,7 @@ func TestOneScreenAStation(t *testing.T) {
 
 // A drawer has an address and is remembered: with another job, at another station and after.
 func TestDrawersHaveAddresses(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := strings.TrimSuffix(w.openJob("Meteor-night invitation"), "card")
 	shown := func(drawer string) {
 		t.Helper()

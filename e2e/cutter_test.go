@@ -17,9 +17,7 @@ import (
 // A job is laid on mats, a load is sent to the simulated cutter as the very SVG that is exported, what comes off is as
 // drawn, and the file and the print of it are read.
 func TestMatsAndCutter(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Meteor-night thanks, square", "bench/mats")
 	w.see(test("mats-say"), "Your mat cuts 11 1/4 × 11 1/4. This takes 21 loads of it.")
 	w.see(test("load-mat-1"), "2 × Card base")
@@ -111,9 +109,7 @@ func TestNamedDevices(t *testing.T) {
 
 // The cutter makes what has scores or shapes, and the worksheet says so.
 func TestWorksheetWithACutter(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := w.station("Meteor-night invitation", "bench/tools")
 	w.choose("field-tools.owned.cutter", "yes")
 	w.goTo(at + "table")
@@ -149,9 +145,8 @@ func TestCalibrateATool(t *testing.T) {
 // A template is chosen as a file and held against the card: its own export fits it, a larger card does not go in, and what is no
 // envelope is refused with its line.
 func TestTemplateFromAFile(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
+	p := w.program
 	at := w.station("Meteor-night thanks, square", "envelope/recipe")
 	w.saved()
 	res, err := p.Get("/api/jobs/" + strings.Split(at, "/")[2] + "/pieces/envelope/svg")
@@ -194,9 +189,7 @@ func TestTemplateFromAFile(t *testing.T) {
 
 // Swatches are printed one by one, each with its size.
 func TestSingleSwatches(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Meteor-night thanks, square", "bench/pieces")
 	w.saved()
 	w.click(test("show-swatches"))

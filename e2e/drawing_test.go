@@ -34,9 +34,7 @@ const crossing = `() => {
 // Whatever the envelope, the drawing has what the sentence says to set, each at its crease, and
 // the sheet's size; nothing of that crosses the card, and no two of them lie on each other.
 func TestNetToWorkFrom(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	for _, name := range []string{"Meteor-night thanks, square", "Lens fund thank-you, raised star", "Supporter card, slim"} {
 		w.station(name, "envelope")
 		w.drawer("finish")
@@ -69,9 +67,7 @@ func TestNetToWorkFrom(t *testing.T) {
 
 // A field and its line on the drawing light up together, whichever one is pointed at.
 func TestFieldsAndLinesLightUp(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Meteor-night thanks, square", "envelope")
 	w.drawer("sizes")
 	lit := func(selector string) bool { return w.MustHas(selector) }
@@ -95,9 +91,7 @@ func TestFieldsAndLinesLightUp(t *testing.T) {
 
 // The card and its papers are turned with one act each, and are drawn with the side that is up.
 func TestTurnCardAndPapers(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Meteor-night invitation", "card")
 	w.drawer("base")
 	w.click(test("turn-card"))
@@ -137,9 +131,7 @@ func TestTurnCardAndPapers(t *testing.T) {
 // A type that no longer suits is said first, and changed with one act; how it is worked out
 // stands beside the drawing and follows.
 func TestSaidFirstAndWorkedOut(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Meteor-night invitation", "envelope")
 	w.drawer("sums")
 	w.see(test("sum-square"), "next tick up")

@@ -8,9 +8,7 @@ import (
 // A pocket that no sheet gives when it opens on the long side is proposed with its throat
 // on the short one.
 func TestAPocketThatOpensOnTheShortSide(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	// Of all sheets there is one alone: 14 x 8 1/2.
 	w.MustEval(`() => fetch('/api/shop', {method: 'PATCH', headers: {'content-type': 'application/json'}, body: JSON.stringify({edits: [
 		{act: 'set', path: 'sheets.0.off', text: 'yes'}, {act: 'set', path: 'sheets.1.off', text: 'yes'},
@@ -34,9 +32,7 @@ func TestAPocketThatOpensOnTheShortSide(t *testing.T) {
 
 // The four slits of a box stand in its drawing as long as its walls are deep.
 func TestTheSlitsOfABoxAreDrawn(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.station("Lens fund thank-you, raised star", "envelope")
 	w.click(test("choose-box"))
 	w.drawer("sizes")

@@ -68,7 +68,8 @@ type hand interface {
 func follow(t *testing.T, h hand, line string) {
 	t.Helper()
 	verb, rest, _ := strings.Cut(line, " ")
-	what, value, _ := strings.Cut(rest, " = ")
+	what, value, _ := strings.Cut(rest+" ", " = ")
+	value = strings.TrimSuffix(value, " ")
 	switch verb {
 	case "job":
 		h.begin(rest)

@@ -23,9 +23,7 @@ func (w *window) at(end string) {
 
 // The four ways in, and what each begins with.
 func TestWaysIn(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	for way, there := range map[string][2]string{
 		"new-job": {"/card", "base"}, "new-envelope": {"/card/from-envelope", "from-envelope"}, "new-paper": {"/card/from-paper", "from-paper"}, "new-recipe": {"/envelope/recipe", "recipe"},
 	} {
@@ -39,9 +37,7 @@ func TestWaysIn(t *testing.T) {
 
 // One line begins a job, and what is not known in it is mended with one click.
 func TestLineBeginsAJob(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.fill("line", "5 3/8 square, 3 layres, 12 cards, to the UK")
 	w.see(test("line-said"), "Card 5 3/8 × 5 3/8")
 	w.see(test("line-said"), "12 cards")
@@ -107,9 +103,7 @@ func TestLinesOfTheHelp(t *testing.T) {
 
 // A job in hand is changed by what is said of it; one line is one act to undo.
 func TestLineChangesAJob(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.openJob("Meteor-night thanks, square")
 	w.MustElement("body").MustFocus()
 	w.Keyboard.MustType(input.Slash)
@@ -149,9 +143,7 @@ func (w *window) listed(names ...string) {
 
 // Jobs are searched, sorted, renamed in place, duplicated, archived, removed and restored.
 func TestJobsAreKept(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	square, invitation, lens, slim, dome, moon := "Meteor-night thanks, square", "Meteor-night invitation", "Lens fund thank-you, raised star", "Supporter card, slim", "Dome rota, holiday card", "Moon-watch invitation, brass and knot"
 	w.listed(square, invitation, lens, slim, dome, moon)
 	w.choose("sort-jobs", "Name")

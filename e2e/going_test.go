@@ -3,13 +3,15 @@ package e2e
 import (
 	"regexp"
 	"strings"
+	"testing"
 	"time"
 )
 
 // How a window goes from page to page.
 
-// goTo loads a page. A hand takes longer to go there than what it typed before takes to be
-// saved: where a slow machine is still at it, that is waited for.
+// goTo goes to a page: as a link does where the program is open in the window; the page that is open
+// already is loaded anew. A hand takes longer to go there than what it typed before takes to be saved:
+// where a slow machine is still at it, that is waited for.
 func (w *window) goTo(path string) {
 	w.t.Helper()
 	for end := time.Now().Add(patience); time.Now().Before(end); time.Sleep(15 * time.Millisecond) {
@@ -17,7 +19,12 @@ func (w *window) goTo(path string) {
 			break
 		}
 	}
-	w.goToNow(path)
+	at, err := w.Eval(`() => (document.querySelector('#app')?.childElementCount ? location.pathname : '')`)
+	if err == nil && at.Value.Str() != "" && at.Value.Str() != path && strings.HasPrefix(w.MustInfo().URL, w.program.URL) {
+		w.within(path)
+	} else {
+		w.goToNow(path)
+	}
 	w.there(nothing)
 }
 
@@ -59,4 +66,11 @@ func (w *window) openJob(name string) string {
 	w.clickOn("[data-test=job] a", regexp.QuoteMeta(name))
 	w.see("[data-test=headline]", "")
 	return w.MustInfo().URL[len(w.program.URL):]
+}
+
+// begin starts the program with the demo data, and a window on it, beside other tests.
+func begin(t *testing.T) *window {
+	t.Helper()
+	t.Parallel()
+	return open(t, start(t, t.TempDir(), "127.0.0.1:0"), "/")
 }

@@ -10,9 +10,7 @@ import (
 // From the start of every station its drawers are at most three tabs away, and after Enter the focus is where the
 // hand was: what was pressed may be drawn anew, or be gone.
 func TestKeysLeadToTheDrawersAndStay(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	focused := func() string {
 		return w.MustEval(`() => { const a = document.activeElement; return a.tagName + ' ' + (a.closest('[data-test]')?.getAttribute('data-test') ?? '') }`).Str()
 	}
@@ -25,7 +23,7 @@ func TestKeysLeadToTheDrawersAndStay(t *testing.T) {
 	}
 	at := w.openJob("Moon-watch invitation, brass and knot")
 	for _, station := range []string{"card", "layers", "envelope", "mail", "paper", "bench"} {
-		w.goTo("/jobs/" + strings.Split(at, "/")[2] + "/" + station)
+		w.goToNow("/jobs/" + strings.Split(at, "/")[2] + "/" + station)
 		w.await(test("skip"))
 		tabs := 0
 		for ; tabs < 4 && !strings.HasPrefix(focused(), "BUTTON drawer-"); tabs++ {

@@ -10,9 +10,7 @@ import (
 // A layer's own size, its edges, the slider that stops at rungs, the things on
 // the panel, a liner, and the printed ladder at its true size.
 func TestLayersInDetail(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := w.station("Meteor-night thanks, square", "layers")
 	w.choose("sizing-1", "a size of my own")
 	w.fill("field-parts.1.own.width", "5 1/4")

@@ -37,9 +37,7 @@ func (w *window) measured(line, ruler string, unitMm float64) float64 {
 // TestDrawingsAreToScale measures what is drawn against the ruler drawn beside
 // it; both must agree with the plan to 0.2 mm.
 func TestDrawingsAreToScale(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := strings.TrimSuffix(w.openJob("Meteor-night thanks, square"), "card")
 	const in = 25.4
 	check := func(what, line, ruler string, unit, want float64) {
@@ -81,9 +79,7 @@ func TestDrawingsAreToScale(t *testing.T) {
 
 // The steps, undo and redo, and the way of typing, all from the keyboard.
 func TestKeyboard(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.openJob("Meteor-night thanks, square")
 	field := "field-card.width"
 	w.field(field).MustFocus()
@@ -147,9 +143,7 @@ func TestKeyboard(t *testing.T) {
 }
 
 func TestWordsFollowTheDrawing(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := strings.TrimSuffix(w.openJob("Supporter card, slim"), "card")
 	for station, says := range map[string]string{
 		"card":     "The flat card, 8 1/2 × 3 1/2 in, without a score.",

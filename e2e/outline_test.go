@@ -12,9 +12,7 @@ import (
 // A round moon card from a file, a slanting star typed by its corners, and what
 // is no outline: the envelope is made for the rectangle round it.
 func TestOddShapes(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := w.openJob("Meteor-night thanks, square")
 	w.drawer("shape")
 	w.see(test("odd"), "One corner a line")

@@ -10,9 +10,7 @@ import (
 
 // The longer search shows how far it is, can be stopped, and leaves a plan.
 func TestLongSearch(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := w.station("Lens fund thank-you", "layers")
 	// Many sizes of one paper, so that fewer sheets than now cannot be ruled out.
 	for i := range 5 {
@@ -125,9 +123,7 @@ func (w *window) drag(selector string, dx, dy float64) {
 // The card in its envelope: drawn to scale, its edge dragged in ticks, one step
 // back in undo; the same with the keys, and in a metric shop.
 func TestDragTheCardInItsEnvelope(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	w.openJob("Meteor-night invitation")
 	w.pick("view-inside")
 	w.see(test("nest-verdict"), "good fit")
@@ -158,9 +154,7 @@ func TestDragTheCardInItsEnvelope(t *testing.T) {
 // Counted as it lies, a raised card goes where as a block it does not; what
 // sticks out makes it larger.
 func TestRoomOfARaisedCard(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := w.station("Lens fund thank-you", "envelope")
 	w.see(test("fit-a2"), "without the foam it fits")
 	w.goTo(at + "card")

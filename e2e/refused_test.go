@@ -10,9 +10,8 @@ import (
 // What is refused in the end leaves no number behind that was read on the way to it: neither at once nor
 // when the field is left, nor in another window. What was there before is there again.
 func TestWhatIsRefusedLeavesNoNumber(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
+	p := w.program
 	typed := func(field, text string) {
 		w.element(test(field) + " input").MustFocus().MustSelectAllText()
 		for _, key := range text {

@@ -89,9 +89,8 @@ func TestTabsOfOneBrowser(t *testing.T) {
 // What is changed at the bench is saved as anywhere: while the program stores nothing it is said,
 // and where another window changed the job as well, which to keep is asked.
 func TestTheBenchAsksWhichToKeep(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
+	p := w.program
 	id := strings.Split(w.openJob("Meteor-night thanks, square"), "/")[2]
 	w.goTo("/jobs/" + id + "/table")
 	w.see(test("table-says"), "")

@@ -262,9 +262,7 @@ func TestBadRowsAreShown(t *testing.T) {
 // On a card with gems, brads and ribbon the papers are papers and the things are
 // things, a layer can be put on it, and its border is a field.
 func TestLayersOfACardWithThings(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
 	w.drawer("papers")
 	if n := len(w.MustElements(test("paper"))); n != 3 {
@@ -289,9 +287,7 @@ func TestLayersOfACardWithThings(t *testing.T) {
 
 // With something sticking out, every drawing of the card shows it.
 func TestWhatSticksOutIsDrawn(t *testing.T) {
-	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	w := open(t, p, "/")
+	w := begin(t)
 	at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
 	w.goTo(at + "mail")
 	w.see(test("headline"), "")

@@ -193,6 +193,7 @@ func (h *wire) act(what string) {
 		if !reflect.DeepEqual(h.stored.Of, h.now) {
 			h.fatalf("stored is\n%v, and not\n%v", h.stored.Of, h.now)
 		}
+		h.before, h.after = nil, nil // a page that is loaded anew has nothing to undo
 	}
 	h.ask()
 }

@@ -3,11 +3,13 @@ package field_test
 import (
 	"errors"
 	"slices"
+	"strconv"
 	"strings"
 	"testing"
 
 	"yellowparcel/core/field"
 	"yellowparcel/core/measure"
+	"yellowparcel/internal/told"
 )
 
 const in = measure.Inch
@@ -81,108 +83,23 @@ func apply(t *testing.T, v *values, e field.Edit) (string, error) {
 }
 
 func TestWhatIsTyped(t *testing.T) {
-	for _, tt := range []struct {
-		path string
-		act  field.Act
-		text string
-		n    int
-		want string // what it shows then, or what it is refused with
-		bad  bool
-	}{
-		{"length", field.Type, "5 1/2", 0, "5 1⁄2", false},
-		{"length", field.Type, "10", 0, "10", false},
-		{"length", field.Type, "10 1/16", 0, "larger than any sheet", true},
-		{"length", field.Type, "1/4", 0, "1⁄4", false},
-		{"length", field.Type, "3/16", 0, "type at least 1⁄4 in", true},
-		{"length", field.Type, "0", 0, "cannot be nothing", true},
-		{"length", field.Type, "", 0, "There is no", true},
-		{"length", field.Step, "", 1, "2 1⁄16", false},
-		{"length", field.Step, "", -40, "cannot be nothing", true},
-		{"length", field.Step, "", -29, "too small", true},
-		{"length", field.Set, "x", 0, "no usual length", true},
-		{"signed", field.Type, "-1/2", 0, "−1⁄2", false},
-		{"signed", field.Type, "−1/2", 0, "−1⁄2", false},
-		{"signed", field.Type, "-1 1/16", 0, "too small", true},
-		{"empty", field.Type, " ", 0, "", false},
-		{"empty", field.Type, "1/64", 0, "1⁄64", false},
-		{"zero", field.Type, "0", 0, "0", false},
-		{"zero", field.Type, "1/8", 0, "words of its own", true},
-		{"caliper", field.Type, "0.28 mm", 0, "0.28 mm", false},
-		{"usual", field.Set, "narrow", 0, "1⁄2", false},
-		{"usual", field.Set, "wide", 0, "no usual", true},
-		{"or", field.Step, "", 1, "3⁄16", false},
-		{"absent", field.Type, "1/2", 0, "1⁄2", false},
-		{"absent", field.Type, "", 0, "", false},
-		{"absent", field.Step, "", 2, "1⁄8", false},
-		{"list", field.Type, "1, 2; 3", 0, "1, 2, 3", false},
-		{"list", field.Type, "1+2 = 3", 0, "1, 2", false},
-		{"list", field.Type, "1, 2 = 3 1/16", 0, "1, 2", false}, // right to a tick
-		{"list", field.Type, "1, 2 = 3 1/8", 0, "do not add up: together they are 3 in", true},
-		{"list", field.Type, "1, 2 = moon", 0, "moon", true},
-		{"list", field.Type, "1, moon", 0, "moon", true},
-		{"list", field.Type, "1,1,1,1", 0, "too many", true},
-		{"list", field.Type, " ", 0, "", false},
-		{"list", field.Step, "", 1, "no steps", true},
-		{"grams", field.Type, "22,5", 0, "22.5 g", false},
-		{"grams", field.Type, "0.8 oz", 0, "22.68 g", false},
-		{"grams", field.Type, "1 kg", 0, "1000 g", false},
-		{"grams", field.Type, "1.001 kg", 0, "at most 1 kg", true},
-		{"grams", field.Type, "2 lb", 0, "907.18 g", false},
-		{"grams", field.Type, "-1", 0, "below nothing", true},
-		{"grams", field.Type, "NaN", 0, "not a weight", true},
-		{"grams", field.Type, "5 stone", 0, "not a weight", true},
-		{"grams", field.Type, "", 0, "not a weight", true},
-		{"grams", field.Step, "", -5, "0 g", false},
-		{"grams", field.Step, "", 2000, "1000 g", false},
-		{"ounces", field.Type, "1.5", 0, "1.5 oz", false},
-		{"ounces", field.Type, "", 0, "", false},
-		{"gsm", field.Type, "120 gsm", 0, "120", false},
-		{"gsm", field.Type, "0", 0, "not a weight of paper", true},
-		{"gsm", field.Type, "2001", 0, "not a weight of paper", true},
-		{"gsm", field.Step, "", 1, "no steps", true},
-		{"count", field.Type, "12", 0, "12", false},
-		{"count", field.Type, "0", 0, "From 1 to 100 cards", true},
-		{"count", field.Type, "101", 0, "From 1 to 100 cards", true},
-		{"count", field.Type, "1.5", 0, "not a number of cards", true},
-		{"count", field.Type, "", 0, "no number of cards here yet", true},
-		{"count", field.Step, "", 1, "5", false},
-		{"count", field.Step, "", -4, "From 1 to 100", true},
-		{"counted", field.Type, "", 0, "", false},
-		{"counted", field.Type, "7", 0, "7", false},
-		{"cents", field.Type, "$1,30", 0, "1.30", false},
-		{"cents", field.Type, "100.01", 0, "not a price", true},
-		{"cents", field.Type, "-1", 0, "not a price", true},
-		{"word", field.Type, " night ", 0, "night", false},
-		{"word", field.Type, " ", 0, "cannot be left empty", true},
-		{"word", field.Type, "nights", 0, "at most 5", true},
-		{"limit", field.Type, "6", 0, "6 in", false},
-		{"day", field.Type, "2026-11-24", 0, "2026-11-24", false},
-		{"day", field.Type, "spring", 0, "not a day", true},
-		{"day", field.Type, "", 0, "", false},
-		{"one", field.Set, "blue", 0, "blue", false},
-		{"one", field.Set, "", 0, "not there to be chosen", true},
-		{"one", field.Set, "green", 0, "not there to be chosen", true},
-		{"one", field.Type, "blue", 0, "chosen, not typed", true},
-		{"gone", field.Set, "", 0, "", false},
-		{"some", field.Set, "blue,red,blue", 0, "blue,red", false},
-		{"some", field.Set, "", 0, "", false},
-		{"some", field.Set, "green", 0, "not there to be chosen", true},
-		{"flag", field.Set, "yes", 0, "yes", false},
-		{"flag", field.Set, "no", 0, "no", false},
-		{"flag", field.Set, "perhaps", 0, "is yes or no", true},
-		{"length", field.Add, "", 0, "typed or chosen", true},
-	} {
-		t.Run(tt.path+" "+string(tt.act)+" "+tt.text, func(t *testing.T) {
+	for _, tt := range told.Lines(t, "testdata/edits.txt", "edits", 6) {
+		act, bad, want := field.Act(tt[1]), tt[4] == "refused", tt[5]
+		t.Run(tt[0]+" "+tt[1]+" "+tt[2], func(t *testing.T) {
 			v := &values{length: 2 * in, usual: in, word: "dusk"}
 			was := *v
-			got, err := apply(t, v, field.Edit{Act: tt.act, Path: tt.path, Text: tt.text, Steps: tt.n})
+			steps, err := strconv.Atoi(tt[3])
+			if err != nil {
+				t.Fatal(err)
+			}
+			got, err := apply(t, v, field.Edit{Act: act, Path: tt[0], Text: tt[2], Steps: steps})
 			switch {
-			case tt.bad && (err == nil || !strings.Contains(err.Error(), tt.want)):
-				t.Errorf("%v, want %q", err, tt.want)
-			case tt.bad && !same(was, *v):
+			case bad && (err == nil || !strings.Contains(err.Error(), want)):
+				t.Errorf("%v, want %q", err, want)
+			case bad && !same(was, *v):
 				t.Errorf("refused, and changed all the same")
-			case !tt.bad && (err != nil || got != tt.want):
-				t.Errorf("%q, %v, want %q", got, err, tt.want)
+			case !bad && (err != nil || got != want):
+				t.Errorf("%q, %v, want %q", got, err, want)
 			}
 		})
 	}

@@ -5,9 +5,11 @@ import (
 	"fmt"
 	"math/rand/v2"
 	"slices"
+	"strconv"
 	"strings"
 	"testing"
 	"yellowparcel/internal/soak"
+	"yellowparcel/internal/told"
 
 	"yellowparcel/core/blank"
 	"yellowparcel/core/card"
@@ -117,50 +119,19 @@ func TestAdd(t *testing.T) {
 
 func TestRemoveAndMove(t *testing.T) {
 	shop := job.DefaultShop()
-	for _, tt := range []struct {
-		edit field.Edit
-		want string // the parts then, or what it is refused with
-		bad  bool
-	}{
-		{field.Edit{Act: field.Remove, Path: "parts.1"}, "base panel brad liner", false},
-		{field.Edit{Act: field.Remove, Path: "parts.4"}, "base mat panel brad", false},
-		{field.Edit{Act: field.Remove, Path: "parts.0"}, "needs its base", true},
-		{field.Edit{Act: field.Remove, Path: "parts.5"}, "gone already", true},
-		{field.Edit{Act: field.Remove, Path: "parts.1.edges"}, "base mat panel brad liner", false},
-		{field.Edit{Act: field.Remove, Path: "parts.1.moon"}, "gone already", true},
-		{field.Edit{Act: field.Remove, Path: "items.0"}, "gone already", true},
-		{field.Edit{Act: field.Remove, Path: "moon"}, "gone already", true},
-		{field.Edit{Act: field.Move, Path: "parts.1", Steps: 1}, "base panel mat brad liner", false},
-		{field.Edit{Act: field.Move, Path: "parts.2", Steps: -1}, "base panel mat brad liner", false},
-		{field.Edit{Act: field.Move, Path: "parts.2", Steps: 1}, "at the end already", true},
-		{field.Edit{Act: field.Move, Path: "parts.1", Steps: -1}, "at the end already", true},
-		{field.Edit{Act: field.Move, Path: "parts.1", Steps: 2}, "at the end already", true},
-		{field.Edit{Act: field.Move, Path: "parts.3", Steps: 1}, "at the end already", true},
-		{field.Edit{Act: field.Move, Path: "parts.0", Steps: 1}, "Only what lies on the card", true},
-		{field.Edit{Act: field.Move, Path: "card.width", Steps: 1}, "Only what lies on the card", true},
-		{field.Edit{Act: field.Add, Path: "parts", Text: "moon"}, "no thing “moon”", true},
-		{field.Edit{Act: field.Add, Path: "moon"}, "Nothing can be added", true},
-		{field.Edit{Act: field.Add, Path: "parts.0.own"}, "Only a layer or a liner", true},
-		{field.Edit{Act: field.Add, Path: "parts.3.edges"}, "Only a layer or a liner", true},
-		{field.Edit{Act: field.Add, Path: "parts.1.moon"}, "Nothing can be added", true},
-		{field.Edit{Act: field.Add, Path: "start", Text: "moon"}, "is not known", true},
-		{field.Edit{Act: field.Add, Path: "card.outline", Text: "moon"}, "cannot be read", true},
-		{field.Edit{Act: field.Add, Path: "card.outline", Text: "[]"}, "fewer than three corners", true},
-		{field.Edit{Act: field.Type, Path: "parts.1.border", Text: "2 1/2"}, "leaves nothing of “Mat”", true},
-		{field.Edit{Act: field.Type, Path: "parts.4.border", Text: "2 1/2"}, "leaves nothing of “Liner”", true},
-		{field.Edit{Act: field.Type, Path: "start.width", Text: "5"}, "There is no field", true},
-		{field.Edit{Act: field.Type, Path: "parts.3.thing.height", Text: "1"}, "There is no field", true}, // a disc has one size
-	} {
+	for _, tt := range told.Lines(t, "testdata/edits.txt", "removed, moved, added", 6) {
+		steps, _ := strconv.Atoi(tt[2])
+		edit, bad, want := field.Edit{Act: field.Act(tt[0]), Path: tt[1], Steps: steps, Text: tt[3]}, tt[4] == "refused", tt[5]
 		j := sample()
-		got, err := j.Apply(shop, tt.edit)
+		got, err := j.Apply(shop, edit)
 		switch {
-		case tt.bad && (err == nil || !strings.Contains(err.Error(), tt.want)):
-			t.Errorf("%+v: %v, want %q", tt.edit, err, tt.want)
-		case !tt.bad && (err != nil || ids(got) != tt.want):
-			t.Errorf("%+v: %s, %v, want %s", tt.edit, ids(got), err, tt.want)
+		case bad && (err == nil || !strings.Contains(err.Error(), want)):
+			t.Errorf("%+v: %v, want %q", edit, err, want)
+		case !bad && (err != nil || ids(got) != want):
+			t.Errorf("%+v: %s, %v, want %s", edit, ids(got), err, want)
 		}
 		if a, b := text(t, j), text(t, sample()); a != b {
-			t.Errorf("%+v wrote into the job that it was given", tt.edit)
+			t.Errorf("%+v wrote into the job that it was given", edit)
 		}
 	}
 	full := sample()

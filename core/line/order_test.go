@@ -9,6 +9,7 @@ import (
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
+	"yellowparcel/internal/told"
 )
 
 // table is a shop with a few envelopes of its own.
@@ -40,46 +41,19 @@ func senseOf(o Order) string {
 
 // What a maker says of a job is understood.
 func TestOrdersAsSaid(t *testing.T) {
-	for _, tt := range []struct{ text, said, at string }{
-		{"5 3/8 square, 3 layers, 12 cards, to the UK", "size 136.525 136.525; layers 3; count 12; to us-abroad", "card"},
-		{"what fits A7", "have a7", "card/from-envelope"},
-		{"card 14 x 10 cm, 6 mm thick, by hand", "size 140 100; length card.thickness 6; to hand", "card"},
-		{"from letter, top fold", "sheet letter; fold top", "card/from-paper"},
-		{"8 3/4 square, score 3 and 8 3/8", "recipe 222.25; recipe; recipe 76.2; recipe 212.725", "envelope/recipe"},
-		{"5 x 7, gate fold, kraft pocket, seam 5/8", "size 127 177.8; fold gate; base kraft-120; type pocket; length envelope.seam 15.875", "card"},
-		{"A7", "have a7", "card/from-envelope"},
-		{"A7 card", "size 177.8 127", "card"},
-		{"A7 card by hand", "size 177.8 127; to hand", "card"},
-		{"5x7 card in an A7 envelope", "size 127 177.8; bought a7", "card"},
-		{"6 x 8 envelope", "have own 152.4 203.2", "card/from-envelope"},
-		{"what fits an envelope 6 x 8", "have own 152.4 203.2", "card/from-envelope"},
-		{"what fits the blue pile", "have own-1", "card/from-envelope"},
-		{"from 12 x 12", "sheet 12x12", "card/from-paper"},
-		{"from a sheet 8 1/2 x 11, side fold", "sheet letter; fold side", "card/from-paper"},
-		{"6 square from a4", "size 152.4 152.4; sheet a4", "card"},
-		{"5 1/2 Bar envelope", "have 5-1-2-bar", "card/from-envelope"},
-		{"no. 10", "have no-10", "card/from-envelope"},
-		{"140 mm wide, 100 mm high", "length card.width 140; length card.height 100", "card"},
-		{"square 6, 2 gems 3 mm, a ribbon", "size 152.4 152.4; things gem-2 2 3; things ribbon 1", "card"},
-		{"two words “Star party” 6 x 6", "name Star party; size 152.4 152.4", "card"},
-		{"accordion 4 square, 6 panels", "fold accordion; size 101.6 101.6; length card.panels 6", "card"},
-		{"5 x 7 abroad, border 1/8, 1 layer", "size 127 177.8; to us-abroad; border 3.175; layers 1", "card"},
-		{"5 x 7 to Germany", "size 127 177.8; to us-abroad", "card"},
-		{"5 x 7 to the United States", "size 127 177.8; to us-domestic", "card"},
-		{"kraft envelope for 5 x 7", "paper kraft-120; size 127 177.8", "card"},
-		{"5 x 7 without envelope", "size 127 177.8; bare", "card"},
-	} {
-		t.Run(tt.text, func(t *testing.T) {
+	for _, tt := range told.Lines(t, "testdata/told.txt", "orders", 3) {
+		text, said, at := tt[0], tt[1], tt[2]
+		t.Run(text, func(t *testing.T) {
 			shop := table(measure.Inches)
-			o := ReadOrder(tt.text, job.NewJob(shop), shop, false)
-			if got := senseOf(o); got != tt.said {
+			o := ReadOrder(text, job.NewJob(shop), shop, false)
+			if got := senseOf(o); got != said {
 				t.Errorf("understood %s", got)
 			}
-			if at := strings.TrimSuffix(o.Station+"/"+o.Drawer, "/"); at != tt.at {
-				t.Errorf("seen at %s", at)
+			if seen := strings.TrimSuffix(o.Station+"/"+o.Drawer, "/"); seen != at {
+				t.Errorf("seen at %s", seen)
 			}
 			for _, u := range o.Unread {
-				if word := tt.text[u.From:u.To]; word != "two" && word != "words" {
+				if word := text[u.From:u.To]; word != "two" && word != "words" {
 					t.Errorf("not understood: %q, %v", word, u.Err)
 				}
 			}
@@ -92,15 +66,10 @@ func TestOrdersInMillimetres(t *testing.T) {
 	shop := table(measure.Millimetres)
 	j := job.NewJob(shop)
 	j.Mail.Destination = "uk-inland"
-	for _, tt := range []struct{ text, said string }{
-		{"140 x 100, to the UK", "size 140 100; to uk-inland"},
-		{"A6 card to Germany", "size 105 148; to universal"},
-		{"5 1/2 x 4 1/4 in", "size 139.7 107.95"},
-		{"what fits C6", "have c6"},
-		{"from A4", "sheet a4"},
-	} {
-		t.Run(tt.text, func(t *testing.T) {
-			if got := senseOf(ReadOrder(tt.text, j, shop, false)); got != tt.said {
+	for _, tt := range told.Lines(t, "testdata/told.txt", "orders in millimetres", 2) {
+		text, said := tt[0], tt[1]
+		t.Run(text, func(t *testing.T) {
+			if got := senseOf(ReadOrder(text, j, shop, false)); got != said {
 				t.Errorf("understood %s", got)
 			}
 		})
@@ -197,26 +166,15 @@ func applied(t *testing.T, j job.Job, shop job.Shop, e field.Edit) job.Job {
 // What is not understood is named where it stands, with what it is like; nothing is put in
 // its place.
 func TestOrdersNotUnderstood(t *testing.T) {
-	for _, tt := range []struct{ text, unread string }{
-		{"5 x 7, acordion", "acordion: accordion"},
-		{"5 x 7, 3 layres", "3: , layres: layers"},
-		{"5 x 7 krft", "krft: kraft"},
-		{"5 x 7 xyzzyx", "xyzzyx: "},
-		{"5 x 7, 9", "9: "},
-		{"5 x 7, 6 x 8", "6 x 8: "},
-		{"from legl", "legl: legal"},
-		{"5 x 7 3/0", "7 3/0: "},
-		{"from 7 x 13", "7 x 13: "},
-		{"seam 5/8, seam 3/4", "seam 3/4: "},
-		{"5 x 7 to Germny", "Germny: germany"},
-	} {
-		t.Run(tt.text, func(t *testing.T) {
+	for _, tt := range told.Lines(t, "testdata/told.txt", "orders not understood", 2) {
+		text, unread := tt[0], tt[1]
+		t.Run(text, func(t *testing.T) {
 			shop := table(measure.Inches)
 			var list []string
-			for _, u := range ReadOrder(tt.text, job.NewJob(shop), shop, false).Unread {
-				list = append(list, tt.text[u.From:u.To]+": "+u.Near)
+			for _, u := range ReadOrder(text, job.NewJob(shop), shop, false).Unread {
+				list = append(list, text[u.From:u.To]+": "+u.Near)
 			}
-			if got := strings.Join(list, ", "); !strings.HasSuffix(got, tt.unread) {
+			if got := strings.Join(list, ", "); !strings.HasSuffix(got, unread) {
 				t.Errorf("not understood: %s", got)
 			}
 		})

@@ -2,128 +2,45 @@ package measure
 
 import (
 	"errors"
+	"strconv"
 	"strings"
 	"testing"
+	"yellowparcel/internal/told"
 )
 
 func TestParseReadsWhatPeopleType(t *testing.T) {
-	half := 5*Inch + Inch/2
-	for _, tt := range []struct {
-		text string
-		unit Unit
-		want Length
-	}{
-		{"5 1/2", Inches, half},
-		{"5½", Inches, half},
-		{"5 ½", Inches, half},
-		{"5-1/2", Inches, half},
-		{"5–1/2", Inches, half},
-		{"5.5", Inches, half},
-		{"5,5", Inches, half},
-		{".5", Inches, Inch / 2},
-		{"5.", Inches, 5 * Inch},
-		{`5 1/2"`, Inches, half},
-		{`5 1/2"`, Millimetres, half},
-		{"5 1/2″", Millimetres, half},
-		{"5 1/2''", Millimetres, half},
-		{"5 1/2 in.", Millimetres, half},
-		{"5 1/2 Inches", Millimetres, half},
-		{"5 1⁄2", Inches, half},
-		{"≈ 5 1⁄2", Inches, half},
-		{"  5   1/2  ", Inches, half},
-		{"5\u00a01/2", Inches, half},
-		{"140mm", Inches, 140 * Millimetre},
-		{"140", Millimetres, 140 * Millimetre},
-		{"14 cm", Inches, 140 * Millimetre},
-		{"14,5 cm", Inches, 145 * Millimetre},
-		{"0,125", Inches, Inch / 8},
-		{"1,25", Inches, Inch + Inch/4},
-		{"1,2500", Inches, Inch + Inch/4},
-		{"1/4", Inches, Inch / 4},
-		{"⅛ in", Millimetres, Inch / 8},
-		{"⅛", Inches, Inch / 8},
-		{"9/8", Inches, Inch + Inch/8},
-		{"1/3", Inches, 8_466_667},
-		{"1/64", Inches, 396_875},
-		{"0.001", Millimetres, 1000},
-		{"0.0000014", Millimetres, 1},
-		{"0.0000015", Millimetres, 2},
-		{"0", Inches, 0},
-		{"100000 mm", Inches, 100 * Metre},
-	} {
-		t.Run(tt.text, func(t *testing.T) {
-			got, err := Parse(tt.text, tt.unit)
-			if err != nil || got != tt.want {
-				t.Errorf("Parse(%q, %s) = %d, %v; want %d", tt.text, tt.unit, got, err, tt.want)
+	for _, tt := range told.Lines(t, "testdata/lengths.txt", "read, in nanometres", 3) {
+		text, unit := tt[0], Unit(tt[1])
+		n, err := strconv.ParseInt(tt[2], 10, 64)
+		if err != nil {
+			t.Fatal(err)
+		}
+		want := Length(n)
+		t.Run(text, func(t *testing.T) {
+			got, err := Parse(text, unit)
+			if err != nil || got != want {
+				t.Errorf("Parse(%q, %s) = %d, %v; want %d", text, unit, got, err, want)
 			}
 		})
 	}
 }
 
 func TestParseRefusesWithAdvice(t *testing.T) {
-	for _, tt := range []struct {
-		text       string
-		says       string // a part of the sentence
-		unfinished bool
-	}{
-		{"", "no length here yet", true},
-		{"   ", "no length here yet", true},
-		{"5 3 1/8", "two whole numbers", false},
-		{"1/0", "divides by nothing", false},
-		{"5 1/0", "divides by nothing", false},
-		{"-3", "cannot be negative", false},
-		{"−3", "cannot be negative", false},
-		{"5 9/8", "type 6 1/8 if", false},
-		{"5 8/8", "type 6 if", false},
-		{"1,000", "type 1.000 or 1000", false},
-		{"12,125 mm", "type 12.125 or 12125", false},
-		{"5 - 1/2", "minus", false},
-		{"5 -1/2", "minus", false},
-		{"5- 1/2", "minus", false},
-		{"1e9", "not a way to write a length", false},
-		{"1e400", "not a way to write a length", false},
-		{"5 x 7", "more than one length", false},
-		{"5 in 3", "more than one length", false},
-		{`5" 1/2`, "more than one length", false},
-		{"5 1/2 1/4", "one length", false},
-		{"1/2/3", "one length", false},
-		{"½½", "one length", false},
-		{"5½3", "one length", false},
-		{"5.5 1/2", "mixes a decimal with a fraction", false},
-		{"5.5½", "mixes a decimal with a fraction", false},
-		{"5.5/2", "mixes a decimal with a fraction", false},
-		{"5.5.5", "two points", false},
-		{"1,000.5", "thousand", false},
-		{"1.000,5", "two points", false},
-		{"5 ft", "“ft” is not known", false},
-		{"5 furlongs", "use in, mm or cm", false},
-		{"wide", "does not begin with a number", false},
-		{"in", "does not begin with a number", false},
-		{"1 000 km", "one", false},
-		{"2 km", "“km” is not known", false},
-		{"99999999999999999999 mm", "longer than any sheet", false},
-		{"100001 mm", "longer than any sheet", false},
-		{strings.Repeat("9", 1000), "too long for one length", false},
-		{"5 1/", "no lower number yet", true},
-		{"5 1", "finish the fraction", true},
-		{"5-", "finish the fraction", true},
-		{".", "no digits round the point", true},
-		{"5,", "no digits after the comma", true},
-		{"14 c", "not a unit yet", true},
-		{"14 m", "not a unit yet", true},
-	} {
-		t.Run(tt.text, func(t *testing.T) {
-			got, err := Parse(tt.text, Inches)
+	lines := told.Lines(t, "testdata/lengths.txt", "refused", 3)
+	for _, tt := range append(lines, []string{strings.Repeat("9", 1000), "too long for one length", "wrong"}) {
+		text, says, unfinished := tt[0], tt[1], tt[2] == "unfinished"
+		t.Run(text, func(t *testing.T) {
+			got, err := Parse(text, Inches)
 			var pe *ParseError
 			if !errors.As(err, &pe) {
-				t.Errorf("Parse(%q) = %v, %v; want a refusal", tt.text, got, err)
+				t.Errorf("Parse(%q) = %v, %v; want a refusal", text, got, err)
 				return
 			}
-			if !strings.Contains(pe.Advice, tt.says) {
-				t.Errorf("Parse(%q) says %q; want it to speak of %q", tt.text, pe.Advice, tt.says)
+			if !strings.Contains(pe.Advice, says) {
+				t.Errorf("Parse(%q) says %q; want it to speak of %q", text, pe.Advice, says)
 			}
-			if pe.Unfinished != tt.unfinished {
-				t.Errorf("Parse(%q): unfinished = %v, want %v", tt.text, pe.Unfinished, tt.unfinished)
+			if pe.Unfinished != unfinished {
+				t.Errorf("Parse(%q): unfinished = %v, want %v", text, pe.Unfinished, unfinished)
 			}
 		})
 	}

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
 
+import { pageOf } from './frame/pageOf'
 import { useHeldFocus } from './frame/useHeldFocus'
 import { useShop } from './job/useShop'
 
@@ -11,6 +12,8 @@ useHeldFocus()
 
 <template>
   <v-app>
-    <router-view />
+    <router-view v-slot="{ Component, route }">
+      <component :is="Component" :key="pageOf(route.params.id)" />
+    </router-view>
   </v-app>
 </template>

@@ -20,6 +20,7 @@ import LayersStation from '../stations/layers/LayersStation.vue'
 import PaperStation from '../stations/paper/PaperStation.vue'
 import MailStation from '../stations/mail/MailStation.vue'
 import { useDrawer } from '../stations/useDrawer'
+import { stored } from '../frame/pageOf'
 import { useLamp } from '../frame/theme'
 import BrandMark from '../frame/BrandMark.vue'
 import ConflictBar from '../frame/ConflictBar.vue'
@@ -55,8 +56,10 @@ provide('behind', job.behind)
 provide('take', (path: FieldPath, id: string) => job.take(path, id))
 
 // A new card has its address once it is stored.
-watch(job.stored, (stored) => {
-  if (stored && props.id === newJob) void router.replace(`/jobs/${job.id}/${props.station}`)
+watch(job.stored, (isStored) => {
+  if (!isStored || props.id !== newJob) return
+  stored(job.id)
+  void router.replace(`/jobs/${job.id}/${props.station}`)
 })
 
 // What is stored by itself as soon as the program answers is not lost on another page.

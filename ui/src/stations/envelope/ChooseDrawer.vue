@@ -95,7 +95,9 @@ const scale = computed(() =>
     </p>
     <p v-for="k in comparison.matches" :key="k.id" data-test="match">
       {{ k.text }}
-      <v-btn variant="outlined" size="small" @click="emit('match', k.id)">Make them match</v-btn>
+      <v-btn variant="outlined" size="small" :data-test="`match-${k.id}`" @click="emit('match', k.id)"
+        >Make them match</v-btn
+      >
     </p>
     <BoughtList
       :sentence="sentence"
