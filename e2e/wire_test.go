@@ -65,7 +65,7 @@ func (h *wire) begin(name string) {
 
 func (h *wire) at(place string) {
 	if !strings.Contains(place, "/") {
-		place += "/" + map[string]string{"card": "base", "layers": "layers", "envelope": "choose", "mail": "checks", "paper": "cuts", "bench": "steps"}[place]
+		place += "/" + first[place]
 	}
 	h.open = place
 	h.ask()

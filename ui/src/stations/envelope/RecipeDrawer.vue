@@ -114,7 +114,12 @@ const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
         <TypedField :of="job" path="recipe.quoted" />
         <TypedField v-if="recipe.quoted" :of="job" path="recipe.quotedOf" />
       </div>
-      <v-btn variant="outlined" size="small" class="away" @click="job.remove('recipe')"
+      <v-btn
+        variant="outlined"
+        size="small"
+        class="away"
+        data-test="remove-recipe"
+        @click="job.remove('recipe')"
         >Remove the recipe</v-btn
       >
     </template>
