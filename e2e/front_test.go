@@ -21,18 +21,33 @@ func (w *window) at(end string) {
 	w.see(test("headline"), "")
 }
 
-// The four ways in, and what each begins with.
+// The four ways in: what each begins with, and that its drawer stays open through the first save, also
+// in a browser that was never here.
 func TestWaysIn(t *testing.T) {
-	w := begin(t)
-	for way, there := range map[string][2]string{
-		"new-job": {"/card", "base"}, "new-envelope": {"/card/from-envelope", "from-envelope"}, "new-paper": {"/card/from-paper", "from-paper"}, "new-recipe": {"/envelope/recipe", "recipe"},
+	t.Parallel()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	for _, way := range []struct {
+		door, at, drawer string
+		does             func(w *window)
+	}{
+		{"new-job", "/card", "base", func(w *window) { w.fill("field-card.width", "6") }},
+		{"new-envelope", "/card/from-envelope", "from-envelope", func(w *window) { w.choose("start-format", "A6") }},
+		{"new-paper", "/card/from-paper", "from-paper", func(w *window) { w.choose("have-sheet", "Letter") }},
+		{"new-recipe", "/envelope/recipe", "recipe", func(w *window) { w.click(test("check-recipe")) }},
 	} {
-		w.goTo("/")
-		w.click(test(way))
-		w.at(there[0])
-		w.see(test("drawer")+`[data-drawer="`+there[1]+`"]`, "")
+		w := open(t, p, "/")
+		w.click(test(way.door))
+		w.at(way.at)
+		open := test("drawer") + `[data-drawer="` + way.drawer + `"]`
+		w.see(open, "")
+		way.does(w)
+		w.saved()
+		w.waitFor("an address of its own", func() (string, bool) { return w.address(), !strings.HasPrefix(w.address(), "/jobs/new/") })
+		if !strings.HasSuffix(w.address(), way.at) || !w.MustHas(open) {
+			t.Errorf("%s: after the first save it is at %s", way.door, w.address())
+		}
+		w.quiet()
 	}
-	w.quiet()
 }
 
 // One line begins a job, and what is not known in it is mended with one click.

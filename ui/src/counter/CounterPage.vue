@@ -59,7 +59,8 @@ provide('take', (path: FieldPath, id: string) => job.take(path, id))
 watch(job.stored, (isStored) => {
   if (!isStored || props.id !== newJob) return
   stored(job.id)
-  void router.replace(`/jobs/${job.id}/${props.station}`)
+  const { drawer: asked } = router.currentRoute.value.params
+  void router.replace(`/jobs/${job.id}/${props.station}${asked ? `/${String(asked)}` : ''}`)
 })
 
 // What is stored by itself as soon as the program answers is not lost on another page.
