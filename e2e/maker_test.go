@@ -8,14 +8,6 @@ import (
 	"github.com/go-rod/rod/lib/input"
 )
 
-// numbers are what the maker reads off the counter for one card.
-type numbers struct{ headline, ticketFlat, ticketSheet, post string }
-
-func numbersOf(w *window) numbers {
-	ticket := func(line string) string { return w.text(test("ticket-"+line) + " .value") }
-	return numbers{w.text(test("headline")), ticket("flat"), ticket("sheet"), ticket("mail")}
-}
-
 // measured reads a drawn line against the drawn ruler beside it, in millimetres.
 func (w *window) measured(line, ruler string, unitMm float64) float64 {
 	w.t.Helper()

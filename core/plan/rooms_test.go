@@ -112,7 +112,7 @@ func TestNoFileOrValueIsAHall(t *testing.T) {
 			if err != nil {
 				t.Fatal(err)
 			}
-			if lines := strings.Count(string(text), "\n"); lines > mostLines && !strings.HasSuffix(file, ".d.ts") {
+			if lines := strings.Count(string(text), "\n"); lines > mostLines && !strings.Contains(string(text[:min(len(text), 40)]), "Made by make types") {
 				t.Errorf("%s has %d lines", file, lines)
 			}
 			if strings.HasSuffix(file, ".go") {
