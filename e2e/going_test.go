@@ -74,3 +74,58 @@ func begin(t *testing.T) *window {
 	t.Parallel()
 	return open(t, start(t, t.TempDir(), "127.0.0.1:0"), "/")
 }
+
+// rests waits until the page works on nothing any more, and says whether an element is
+// there; at once where it is.
+const rests = `(selector, patience) => new Promise((done) => {
+	const root = document.documentElement
+	const is = () => !!document.querySelector(selector)
+	const look = () => {
+		if (!is() && 'busy' in root.dataset) return
+		watch.disconnect()
+		clearTimeout(late)
+		done(is())
+	}
+	const watch = new MutationObserver(look)
+	const late = setTimeout(() => { watch.disconnect(); done(is()) }, patience)
+	watch.observe(document, { subtree: true, childList: true, attributes: true })
+	look()
+})`
+
+// comes waits until an element is there, whatever the page works on.
+const comes = `(selector, patience) => new Promise((done) => {
+	const look = () => {
+		if (!document.querySelector(selector)) return
+		watch.disconnect()
+		clearTimeout(late)
+		done(true)
+	}
+	const watch = new MutationObserver(look)
+	const late = setTimeout(() => { watch.disconnect(); done(false) }, patience)
+	watch.observe(document, { subtree: true, childList: true, attributes: true })
+	look()
+})`
+
+// nothing is never there: what waits for it waits until the page rests.
+const nothing = "nothing"
+
+// there waits until an element is there or the page rests.
+func (w *window) there(selector string) bool {
+	for range 3 { // a page that is left meanwhile is asked again where it came to
+		is, err := w.Eval(rests, selector, patience.Milliseconds())
+		if err == nil {
+			return is.Value.Bool()
+		}
+	}
+	return false
+}
+
+// reach waits for an element as a maker does: as long as the page works. It fails nothing:
+// what is not there is waited for by whoever needs it.
+func (w *window) reach(selector string) { w.there(selector) }
+
+// await waits for an element to be there.
+func (w *window) await(selector string) {
+	w.t.Helper()
+	w.waitFor(selector+" to be there", func() (string, bool) { w.reach(selector); return "nothing", w.MustHas(selector) })
+}

@@ -58,7 +58,7 @@ func machines(t *testing.T, dir string) *rod.Page {
 	// An address of this machine: elsewhere a page makes up no names of acts.
 	site := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		if r.URL.Path == "/machines.js" {
-			w.Header().Set("Content-Type", "text/javascript")
+			w.Header().Set("Content-Type", "text/javascript; charset=utf-8")
 			_, _ = w.Write(script)
 			return
 		}

@@ -148,6 +148,7 @@ func (w *window) see(selector, words string) {
 		if strings.Contains(selector, "notes") {
 			_, _ = w.Eval(`(more) => document.querySelector(more)?.click()`, test("more-notes")+"[aria-expanded=false]")
 		}
+		w.there(nothing) // it may still come of what the page works on
 		return cmp.Or(strings.Join(list, " | "), "nothing"), false
 	})
 }
@@ -176,47 +177,6 @@ func (w *window) drawer(name string) {
 	w.t.Helper()
 	w.click(test("drawer-" + name))
 	w.await(test("drawer") + `[data-drawer="` + name + `"]:not(:has(> [aria-busy]))`)
-}
-
-// rests waits until the page works on nothing any more, and says whether an element is
-// there; at once where it is.
-const rests = `(selector, patience) => new Promise((done) => {
-	const root = document.documentElement
-	const is = () => !!document.querySelector(selector)
-	const look = () => {
-		if (!is() && 'busy' in root.dataset) return
-		watch.disconnect()
-		clearTimeout(late)
-		done(is())
-	}
-	const watch = new MutationObserver(look)
-	const late = setTimeout(() => { watch.disconnect(); done(is()) }, patience)
-	watch.observe(document, { subtree: true, childList: true, attributes: true })
-	look()
-})`
-
-// nothing is never there: what waits for it waits until the page rests.
-const nothing = "nothing"
-
-// there waits until an element is there or the page rests.
-func (w *window) there(selector string) bool {
-	for range 3 { // a page that is left meanwhile is asked again where it came to
-		is, err := w.Eval(rests, selector, patience.Milliseconds())
-		if err == nil {
-			return is.Value.Bool()
-		}
-	}
-	return false
-}
-
-// reach waits for an element as a maker does: as long as the page works. It fails nothing:
-// what is not there is waited for by whoever needs it.
-func (w *window) reach(selector string) { w.there(selector) }
-
-// await waits for an element to be there.
-func (w *window) await(selector string) {
-	w.t.Helper()
-	w.waitFor(selector+" to be there", func() (string, bool) { w.reach(selector); return "nothing", w.MustHas(selector) })
 }
 
 // MustElement is an element, waited for as long as anything else is.
@@ -370,11 +330,15 @@ func (w *window) pick(choice string) {
 func (w *window) saved() {
 	w.t.Helper()
 	w.waitFor("the job to be saved", func() (string, bool) {
-		s, err := w.MustElement(test("state")).Attribute("data-state")
-		if err != nil || s == nil {
-			return "nothing", false
+		is, err := w.Eval(comes, test("state")+"[data-state=saved]", 1000)
+		if err != nil {
+			return err.Error(), false
 		}
-		return *s, *s == "saved"
+		state, err := w.Eval(`(of) => document.querySelector(of)?.dataset.state ?? 'nothing'`, test("state"))
+		if err != nil {
+			return err.Error(), false
+		}
+		return state.Value.Str(), is.Value.Bool()
 	})
 }
 

@@ -5,6 +5,7 @@ import { useProgress } from '../src/bench/useProgress'
 import { under } from '../src/job/steady'
 import { useJob, type JobInHand } from '../src/job/useJob'
 import { makeShop } from '../src/job/useShop'
+import './parts'
 import { Program, type Request } from './program'
 
 /** One thing that happens; the test makes them up. */
