@@ -5,7 +5,7 @@ import { useProgress } from '../src/bench/useProgress'
 import { under } from '../src/job/steady'
 import { useJob, type JobInHand } from '../src/job/useJob'
 import { makeShop } from '../src/job/useShop'
-import './parts'
+import { parts } from './parts'
 import { Program, type Request } from './program'
 
 /** One thing that happens; the test makes them up. */
@@ -264,4 +264,27 @@ async function run(scripts: Step[][]): Promise<Trace[]> {
   return traces
 }
 
-Object.assign(window, { run })
+/** What is seen at each "see" of a script: the state, what is shown, what is stored, what is on its way, what can be undone and redone. */
+async function scene(script: Step[]): Promise<unknown[]> {
+  const bench = new Bench()
+  bench.begin()
+  await settled()
+  const came: unknown[] = []
+  const short = (doc: string) => {
+    const { name, width, height, parts } = JSON.parse(doc || '{}')
+    return `${width} × ${height} ${name}${parts?.length ? ` +${parts.length}` : ''}`
+  }
+  for (const step of script) {
+    if (step[0] !== 'see') await bench.step(step)
+    await settled()
+    if (step[0] !== 'see') continue
+    const { state, shown, stored } = bench.seen()
+    const way = bench.requests.map((r) => `${r.method} ${r.path.split('/').pop()}`).join()
+    const { undo, redo } = bench.job?.undoable.value ?? {}
+    came.push([state, short(shown), short(stored), way, `${undo ? 'undo' : ''}${redo ? ' redo' : ''}`])
+  }
+  bench.end()
+  return came
+}
+
+Object.assign(window, { run, parts: { ...parts, scene } })

@@ -44,7 +44,7 @@ function standing() {
   return { clock, waits, move: (by: number) => (now += by) }
 }
 
-const parts = {
+export const parts = {
   steady: (doc: unknown, at: string) => steady(doc, at),
   valueAt: (doc: unknown, at: string) => valueAt(doc, at) ?? null,
   under: (place: string, leaf?: 'min') => under(place, leaf),
@@ -214,5 +214,3 @@ const parts = {
     return [...came, says()]
   },
 }
-
-Object.assign(window, { parts })
