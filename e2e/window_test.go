@@ -148,7 +148,7 @@ func (w *window) see(selector, words string) {
 		if strings.Contains(selector, "notes") {
 			_, _ = w.Eval(`(more) => document.querySelector(more)?.click()`, test("more-notes")+"[aria-expanded=false]")
 		}
-		w.there(nothing) // it may still come of what the page works on
+		_, _ = w.Eval(rests, nothing, 250) // it may still come of what the page works on
 		return cmp.Or(strings.Join(list, " | "), "nothing"), false
 	})
 }
