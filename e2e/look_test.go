@@ -56,18 +56,18 @@ func TestLook(t *testing.T) {
 		}
 		others := sheet{}
 		for _, page := range append(pages, "/nowhere") {
-			w.goTo(page)
+			w.goToNow(page)
 			w.see("h1", "")
 			others.row(w.picture(t))
 		}
 		others.write(t, filepath.Join(dir, look.name+"-other.png"))
 		more := sheet{}
 		for n, j := range demo.Jobs() {
-			w.goTo("/")
+			w.goToNow("/")
 			at := strings.TrimSuffix(w.openJob(j.Name), "card")
 			var row []image.Image
 			for _, page := range jobPages {
-				w.goTo(at + page)
+				w.goToNow(at + page)
 				w.waitFor("the page of "+page, func() (string, bool) { return "", !w.MustHas("[aria-busy=true]") })
 				row = append(row, w.picture(t))
 			}
@@ -92,9 +92,9 @@ func TestLook(t *testing.T) {
 		for _, station := range []string{"card", "layers", "envelope", "mail", "paper", "bench"} {
 			s := sheet{}
 			for _, j := range demo.Jobs() {
-				w.goTo("/")
+				w.goToNow("/")
 				at := strings.TrimSuffix(w.openJob(j.Name), "card")
-				w.goTo(at + station)
+				w.goToNow(at + station)
 				w.see(test("headline"), "")
 				pictures := []image.Image{}
 				for _, drawer := range drawersOf(station) {
@@ -125,7 +125,7 @@ func TestLook(t *testing.T) {
 	w.click(test("new-job"))
 	w.see(test("headline"), "")
 	begin.row(first, w.picture(t))
-	w.goTo("/shelf")
+	w.goToNow("/shelf")
 	w.see("h1", "")
 	begin.row(w.picture(t))
 	begin.write(t, filepath.Join(dir, "empty.png"))
@@ -137,24 +137,24 @@ func TestLook(t *testing.T) {
 	w.see(test("behind"), "")
 	w.fill("field-card.height", "0")
 	wrong := w.picture(t)
-	w.goTo(at + "envelope")
+	w.goToNow(at + "envelope")
 	w.see(test("headline"), "")
 	w.fill("field-envelope.seam", "9 ft")
 	w.MustEval(`() => document.activeElement.blur()`)
 	errors.row(wrong, w.picture(t))
-	w.goTo(at + "card")
+	w.goToNow(at + "card")
 	w.see(test("headline"), "")
 	w.fill("field-card.width", "30")
 	w.fill("field-card.height", "28 63/64")
 	w.see(test("ticket-card"), "30 ×")
 	large := w.picture(t)
-	w.goTo(at + "envelope")
+	w.goToNow(at + "envelope")
 	w.see(test("headline"), "")
 	errors.row(large, w.picture(t))
-	w.goTo("/jobs/0000000000000000/card")
+	w.goToNow("/jobs/0000000000000000/card")
 	w.see(test("missing"), "")
 	lost := w.picture(t)
-	w.goTo(at + "card")
+	w.goToNow(at + "card")
 	w.see(test("headline"), "")
 	p.Stop(os.Interrupt)
 	w.fill("field-card.width", "6")
@@ -167,7 +167,7 @@ func TestLook(t *testing.T) {
 	for _, look := range looks {
 		w := openIn(t, browser(t), broken, "/repair", look.width, look.height)
 		w.MustEval(`(dark) => localStorage.setItem('yellow-parcel-light', dark ? 'lamp' : 'day')`, look.dark)
-		w.goTo("/repair")
+		w.goToNow("/repair")
 		w.see(test("what"), "cannot be used")
 		repair.row(w.picture(t))
 	}
