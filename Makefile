@@ -107,7 +107,7 @@ e2e: $(BIN) chromium
 
 soak: $(BIN) chromium ## what takes longer: tens of thousands of plans, kills, damaged files, full disks, long fuzzing
 	SOAK=1 go test -count=1 -timeout 90m ./core/...
-	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=10000 go test -count=1 -v -timeout 40m -run 'TestMachines$$|TestRacesAreNoticed|TestFlowsOnTheScreen|TestOneScreenAStation|TestEveryStationByKeyboard' ./e2e
+	YELLOW_PARCEL=$(abspath $(BIN)) SOAK=10000 go test -count=1 -v -timeout 40m -run 'TestMachines$$|TestRacesAreNoticed|TestFlowsOnTheScreen|TestOneScreenAStation|TestEveryStationByKeyboard|TestNothingSeriousForAxe' ./e2e
 	SOAK=50000 go test -count=1 -v -timeout 90m -run TestSoakPlans ./core/plan
 	SOAK=20000 go test -count=1 -v -timeout 60m -run 'EditsInAnyOrder' ./core/plan ./core/job
 	SOAK=600 go test -count=1 -v -timeout 60m -run TestOffersAreKept ./core/plan

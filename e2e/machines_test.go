@@ -73,19 +73,24 @@ func machines(t *testing.T, dir string) *rod.Page {
 
 // run runs interleavings.
 func run(page *rod.Page, scripts [][]step) ([]trace, error) {
+	var list []trace
+	return list, interleave(page, "run", scripts, &list)
+}
+
+// interleave has the page do something with interleavings.
+func interleave(page *rod.Page, what string, scripts [][]step, to any) error {
 	in, err := json.Marshal(scripts)
 	if err != nil {
-		return nil, err
+		return err
 	}
-	got, err := proto.RuntimeEvaluate{Expression: "run(" + string(in) + ").then(JSON.stringify)", AwaitPromise: true, ReturnByValue: true}.Call(page)
+	got, err := proto.RuntimeEvaluate{Expression: what + "(" + string(in) + ").then(JSON.stringify)", AwaitPromise: true, ReturnByValue: true}.Call(page)
 	if err != nil {
-		return nil, err
+		return err
 	}
 	if got.ExceptionDetails != nil {
-		return nil, fmt.Errorf("%s", got.ExceptionDetails.Exception.Description)
+		return fmt.Errorf("%s", got.ExceptionDetails.Exception.Description)
 	}
-	var list []trace
-	return list, json.Unmarshal([]byte(got.Result.Value.Str()), &list)
+	return json.Unmarshal([]byte(got.Result.Value.Str()), to)
 }
 
 // kinds are the kinds of interleavings: what may happen in each, one word more often than once.
@@ -106,6 +111,8 @@ var kinds = map[string]string{
 	"shop": "shopAdd shopAdd shopType shopType shopLeft shopLoad otherShop event event answer answer answer arrive arrive arrive lose full tick",
 	// At the bench, in two windows.
 	"bench": "bench bench benchOther event event deaf answer answer arrive lose full tick",
+	// Every way of changing a job: only what it comes to is held, not judged.
+	"ways": "type set stepAll stepAll step left add remove restore undo drawer shopSet shopAdd shopType shopLeft answer answer answer answer answer lose full tick tick other event opened bad half",
 }
 
 // madeUp is an interleaving of a kind, of some length, that ends when everything is answered and told.
@@ -149,6 +156,12 @@ func madeUp(r *rand.Rand, kind string) (script []step) {
 			script = append(script, step{"shopAdd", "", text()})
 		case "shopType":
 			script = append(script, step{"shopType", "", text() + one("", "", "", "!")})
+		case "set":
+			script = append(script, step{"set", field(), text() + one("", "!", "")})
+		case "stepAll":
+			script = append(script, step{"stepAll", field(), one("on", "")})
+		case "shopSet":
+			script = append(script, step{"shopSet", "", text()})
 		case "bench", "benchOther":
 			number++
 			script = append(script, step{what, number})

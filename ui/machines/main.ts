@@ -59,6 +59,9 @@ class Bench {
   adds = 0
   twice = 0
   unasked = 0
+  /** What was asked, and for how long something waits, in order. */
+  asked: string[] = []
+  private acts: string[] = []
 
   private world: World = {
     api: {
@@ -70,6 +73,7 @@ class Bench {
     clock: {
       now: () => this.now,
       after: (ms, then) => {
+        this.asked.push(`${ms}`)
         const one = { at: this.now + ms, then }
         this.due.push(one)
         return () => (this.due = this.due.filter((d) => d !== one))
@@ -94,6 +98,10 @@ class Bench {
           if (this.requests.some((r) => r.method === 'PUT' && r.path === path)) this.twice++
           if (this.job?.state.value === 'conflict') this.unasked++
         }
+        const { act, after, ...rest } = body
+        this.asked.push(
+          [method, path.split('/').pop(), this.ordinals([act, after]), JSON.stringify(rest)].join(' '),
+        )
         this.requests.push({
           method,
           path,
@@ -102,6 +110,15 @@ class Bench {
           lost: () => lost(new TypeError('lost')),
         })
       })
+  }
+
+  /** Acts by the order in which they were first sent: their names are made up anew each time. */
+  private ordinals(acts: unknown[]): string {
+    const known = (act: unknown) => {
+      if (!this.acts.includes(String(act))) this.acts.push(String(act))
+      return this.acts.indexOf(String(act))
+    }
+    return acts.flat().filter(Boolean).map(known).join()
   }
 
   begin() {
@@ -205,6 +222,11 @@ class Bench {
       case 'shopType': return this.shop.type('unit', text)
       case 'shopLeft': return this.shop.leave('unit')
       case 'shopLoad': return void this.shop.load()
+      case 'set': return job?.set(path, text)
+      case 'stepAll': return job?.stepAll([{ path, steps: 1 }, { path: under('width'), steps: -1 }], b === 'on')
+      case 'remove': return job?.remove(under('parts.0'))
+      case 'restore': return void (job?.stored.value && job.restore())
+      case 'shopSet': return this.shop.set('unit', text)
       case 'bench': return this.progress?.to(Number(a))
       case 'benchOther': program.step = Number(a); program.events.push({ kind: 'bench', job: 'one', version: Number(a) }); return
       case 'benchHeard': return this.progress?.heard(program.step)
@@ -214,6 +236,32 @@ class Bench {
 
   end() {
     this.scope?.stop()
+  }
+
+  /** All that the window says of the job, the shelf and the bench. */
+  says(): unknown[] {
+    const { job, shop, progress } = this
+    const { undo, redo } = job?.undoable.value ?? {}
+    const fields = ['name', 'width', 'height', 'parts.0.border']
+      .map((place) => under(place))
+      .map((at) => (job ? `${job.textOf(at)}${job.problemOf(at)}${job.inputAt(at)?.text ?? '-'}` : ''))
+    return [
+      job?.state.value,
+      job?.refused.value,
+      job?.why.value,
+      job?.missing.value,
+      job?.behind.value,
+      job?.stored.value,
+      job?.removed.value,
+      `${undo}${redo}`,
+      ...fields,
+      shop.state.value,
+      shop.refusals.value.join(),
+      shop.why.value,
+      shop.textOf('unit'),
+      progress?.kept.value,
+      progress?.at.value,
+    ].map((said) => (said === true ? 'yes' : said || ''))
   }
 
   seen(): Seen {
@@ -287,4 +335,22 @@ async function scene(script: Step[]): Promise<unknown[]> {
   return came
 }
 
-Object.assign(window, { run, parts: { ...parts, scene } })
+/** All that interleavings come to, a line each: what was asked, waited for, said and shown after every step. */
+async function ways(scripts: Step[][]): Promise<string[]> {
+  const lines: string[] = []
+  for (const script of scripts) {
+    const bench = new Bench()
+    bench.begin()
+    const line: string[] = []
+    for (const step of script) {
+      await bench.step(step)
+      await settled()
+      line.push(`${step.join(' ')}: ${[...bench.asked.splice(0), ...bench.says()].join('; ')}`)
+    }
+    lines.push(line.join(' | '))
+    bench.end()
+  }
+  return lines
+}
+
+Object.assign(window, { run, ways, parts: { ...parts, scene } })
