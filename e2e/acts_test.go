@@ -221,14 +221,15 @@ func heldAgainst(t *testing.T, file string, now []string) {
 		t.Fatal(err)
 	}
 	was := strings.Split(strings.TrimSpace(string(raw)), "\n")
-	for _, line := range now {
-		if !slices.Contains(was, line) {
-			t.Errorf("“%s” is not in %s", line, file)
+	apart := func(lines, from []string, what string) {
+		lines = slices.DeleteFunc(slices.Clone(lines), func(line string) bool { return slices.Contains(from, line) })
+		for _, line := range lines[:min(len(lines), 6)] {
+			t.Errorf("“%.600s” %s", line, what)
+		}
+		if len(lines) > 6 {
+			t.Errorf("%d lines in all", len(lines))
 		}
 	}
-	for _, line := range was {
-		if !slices.Contains(now, line) {
-			t.Errorf("“%s” is not on the screen", line)
-		}
-	}
+	apart(now, was, "is not in "+file)
+	apart(was, now, "stands in "+file+" alone")
 }
