@@ -12,6 +12,7 @@ import (
 	"strings"
 	"syscall"
 	"testing"
+	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/input"
 )
@@ -250,6 +251,7 @@ func TestAtTheTable(t *testing.T) {
 
 // What is glued dries by a timer, which runs on while the next step is looked at.
 func TestDryingTimer(t *testing.T) {
+	soak.Only(t)
 	t.Parallel()
 	p := start(t, t.TempDir(), "127.0.0.1:0")
 	w := open(t, p, "/shelf")

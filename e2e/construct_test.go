@@ -2,6 +2,7 @@ package e2e
 
 import (
 	"testing"
+	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/proto"
 )
@@ -9,6 +10,7 @@ import (
 // Each construction chosen through the page: the sentence, the sheet, and the
 // drawn creases measured against the drawn ruler.
 func TestEveryConstructionIsDrawnTrue(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	w.station("Meteor-night thanks, square", "envelope")
 	w.see(test("comparison-sentence"), "square inches of paper, the least")
@@ -51,6 +53,7 @@ func TestEveryConstructionIsDrawnTrue(t *testing.T) {
 // A thick card in a metric shop: walls, the folds stage by stage, and what would
 // bring a blank onto the sheets that there are.
 func TestThickMetricCardFolds(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	at := w.station("Dome rota, holiday card", "card")
 	w.choose("unit", "to 0.5 mm")

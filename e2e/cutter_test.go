@@ -9,6 +9,7 @@ import (
 	"path/filepath"
 	"strings"
 	"testing"
+	"yellowparcel/internal/soak"
 
 	"yellowparcel/device"
 	"yellowparcel/internal/running"
@@ -189,6 +190,7 @@ func TestTemplateFromAFile(t *testing.T) {
 
 // Swatches are printed one by one, each with its size.
 func TestSingleSwatches(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	w.station("Meteor-night thanks, square", "bench/pieces")
 	w.saved()

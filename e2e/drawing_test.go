@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 	"testing"
+	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/input"
 )
@@ -34,6 +35,7 @@ const crossing = `() => {
 // Whatever the envelope, the drawing has what the sentence says to set, each at its crease, and
 // the sheet's size; nothing of that crosses the card, and no two of them lie on each other.
 func TestNetToWorkFrom(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	for _, name := range []string{"Meteor-night thanks, square", "Lens fund thank-you, raised star", "Supporter card, slim"} {
 		w.station(name, "envelope")
@@ -91,6 +93,7 @@ func TestFieldsAndLinesLightUp(t *testing.T) {
 
 // The card and its papers are turned with one act each, and are drawn with the side that is up.
 func TestTurnCardAndPapers(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	w.station("Meteor-night invitation", "card")
 	w.drawer("base")
@@ -131,6 +134,7 @@ func TestTurnCardAndPapers(t *testing.T) {
 // A type that no longer suits is said first, and changed with one act; how it is worked out
 // stands beside the drawing and follows.
 func TestSaidFirstAndWorkedOut(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	w.station("Meteor-night invitation", "envelope")
 	w.drawer("sums")

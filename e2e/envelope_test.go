@@ -3,11 +3,13 @@ package e2e
 import (
 	"math"
 	"testing"
+	"yellowparcel/internal/soak"
 )
 
 // A pocket that no sheet gives when it opens on the long side is proposed with its throat
 // on the short one.
 func TestAPocketThatOpensOnTheShortSide(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	// Of all sheets there is one alone: 14 x 8 1/2.
 	w.MustEval(`() => fetch('/api/shop', {method: 'PATCH', headers: {'content-type': 'application/json'}, body: JSON.stringify({edits: [
@@ -32,6 +34,7 @@ func TestAPocketThatOpensOnTheShortSide(t *testing.T) {
 
 // The four slits of a box stand in its drawing as long as its walls are deep.
 func TestTheSlitsOfABoxAreDrawn(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	w.station("Lens fund thank-you, raised star", "envelope")
 	w.click(test("choose-box"))

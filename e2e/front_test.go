@@ -6,6 +6,7 @@ import (
 	"path/filepath"
 	"strings"
 	"testing"
+	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/input"
 	_ "modernc.org/sqlite" // fills a store with many jobs
@@ -207,6 +208,7 @@ func TestJobsAreKept(t *testing.T) {
 
 // Ten thousand jobs scroll without a blank row, wherever one goes, and are searched.
 func TestTenThousandJobs(t *testing.T) {
+	soak.Only(t)
 	t.Parallel()
 	dir := t.TempDir()
 	p := start(t, dir, "127.0.0.1:0")

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 	"testing"
+	"yellowparcel/internal/soak"
 )
 
 // Things are dragged about on the face, and what of them may hurt is said.
@@ -154,6 +155,7 @@ func TestRulesAndGauge(t *testing.T) {
 // A price is written down and counted with; a bare card goes as a postcard; the heap goes back to
 // the Card station.
 func TestPriceBareAndHeap(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	w.goTo("/rules")
 	w.see(test("rules-title"), "United States, home mail")

@@ -3,6 +3,7 @@ package e2e
 import (
 	"strings"
 	"testing"
+	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
@@ -154,6 +155,7 @@ func TestDragTheCardInItsEnvelope(t *testing.T) {
 // Counted as it lies, a raised card goes where as a block it does not; what
 // sticks out makes it larger.
 func TestRoomOfARaisedCard(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	at := w.station("Lens fund thank-you", "envelope")
 	w.see(test("fit-a2"), "without the foam it fits")

@@ -8,6 +8,7 @@ import (
 	"syscall"
 	"testing"
 	"time"
+	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/proto"
@@ -262,6 +263,7 @@ func TestBadRowsAreShown(t *testing.T) {
 // On a card with gems, brads and ribbon the papers are papers and the things are
 // things, a layer can be put on it, and its border is a field.
 func TestLayersOfACardWithThings(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
 	w.drawer("papers")
@@ -287,6 +289,7 @@ func TestLayersOfACardWithThings(t *testing.T) {
 
 // With something sticking out, every drawing of the card shows it.
 func TestWhatSticksOutIsDrawn(t *testing.T) {
+	soak.Only(t)
 	w := begin(t)
 	at := strings.TrimSuffix(w.openJob("Moon-watch invitation, brass and knot"), "card")
 	w.goTo(at + "mail")

@@ -5,10 +5,18 @@ package soak
 import (
 	"os"
 	"strconv"
+	"testing"
 )
 
 // Long reports whether everything is done, however long it takes.
 func Long() bool { return os.Getenv("SOAK") != "" }
+
+// Only leaves a test to make soak: what it shows on the screen is proved without a screen as well.
+func Only(t testing.TB) {
+	if !Long() {
+		t.Skip("make soak runs it")
+	}
+}
 
 // Of is a tenth of a full count, at least one; under make soak the full count, or what SOAK
 // says where that is more.

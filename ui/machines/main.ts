@@ -4,6 +4,7 @@ import type { World } from '../src/api/world'
 import { useProgress } from '../src/bench/useProgress'
 import { under } from '../src/job/steady'
 import { useJob, type JobInHand } from '../src/job/useJob'
+import { usePlan } from '../src/job/usePlan'
 import { makeShop } from '../src/job/useShop'
 import { parts } from './parts'
 import { Program, type Request } from './program'
@@ -54,6 +55,7 @@ class Bench {
   private open: Ref<string> = ref('card/base')
   job: JobInHand | undefined
   progress: ReturnType<typeof useProgress> | undefined
+  looking: ReturnType<typeof usePlan> | undefined
   shows: [number, string][] = []
   at = 0
   adds = 0
@@ -129,6 +131,7 @@ class Bench {
       this.job = job
       this.shop.listen()
       this.progress = useProgress(() => 'one', this.world)
+      this.looking = usePlan('history', this.world)
       void job.load()
       const progress = this.progress
       this.world.onEvents((event) => {
@@ -225,6 +228,8 @@ class Bench {
       case 'set': return job?.set(path, text)
       case 'stepAll': return job?.stepAll([{ path, steps: 1 }, { path: under('width'), steps: -1 }], b === 'on')
       case 'remove': return job?.remove(under('parts.0'))
+      case 'gone': program.removed = true; return
+      case 'look': return void this.looking?.show(() => this.world.api.GET('/api/jobs/{id}', { params: { path: { id: 'one' } } }))
       case 'restore': return void (job?.stored.value && job.restore())
       case 'shopSet': return this.shop.set('unit', text)
       case 'bench': return this.progress?.to(Number(a))
@@ -240,7 +245,7 @@ class Bench {
 
   /** All that the window says of the job, the shelf and the bench. */
   says(): unknown[] {
-    const { job, shop, progress } = this
+    const { job, shop, progress, looking } = this
     const { undo, redo } = job?.undoable.value ?? {}
     const fields = ['name', 'width', 'height', 'parts.0.border']
       .map((place) => under(place))
@@ -259,8 +264,14 @@ class Bench {
       shop.refusals.value.join(),
       shop.why.value,
       shop.textOf('unit'),
+      shop.shop.value?.version,
       progress?.kept.value,
       progress?.at.value,
+      job?.benchStep.value,
+      looking?.job.value?.name,
+      looking?.missing.value,
+      looking?.refused.value,
+      looking?.noAnswer.value,
     ].map((said) => (said === true ? 'yes' : said || ''))
   }
 

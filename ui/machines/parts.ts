@@ -16,7 +16,9 @@ import { unbroken } from '../src/api/unbroken'
 import { fileAt, textAt } from '../src/fields/events'
 import { useLit } from '../src/fields/useLit'
 import { useTyped } from '../src/fields/useTyped'
+import type { World } from '../src/api/world'
 import { History } from '../src/job/history'
+import { useLongSearch } from '../src/job/longSearch'
 import { steady, under, valueAt } from '../src/job/steady'
 import type { FieldsInHand } from '../src/job/useFields'
 import { useTyping } from '../src/job/useTyping'
@@ -168,6 +170,34 @@ export const parts = {
       f.lit.value,
       did,
     ]
+  },
+
+  /** A longer search that is answered with these chunks, refused, or not answered: what is told on the way, and comes of it. */
+  async search(answer: string[] | string | null, stops: boolean) {
+    const told: unknown[] = []
+    let aborted = false
+    const POST = (_: string, init: { signal: AbortSignal }) => {
+      init.signal.addEventListener('abort', () => (aborted = true))
+      if (answer === null) return Promise.reject(new TypeError('lost'))
+      if (typeof answer === 'string')
+        return Promise.resolve({ error: { detail: answer }, response: response(422) })
+      const body = new ReadableStream<Uint8Array>({
+        pull(c) {
+          told.push([progress.value?.sheets ?? null, waits.value])
+          const chunk = answer.shift()
+          if (chunk === 'broken') c.error(new TypeError('lost'))
+          else if (chunk) c.enqueue(new TextEncoder().encode(chunk))
+          else c.close()
+        },
+      })
+      return Promise.resolve({ data: body, response: response(200) })
+    }
+    const { progress, waits, failure, search, stop } = useLongSearch({ api: { POST } } as unknown as World)
+    const done = search(job('x'), 'card', 'letter')
+    const began = progress.value?.of ?? null
+    if (stops) stop()
+    const plan = await done
+    return [began, told, plan ?? null, failure.value, progress.value ?? null, waits.value, aborted]
   },
 
   lit() {

@@ -1,10 +1,11 @@
 import { ref } from 'vue'
 
-import { api, sentenceOf, unreachable, type CuttingLine, type Job, type StockPlan } from '../api/client'
+import { sentenceOf, unreachable, type CuttingLine, type Job, type StockPlan } from '../api/client'
 import { linesOf } from '../api/streams'
+import { world } from '../api/world'
 
 /** A longer search for the cutting of one paper, that tells how far it is and can be stopped. */
-export function useLongSearch() {
+export function useLongSearch({ api } = world) {
   const progress = ref<CuttingLine['progress']>()
   const failure = ref('')
   const waits = ref(false) // another search is under way
@@ -24,6 +25,7 @@ export function useLongSearch() {
         return undefined
       }
       for await (const line of linesOf('/api/cutting', data)) {
+        if (mine.signal.aborted) return undefined
         if (line.plan) return line.plan
         waits.value = line.waits === true
         if (line.progress) progress.value = line.progress
@@ -44,6 +46,7 @@ export function useLongSearch() {
     running?.abort()
     running = undefined
     progress.value = undefined
+    waits.value = false
   }
 
   return { progress, waits, failure, search, stop }
