@@ -227,6 +227,8 @@ class Bench {
       case 'shopLoad': return void this.shop.load()
       case 'set': return job?.set(path, text)
       case 'stepAll': return job?.stepAll([{ path, steps: 1 }, { path: under('width'), steps: -1 }], b === 'on')
+      case 'drag': return job?.step(path, Number(b), true)
+      case 'absent': return this.take(Number(a))?.back({ error: { detail: 'There is no such job.' }, response: { status: 404 } })
       case 'remove': return job?.remove(under('parts.0'))
       case 'gone': program.removed = true; return
       case 'look': return void this.looking?.show(() => this.world.api.GET('/api/jobs/{id}', { params: { path: { id: 'one' } } }))
@@ -258,6 +260,8 @@ class Bench {
       job?.behind.value,
       job?.stored.value,
       job?.removed.value,
+      job?.full(under('parts')),
+      job?.full(under('items')),
       `${undo}${redo}`,
       ...fields,
       shop.state.value,
