@@ -11,7 +11,7 @@ GODIRS := $(sort $(patsubst ./%/,%,$(filter-out ./ui/ ./docs/ ./bin/,$(dir $(wil
 ROOMS  := $(sort $(foreach d,$(GODIRS),$(firstword $(subst /, ,$(d)))))
 GO     := $(shell find $(filter-out e2e,$(ROOMS)) \( -name '*.go' -o -name '*.json' -o -name '*.sql' \) -not -name '*_test.go' 2>/dev/null) go.mod go.sum
 
-.PHONY: help demo run build test soak look lint lint-go lint-screen lint-types types unit e2e format pictures bench chromium pdftoppm gcc tools rooms clean
+.PHONY: help demo run build test soak look lint types unit e2e format pictures bench chromium pdftoppm gcc tools rooms clean
 
 help: ## what each target does
 	@grep -hE '^[a-z-]+:.*##' $(MAKEFILE_LIST) | sed -E 's/:.*## /\t/' | expand -t 14
@@ -45,18 +45,24 @@ test: $(BIN) pdftoppm chromium gcc ## vet, linters, types, build, unit tests, th
 		"lint=make -s -j2 lint" "unit=go test -json $(PLAIN)" "race=go test -json -race $(RACED)" \
 		"browser=go test -json -count=1 -timeout 25m -parallel 2 ./e2e/..."
 
-lint: lint-go lint-screen lint-types
+# What was found in order is looked at again when a file of it has changed, as go test does.
+lint: $(STAMP)/lint-go $(STAMP)/lint-screen $(STAMP)/lint-types
 
-lint-go: $(STAMP)/ui
+ALLGO := $(shell find $(ROOMS) -name '*.go' 2>/dev/null) go.mod go.sum tools/go.mod
+$(STAMP)/lint-go: $(STAMP)/ui $(ALLGO)
 	@test -z "$$(gofmt -l $(ROOMS))" || { echo "These files want gofmt:"; gofmt -l $(ROOMS); exit 1; }
 	go vet ./...
 	go tool -modfile=tools/go.mod staticcheck ./...
+	@touch $@
 
-lint-screen: $(STAMP)/npm
+SCREEN := $(shell find ui -path ui/node_modules -prune -o -type f -print 2>/dev/null) docs/phrases.txt
+$(STAMP)/lint-screen: $(STAMP)/npm $(SCREEN)
 	cd ui && npm run --silent lint
+	@touch $@
 
-lint-types: $(STAMP)/npm
+$(STAMP)/lint-types: $(STAMP)/npm $(SCREEN)
 	cd ui && npm run --silent check
+	@touch $@
 
 # The front end's types are made from the server's own document; when one of the
 # two was changed alone, nothing is built.

@@ -12,9 +12,10 @@ import (
 	"strings"
 	"syscall"
 	"testing"
-	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/input"
+
+	"yellowparcel/internal/soak"
 )
 
 // fetched is the file behind a link of the page.

@@ -2,9 +2,10 @@ package e2e
 
 import (
 	"testing"
-	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/proto"
+
+	"yellowparcel/internal/soak"
 )
 
 // Each construction chosen through the page: the sentence, the sheet, and the

@@ -9,10 +9,10 @@ import (
 	"path/filepath"
 	"strings"
 	"testing"
-	"yellowparcel/internal/soak"
 
 	"yellowparcel/device"
 	"yellowparcel/internal/running"
+	"yellowparcel/internal/soak"
 )
 
 // A job is laid on mats, a load is sent to the simulated cutter as the very SVG that is exported, what comes off is as

@@ -4,9 +4,10 @@ import (
 	"fmt"
 	"strings"
 	"testing"
-	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/input"
+
+	"yellowparcel/internal/soak"
 )
 
 // say changes the job in hand by a line.

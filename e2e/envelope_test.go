@@ -3,6 +3,7 @@ package e2e
 import (
 	"math"
 	"testing"
+
 	"yellowparcel/internal/soak"
 )
 

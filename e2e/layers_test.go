@@ -3,7 +3,6 @@ package e2e
 import (
 	"net/http"
 	"testing"
-	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/input"
 )
@@ -11,7 +10,6 @@ import (
 // A layer's own size, its edges, the slider that stops at rungs, the things on
 // the panel, a liner, and the printed ladder at its true size.
 func TestLayersInDetail(t *testing.T) {
-	soak.Only(t)
 	w := begin(t)
 	at := w.station("Meteor-night thanks, square", "layers")
 	w.choose("sizing-1", "a size of my own")

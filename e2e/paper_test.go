@@ -3,10 +3,11 @@ package e2e
 import (
 	"strings"
 	"testing"
-	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
+
+	"yellowparcel/internal/soak"
 )
 
 // The longer search shows how far it is, can be stopped, and leaves a plan.
