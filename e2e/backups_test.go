@@ -36,7 +36,7 @@ func TestBackups(t *testing.T) {
 	w.goTo("/")
 	w.click(test("new-job"))
 	w.fill("field-card.width", "4")
-	w.saved()
+	w.saved() // a job, though its card has no height yet
 	// Another window that shows a job follows the restore.
 	other := open(t, p, at)
 	other.fill("field-card.width", "6 1/4")

@@ -170,11 +170,7 @@ func inSight(w *window, s sight) {
 // millimetres, make soak all with all in both.
 func TestOneScreenAStation(t *testing.T) {
 	t.Parallel()
-	inches, metric := start(t, t.TempDir(), "127.0.0.1:0"), start(t, t.TempDir(), "127.0.0.1:0")
-	take := map[string]any{"edits": []map[string]string{{"act": "take", "path": "style", "text": "mm:500000"}}}
-	if status, err := (&client{URL: metric.URL}).Ask("PATCH", "/api/shop", take, nil); status != 200 {
-		t.Fatal(status, err)
-	}
+	inches, metric := start(t, t.TempDir(), "127.0.0.1:0"), inMillimetres(t)
 	for n, j := range demo.Jobs() {
 		for unit, p := range map[string]*program{"inches": inches, "millimetres": metric} {
 			var list []sight

@@ -6,10 +6,11 @@ import (
 	"path/filepath"
 	"strings"
 	"testing"
-	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod/lib/input"
 	_ "modernc.org/sqlite" // fills a store with many jobs
+
+	"yellowparcel/internal/soak"
 )
 
 // address is where a window is, without the host.
@@ -22,33 +23,98 @@ func (w *window) at(end string) {
 	w.see(test("headline"), "")
 }
 
-// The four ways in: what each begins with, and that its drawer stays open through the first save, also
-// in a browser that was never here.
+// door is a way in: where it opens, what is done there, and the card that comes of one act more.
+type door struct {
+	test, at, asks, press, card string
+	does                        func(w *window, mm bool)
+}
+
+var doors = []door{
+	{"new-job", "/card/base", "How large is your card?", "waits-take", "5 1/2 × 5|140 × 105", func(w *window, mm bool) {
+		w.fill("field-card.width", map[bool]string{false: "5 1/2", true: "140"}[mm])
+	}},
+	{"new-envelope", "/card/from-envelope", "These go into your A6.", "take-quarter|take-metric", "6 1/4 × 4 1/2|159 × 114.5", func(w *window, _ bool) { w.choose("start-format", "A6") }},
+	{"new-paper", "/card/from-paper", "Letter gives these.", "have-row", "5 1/2 × 4 1/4|139.5 × 108", func(w *window, _ bool) { w.choose("have-sheet", "Letter") }},
+	{"new-recipe", "/envelope/recipe", "The recipe is for one of", "take-recipe-card", "5 × 7|127 × 178", func(w *window, _ bool) {
+		w.fill("recipe-paste", "for a 5 x 7 in card cut 8 3/4 in square, score at 3 in and 8 3/8 in")
+		w.click(test("recipe-read"))
+	}},
+}
+
+// The four ways in, by mouse and by key, in inches and millimetres, each in a browser that was never here: what
+// they ask, that the drawer stays open through the first save, that nothing is told of a card that nobody
+// chose, and the card that one more act gives. Make test has half of them, make soak all.
 func TestWaysIn(t *testing.T) {
 	t.Parallel()
-	p := start(t, t.TempDir(), "127.0.0.1:0")
-	for _, way := range []struct {
-		door, at, drawer string
-		does             func(w *window)
-	}{
-		{"new-job", "/card", "base", func(w *window) { w.fill("field-card.width", "6") }},
-		{"new-envelope", "/card/from-envelope", "from-envelope", func(w *window) { w.choose("start-format", "A6") }},
-		{"new-paper", "/card/from-paper", "from-paper", func(w *window) { w.choose("have-sheet", "Letter") }},
-		{"new-recipe", "/envelope/recipe", "recipe", func(w *window) { w.click(test("check-recipe")) }},
-	} {
-		w := open(t, p, "/")
-		w.click(test(way.door))
-		w.at(way.at)
-		open := test("drawer") + `[data-drawer="` + way.drawer + `"]`
-		w.see(open, "")
-		way.does(w)
-		w.saved()
-		w.waitFor("an address of its own", func() (string, bool) { return w.address(), !strings.HasPrefix(w.address(), "/jobs/new/") })
-		if !strings.HasSuffix(w.address(), way.at) || !w.MustHas(open) {
-			t.Errorf("%s: after the first save it is at %s", way.door, w.address())
+	inches, metric := start(t, t.TempDir(), "127.0.0.1:0"), inMillimetres(t)
+	for i, d := range doors {
+		for _, mm := range []bool{false, true} {
+			for _, keys := range []bool{false, true} {
+				if (mm != keys) == (i%2 == 0) && !soak.Long() {
+					continue
+				}
+				t.Run(fmt.Sprintf("%s, mm %v, keys %v", d.test, mm, keys), func(t *testing.T) {
+					t.Parallel()
+					w := open(t, map[bool]*program{false: inches, true: metric}[mm], "/")
+					of := func(both string) string {
+						in, metric, two := strings.Cut(both, "|")
+						if mm && two {
+							return metric
+						}
+						return in
+					}
+					press := func(selector string) {
+						if !keys {
+							w.click(selector)
+							return
+						}
+						w.element(selector).MustFocus()
+						w.Keyboard.MustType(input.Enter)
+					}
+					press(test(d.test))
+					w.at(d.at)
+					open := test("drawer") + `[data-drawer="` + d.at[strings.LastIndex(d.at, "/")+1:] + `"]`
+					w.see(open, "")
+					d.does(w, mm)
+					w.see(test("headline"), d.asks)
+					w.saved()
+					w.waitFor("an address of its own", func() (string, bool) { return w.address(), !strings.HasPrefix(w.address(), "/jobs/new/") })
+					if !strings.HasSuffix(w.address(), d.at) || !w.MustHas(open) {
+						t.Errorf("after the first save it is at %s", w.address())
+					}
+					for _, value := range w.texts(".strip .value") {
+						if value != "–" {
+							t.Errorf("before there is a card the ticket tells %s", value)
+						}
+					}
+					if bad := w.texts(".says .refused, .foot .tone-trouble, .headline.tone-trouble"); len(bad) > 0 {
+						t.Errorf("something is said to be wrong: %v", bad)
+					}
+					w.MustReload()
+					w.see(test("headline"), d.asks)
+					button := test(of(d.press))
+					if d.press == "have-row" {
+						button += " button:not([data-test=have-twin])"
+					}
+					press(button)
+					w.see(test("ticket-card"), of(d.card))
+					w.saved()
+					w.quiet()
+				})
+			}
 		}
-		w.quiet()
 	}
+}
+
+// inMillimetres is a program whose shop measures in millimetres.
+func inMillimetres(t *testing.T) *program {
+	t.Helper()
+	p := start(t, t.TempDir(), "127.0.0.1:0")
+	take := map[string]any{"edits": []map[string]string{{"act": "take", "path": "style", "text": "mm:500000"}}}
+	if status, err := (&client{URL: p.URL}).Ask("PATCH", "/api/shop", take, nil); status != 200 {
+		t.Fatal(status, err)
+	}
+	return p
 }
 
 // One line begins a job, and what is not known in it is mended with one click.

@@ -8,13 +8,13 @@ import (
 	"syscall"
 	"testing"
 	"time"
-	"yellowparcel/internal/soak"
 
 	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/proto"
 	_ "modernc.org/sqlite" // to spoil stored jobs while the program is stopped
 
 	"yellowparcel/demo"
+	"yellowparcel/internal/soak"
 )
 
 // What cannot be used is never called saved, however late another save comes back,
@@ -202,6 +202,11 @@ func TestNothingAppearsUnasked(t *testing.T) {
 		return u, !strings.Contains(u, "/new/")
 	})
 	at := w.MustInfo().URL
+	w.goTo("/")
+	w.see(test("job"), "No card yet")
+	w.click(test("job") + " a")
+	w.fill("field-card.height", "5")
+	w.saved()
 	w.goTo("/")
 	w.see(test("job"), "6 × 5")
 	if err := w.Navigate(at); err != nil {

@@ -29,7 +29,7 @@ type wire struct {
 // inPlan is where in a plan stands what the screen shows under a name; {} is the station. Where it
 // is a list, an entry is named by its ID, or by its place.
 var inPlan = map[string]string{
-	"headline": "{}.sentence envelope.blank.sentence", "notes": "{}.notes envelope.blank.notes mail.postage.notes paper.stocks", "ticket": "ticket",
+	"headline": "waits.sentence {}.sentence envelope.blank.sentence", "notes": "{}.notes envelope.blank.notes mail.postage.notes paper.stocks", "ticket": "ticket",
 	"reading": "envelope.blank.readings mail.readings mail.relief.rows mail.beam.rows", "start-sentence": "start.sentence", "school": "start.schools",
 	"comparison-sentence": "envelope.comparison.sentence", "rectangle": "envelope.comparison.rectangle", "way": "envelope.comparison.rows", "fit": "envelope.fits envelope.misses",
 	"recipe-sentence": "recipe.sentence", "recipe-reading": "recipe.readings", "recipe-line": "recipe.line", "recipe-unread": "recipe.line", "rescaled": "recipe.rescaled", "recipe": "recipe",

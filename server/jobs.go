@@ -44,7 +44,7 @@ func (s *Server) jobRoutes() {
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			return jobBody(store.Job{ID: store.NewID(), Job: job.NewJob(shop.Shop)}), nil
+			return jobBody(store.Job{ID: store.NewID(), Job: job.Begun(shop.Shop)}), nil
 		})
 
 	huma.Register(s.api, huma.Operation{OperationID: "addJob", Method: http.MethodPost, Path: "/api/jobs", DefaultStatus: http.StatusCreated, MaxBodyBytes: maxBody, Summary: "A copy of a job"},

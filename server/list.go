@@ -37,6 +37,8 @@ type ListedJob struct {
 	Envelope *plan.LineEnvelope `json:"envelope,omitempty"`
 	// Problem says what is wrong with a job that cannot be opened, or is not whole.
 	Problem string `json:"problem"`
+	// Door is where a job without a card is gone on with; empty for the others.
+	Door string `json:"door"`
 }
 
 // JobList is a list of jobs, and how many there are in each list.
@@ -69,7 +71,7 @@ func listedJob(j store.ListedJob, shop job.Shop, now time.Time) ListedJob {
 	l := j.Line.Line
 	out := ListedJob{
 		ID: j.ID, Version: j.Version, Name: j.Name, Size: plan.LineSize(l, shop), Count: plan.LineCount(l), Changed: whenWords(j.Changed, now),
-		Width: l.Width, Height: l.Height, Mail: l.Mail, Tone: l.Tone, Papers: papers(l.Papers), Envelope: l.Envelope, Problem: l.Problem,
+		Width: l.Width, Height: l.Height, Mail: l.Mail, Tone: l.Tone, Papers: papers(l.Papers), Envelope: l.Envelope, Problem: l.Problem, Door: l.Door,
 	}
 	if len(out.Papers) == 0 || string(out.Papers) == "null" {
 		out.Papers = papers("[]")

@@ -157,7 +157,7 @@ func TestLineBeginsAJob(t *testing.T) {
 	if status := s.ask(http.MethodPost, "/api/line", map[string]any{"text": "add a gem 3 mm", "job": made.Job}, &said); status != 200 || len(said.Edits) != 2 || said.Station != "" {
 		t.Errorf("%d %+v", status, said)
 	}
-	made.Job.Card.Width = 0
+	made.Job.Card.Width = 1
 	if status := s.ask(http.MethodPost, "/api/line", map[string]any{"text": "12 cards", "job": made.Job}, &p); status != 422 {
 		t.Errorf("a job that is none: %d", status)
 	}

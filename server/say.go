@@ -25,7 +25,7 @@ func (s *Server) lineRoutes() {
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			j := job.NewJob(shop.Shop)
+			j := job.Begun(shop.Shop)
 			if in.Body.Job != nil {
 				if problems := plan.Check(*in.Body.Job, shop.Shop); len(problems) > 0 {
 					return nil, refuse("body.job", problems)

@@ -116,10 +116,10 @@ func TestPlanAnswersEditsAndProblems(t *testing.T) {
 	if got.Plan.Ticket[0].Value != "6 × 5 3⁄8" {
 		t.Errorf("the plan is of another card: %s", got.Plan.Ticket[0].Value)
 	}
-	j.Card.Width = 0
+	j.Card.Width = 1
 	var p problem
 	if status := s.ask("POST", "/api/plan", map[string]any{"job": j, "edits": []field.Edit{}}, &p); status != 422 || len(p.Errors) == 0 || p.Errors[0].Location != "body.job.card.width" {
-		t.Errorf("a job without a width: %d %+v", status, p)
+		t.Errorf("a job of a width that is none: %d %+v", status, p)
 	}
 }
 

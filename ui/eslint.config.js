@@ -25,6 +25,7 @@ const order = [
   'stations/envelope',
   'stations/paper',
   'stations/bench',
+  'stations/waiting',
   'front',
   'counter',
   'history',

@@ -33,7 +33,7 @@ func (j Job) Check(shop Shop) []field.Problem {
 	for _, f := range j.Fields(shop) {
 		add(f.Path, f.Refused(style))
 	}
-	if j.Envelope.ThumbGap > j.Card.Height/2 {
+	if j.Card.Sized() && j.Envelope.ThumbGap > j.Card.Height/2 {
 		add("envelope.thumbGap", say.Refuse("The finger gap takes more than half of the card's height of %s: type less.", style.ShowUnit(j.Card.Height)))
 	}
 	m := j.Mail.Measured
@@ -60,7 +60,7 @@ func (j Job) Check(shop Shop) []field.Problem {
 		if (p.Kind != BasePart && p.Kind != LayerPart && p.Kind != LinerPart && p.Kind != ThingPart) || (p.Kind == BasePart) != (i == 0) || (p.Kind == ThingPart) != (p.Thing != nil) {
 			add(path+"kind", say.Refuse("The first part is the base and every other one a layer, a liner or a thing: change the order."))
 		}
-		if p.Thing != nil {
+		if p.Thing != nil && j.Card.Sized() {
 			add(path+"thing.x", p.Thing.onFace(p.Name, j))
 		}
 	}

@@ -54,7 +54,10 @@ func (j Job) Apply(shop Shop, e field.Edit) (Job, error) {
 	if err := e.Check(); err != nil {
 		return j, err
 	}
-	c := j.Clone()
+	if clearsSize(j, e) {
+		return j, nil
+	}
+	c := standing(j.Clone(), shop)
 	var err error
 	switch e.Act {
 	case field.Add:
@@ -73,6 +76,7 @@ func (j Job) Apply(shop Shop, e field.Edit) (Job, error) {
 	if err != nil {
 		return j, err
 	}
+	notChosen(&c, j, e)
 	return c, nil
 }
 

@@ -65,8 +65,8 @@ func (j *Job) cardFields(shop Shop) []field.Field {
 	list := []field.Field{
 		{Path: "name", Label: "Name", Value: &field.Word{At: &j.Name, Most: mostJobName, Needed: true}},
 		{Path: "count", Label: "Cards to make", Value: &field.Count{At: &j.Count, Least: 1, Most: MostCount, Things: "cards"}},
-		{Path: "card.width", Label: "Width", Name: "card width", Value: &field.Length{At: &c.Width, Least: LeastCard, Most: MostCard}},
-		{Path: "card.height", Label: "Height", Name: "card height", Value: &field.Length{At: &c.Height, Least: LeastCard, Most: MostCard}},
+		{Path: "card.width", Label: "Width", Name: "card width", Value: &field.Length{At: &c.Width, Least: LeastCard, Most: MostCard, Empty: c.Width == 0, Zero: c.Width == 0}},
+		{Path: "card.height", Label: "Height", Name: "card height", Value: &field.Length{At: &c.Height, Least: LeastCard, Most: MostCard, Empty: c.Height == 0, Zero: c.Height == 0}},
 		{Path: "card.thickness", Label: "Thickness, closed", Name: "thickness", Value: &field.Length{Absent: &c.Thickness, Least: 10 * measure.Micrometre, Most: MostCard, Fine: true}, Then: func() { c.ThicknessOf = 0 }},
 		{Path: "card.fold", Label: "Fold", Value: &field.One[card.Fold]{At: &c.Fold, List: field.ListOf("folds", card.Folds())}},
 		{Path: "card.panels", Label: "Panels", Value: &field.Count{At: &c.Panels, Least: card.LeastPanels, Most: card.MostPanels, Things: "panels", Or: UsualPanels}},
@@ -97,7 +97,7 @@ func (c Card) PanelsFit(list []measure.Length, s measure.Style) error {
 		switch {
 		case p < leastPanel:
 			return say.Refuse("Panel %d is %s wide: too narrow to fold.", i+1, s.ShowUnit(p))
-		case p > c.Width:
+		case c.Width > 0 && p > c.Width:
 			return say.Refuse("Panel %d of %s is wider than the card, %s: it would stick out when the card is closed.", i+1, s.ShowUnit(p), s.ShowUnit(c.Width))
 		}
 	}
@@ -183,7 +183,7 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 // ownEnvelopeFields are what a ruler says of an envelope that the maker measured.
 func ownEnvelopeFields(at string, width, height *measure.Length, then func()) []field.Field {
 	side := func(path, label, name string, l *measure.Length) field.Field {
-		return field.Field{Path: at + path, Label: label, Name: name, Value: &field.Length{At: l, Least: 2 * LeastCard, Most: MostCard}, Then: then}
+		return field.Field{Path: at + path, Label: label, Name: name, Value: &field.Length{At: l, Least: 2 * LeastCard, Most: MostCard, Empty: *l == 0, Zero: *l == 0}, Then: then}
 	}
 	w, h := "Width", "Height"
 	if strings.HasSuffix(at, ".") {
@@ -254,7 +254,7 @@ func (j *Job) startFields(shop Shop) []field.Field {
 	list := []field.Field{{
 		Path: "start.format", Label: "Your envelope", Value: &field.One[string]{At: &s.Format, List: formatList(shop), Gone: true},
 		Then: func() {
-			s.MeasureAs(j.Card)
+			s.MeasureAs(j.Card) // while no card is chosen that is taken away again
 			if j.Construction() == blank.BoughtID {
 				_ = j.Envelope.Take(s.Format, shop, s, j.Card) // known, since it was chosen of the list
 			}

@@ -38,8 +38,9 @@ type Job struct {
 
 // Card is the finished card, folded and closed.
 type Card struct {
-	Width  measure.Length `json:"width"`
-	Height measure.Length `json:"height"`
+	// Width and Height are absent until the card is chosen: see Sized.
+	Width  measure.Length `json:"width,omitempty"`
+	Height measure.Length `json:"height,omitempty"`
 	Fold   card.Fold      `json:"fold" maxLength:"40"`
 	// Panels is how many an accordion has; zero for the usual four.
 	Panels int `json:"panels,omitempty"`

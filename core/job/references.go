@@ -151,10 +151,12 @@ func stocksNear(gsm int) func(Shop) []field.Choice {
 }
 
 // StandIns is the job with a stand-in for everything that the shop has no longer,
-// and what that is. Where all is there it is the same job.
+// and what that is; a card that is not chosen yet has a size that stands in, which is no loss to
+// be told. Where all is there it is the same job.
 func (j Job) StandIns(shop Shop) (Job, []Missing) {
 	list := []Missing{}
 	cloned := false
+	j = standing(j, shop)
 	for _, r := range j.references() {
 		id := *r.at(&j)
 		if r.away != nil && r.away(shop, id) != "" {

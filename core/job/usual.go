@@ -41,7 +41,7 @@ var firsts = map[measure.Unit]first{
 
 const firstDestination = "us-domestic"
 
-// NewJob is what a new job begins as in a shop.
+// NewJob is a job for the card that is usual in a shop.
 func NewJob(shop Shop) Job {
 	u, most := shop.Usual, firsts[shop.Unit]
 	j := Job{
@@ -76,6 +76,13 @@ func NewJob(shop Shop) Job {
 		}
 		j = with
 	}
+	return j
+}
+
+// Begun is what a job begins as: all that is usual in a shop, and no card yet.
+func Begun(shop Shop) Job {
+	j := NewJob(shop)
+	j.Card.Width, j.Card.Height = 0, 0
 	return j
 }
 

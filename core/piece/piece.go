@@ -42,16 +42,20 @@ type Piece struct {
 	thick  Thickness
 	rise   measure.Length
 	over   card.Size
+	waits  bool
 }
 
 // Of works out the piece of a job. Whatever the shop has no longer has a stand-in.
 func Of(j job.Job, shop job.Shop) Piece {
+	waits := !j.Card.Sized()
 	j, missing := j.StandIns(shop)
 	if stocked := shop.Stocked(); len(missing) > 0 {
 		shop = stocked
 		j, _ = j.StandIns(shop)
 	}
-	return of(j, shop, missing)
+	p := of(j, shop, missing)
+	p.waits = waits
+	return p
 }
 
 // of is the piece of a job whose stand-ins are in place.
@@ -100,6 +104,10 @@ func laidAlike(a, b job.Job) bool {
 // Job is the job that the piece is of, with stand-ins for what is missing; not to be
 // written to.
 func (p Piece) Job() job.Job { return p.job }
+
+// Waits reports whether the job's card is not chosen yet: then all that follows from its size is of one that
+// stands in, and is told to nobody.
+func (p Piece) Waits() bool { return p.waits }
 
 // Shop is the shop that it is made in.
 func (p Piece) Shop() job.Shop { return p.shop }

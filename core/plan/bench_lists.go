@@ -26,6 +26,9 @@ func ListOf(j job.Job, shop job.Shop, id ListID) (drawing.List, bool) {
 	switch id {
 	case PiecesList:
 		m, c, p := benchOf(j, shop)
+		if m.Waits() {
+			return m.pieceList(nil), true
+		}
 		return m.pieceList(m.pieces(c, p)), true
 	case CutsList:
 		return cutList(Make(j, shop).Paper), true

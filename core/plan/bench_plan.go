@@ -186,6 +186,9 @@ func (m benchStation) byMM(d drawing.Drawing) string {
 // level; false where the job has none of that name.
 func PieceOf(j job.Job, shop job.Shop, id string) (BenchPiece, bool) {
 	m, c, p := benchOf(j, shop)
+	if m.Waits() {
+		return BenchPiece{}, false
+	}
 	list := m.pieces(c, p)
 	if on, ok := job.MatFor(shop, j); ok && strings.HasPrefix(id, "mat-") {
 		for _, l := range m.matLoads(m.onMat(on, c, list)) {
@@ -224,6 +227,9 @@ type Table struct {
 // TableOf works a job out for the bench.
 func TableOf(j job.Job, shop job.Shop) Table {
 	m, c, p := benchOf(j, shop)
+	if m.Waits() {
+		return Table{Plan: p, Pieces: []BenchPiece{}, Job: j, Shop: shop, Kind: c.Kind}
+	}
 	t := Table{Plan: p, Pieces: m.pieces(c, p), Job: j, Shop: shop, Made: c.Made, Kind: c.Kind, Enveloped: !j.Mail.WithoutEnvelope(), Thick: m.Thick().Used}
 	for i := range t.Pieces {
 		t.Pieces[i] = t.Pieces[i].level()

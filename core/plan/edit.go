@@ -20,8 +20,8 @@ import (
 // fields and what holds between them refuse, and a card thicker than it is wide.
 func Check(j job.Job, shop job.Shop) []field.Problem {
 	list := j.Check(shop)
-	if len(list) > 0 {
-		return list // nothing follows from such a job
+	if len(list) > 0 || !j.Card.Sized() {
+		return list // nothing follows from such a job, or not yet
 	}
 	if p := piece.Of(j, shop); p.Block() {
 		list = append(list, field.ProblemOf("card.thickness", say.Refuse("The card would be thicker (%s) than it is wide or high (%s). Check the unit, or type a smaller thickness.",
@@ -92,6 +92,9 @@ func act(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 
 // noted keeps with a reading what the sums say of the piece that it is of.
 func noted(before, j job.Job, shop job.Shop, path string) job.Job {
+	if !j.Card.Sized() {
+		return j
+	}
 	if path != "card.thickness" && path != "mail.gaugeSlot" && !strings.HasPrefix(path, "mail.measured.") {
 		return j
 	}
@@ -184,6 +187,9 @@ func take(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 	of, ok := offers[e.Path]
 	if !ok {
 		return j, say.Refuse("The plan offers nothing at “%s”.", say.Clip(e.Path))
+	}
+	if !j.Card.Sized() && !givesCard(e) {
+		return j, say.Refuse("That goes by the card, which is not chosen yet: choose it first.")
 	}
 	m := newMaker(j, shop)
 	taken, err := of(m, e.Text)
@@ -283,6 +289,13 @@ func (m maker) takeRecipe(what string) (job.Job, error) {
 	}
 	j := m.Job().Clone()
 	switch what {
+	case recipeCard:
+		size, ok := r.Card()
+		if !ok {
+			return m.Job(), say.Refuse("The recipe leaves no card: look at what is wrong with it.")
+		}
+		j.Card.Width, j.Card.Height = size.Width, size.Height
+		return j, nil
 	case "as it stands":
 		if c := m.Candidate(blank.ByID(blank.NotedID)); !c.OK {
 			return m.Job(), say.Refuse("The recipe makes no envelope as it stands: look at what is wrong with it.")

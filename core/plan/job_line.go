@@ -29,8 +29,10 @@ type JobLine struct {
 	Envelope *LineEnvelope `json:"envelope,omitempty"`
 	// Words are what it is found by beside its name and size.
 	Words string `json:"words,omitempty"`
-	// Problem says why the job cannot be read or planned; empty when it can.
+	// Problem says why the job cannot be read or planned, or what it waits for; empty when it can.
 	Problem string `json:"problem,omitempty"`
+	// Door is where a job without a card is gone on with; empty for the others.
+	Door string `json:"door,omitempty"`
 }
 
 // LinePaper is a paper or a thing on the face, in millimetres from its top left.
@@ -66,6 +68,10 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 		return l
 	}
 	m := newMaker(j, shop)
+	if m.Waits() {
+		cardless{m, j}.line(&l)
+		return l
+	}
 	papers := []LinePaper{}
 	for i, p := range m.Relief().Parts {
 		if part := m.Job().Parts[m.Laid()[i]]; part.Kind != job.LinerPart && (part.Thing == nil || !part.Thing.Inside) {
@@ -99,6 +105,27 @@ func Line(j job.Job, shop job.Shop) (l JobLine) {
 		l.Tone, l.Problem = say.Care, m.Missing()[0].Text
 	}
 	return l
+}
+
+// line is the line of a job whose card is not chosen yet.
+func (m cardless) line(l *JobLine) {
+	l.Door, l.Mail = doorOf(m.raw), "No card yet"
+	switch l.Problem = "No card yet."; l.Door {
+	case envelopeDoor:
+		name := "your envelopes"
+		if f, ok := m.Job().Start.In(m.Shop()); ok && f.ID != job.OwnEnvelope {
+			name = "your " + f.Name + " envelopes"
+			l.Envelope = &LineEnvelope{tenth(f.Width.Millimetres()), tenth(f.Height.Millimetres()), ""}
+		}
+		l.Problem = "For " + name + ": no card yet."
+	case paperDoor:
+		if sheet, ok := m.Shop().Sheet(m.Job().Paper.Have); ok {
+			l.Problem = "From your " + sheet.Name + ": no card yet."
+		}
+	case recipeDoor:
+		l.Problem = "For a recipe: no card yet."
+	}
+	l.Words = strings.ToLower(l.Problem)
 }
 
 // colourOf is the colour of a paper that is up; none of a thing.

@@ -11,6 +11,11 @@ import (
 func PrintJob(t Table) drawing.Print {
 	p := drawing.Print{Title: t.Job.Name, OnePage: true}
 	put := func(b drawing.Block) { p.Blocks = append(p.Blocks, b) }
+	if w := t.Plan.Waits; w != nil {
+		put(drawing.Block{Text: w.Sentence.Text})
+		put(drawing.Block{Head: "Notes", Rules: 4})
+		return p
+	}
 	var ticket [][]string
 	head, values := []string{}, []string{}
 	for _, l := range t.Plan.Ticket {

@@ -354,6 +354,9 @@ func (m paperStation) paperSentence(p *PaperPlan) {
 // sheet.
 func Cuts(j job.Job, shop job.Shop, stock, sheet string) bool {
 	m := paperStation{newMaker(j, shop)}
+	if m.Waits() {
+		return false
+	}
 	for _, o := range m.cuts(m.Chosen()) {
 		if s, ok := shop.Sheet(sheet); ok && o.Stock.ID == stock && slices.Contains(m.Shop().SheetsFor(o.Stock), s) {
 			return true
@@ -369,6 +372,9 @@ func Cuts(j job.Job, shop job.Shop, stock, sheet string) bool {
 func CutStock(ctx context.Context, j job.Job, shop job.Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
 	m := paperStation{newMaker(j, shop)}
 	m.Effort = cutting.NewEffort(ctx, steps+planSteps)
+	if m.Waits() {
+		return StockPlan{}, false
+	}
 	for _, o := range m.cuts(m.Chosen()) {
 		if s, ok := shop.Sheet(sheet); ok && o.Stock.ID == stock && slices.Contains(m.Shop().SheetsFor(o.Stock), s) {
 			// The other sheets keep the plans that a quick look gives.

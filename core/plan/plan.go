@@ -70,17 +70,19 @@ type Plan struct {
 	// Adds is where something may be added to the job, and what.
 	Adds []field.Addable `json:"adds"`
 	// Missing is what the job goes by and the shop has no longer.
-	Missing  []job.Missing `json:"missing"`
-	Fields   field.Inputs  `json:"fields"`
-	Ticket   []TicketLine  `json:"ticket"`
-	Start    *StartPlan    `json:"start,omitempty"`
-	Card     CardPlan      `json:"card"`
-	Layers   LayersPlan    `json:"layers"`
-	Envelope EnvelopePlan  `json:"envelope"`
-	Mail     MailPlan      `json:"mail"`
-	Paper    PaperPlan     `json:"paper"`
-	Bench    BenchPlan     `json:"bench"`
-	Recipe   *RecipePlan   `json:"recipe,omitempty"`
+	Missing []job.Missing `json:"missing"`
+	Fields  field.Inputs  `json:"fields"`
+	Ticket  []TicketLine  `json:"ticket"`
+	// Waits is set while the card is not chosen: then nothing that would follow from it is told.
+	Waits    *Waiting     `json:"waits,omitempty"`
+	Start    *StartPlan   `json:"start,omitempty"`
+	Card     CardPlan     `json:"card"`
+	Layers   LayersPlan   `json:"layers"`
+	Envelope EnvelopePlan `json:"envelope"`
+	Mail     MailPlan     `json:"mail"`
+	Paper    PaperPlan    `json:"paper"`
+	Bench    BenchPlan    `json:"bench"`
+	Recipe   *RecipePlan  `json:"recipe,omitempty"`
 }
 
 // maker carries what every station of one plan needs: the piece, whole, the envelopes
@@ -157,6 +159,9 @@ func MakeFor(ctx context.Context, j job.Job, shop job.Shop, open Open) (Plan, er
 func makeWith(e *cutting.Effort, j job.Job, shop job.Shop, open Open) (Plan, error) {
 	m := newMaker(j, shop)
 	m.Effort, m.open = e, open
+	if m.Waits() {
+		return cardless{m, j}.plan(), e.Err()
+	}
 	p := Plan{Open: open, Unit: shop.Unit, Tick: m.Style().Tick, Adds: m.Job().Adds(), Missing: m.Missing(), Fields: m.Job().Inputs(m.Shop())}
 	var chosen compare.Candidate
 	all := sync.OnceValue(m.Candidates) // only some drawers set them side by side

@@ -188,7 +188,7 @@ func TestSteps(t *testing.T) {
 
 func TestCheckNamesEveryField(t *testing.T) {
 	j, shop := sample()
-	j.Count, j.Card.Width, j.Card.Fold = 0, 0, "fan"
+	j.Count, j.Card.Width, j.Card.Fold = 0, -1, "fan"
 	j.Envelope.School, j.Envelope.Way = "old", "luck"
 	j.Parts = []job.Part{{Name: "x", Kind: job.LayerPart, Stock: "y", Border: -1}}
 	got := map[string]bool{}

@@ -2,9 +2,11 @@ package plan
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/drawing"
 	"yellowparcel/core/job"
@@ -29,6 +31,8 @@ type RecipePlan struct {
 	Notes    []say.Note      `json:"notes"`
 	// Rescaled is the same recipe for the job's card.
 	Rescaled string `json:"rescaled"`
+	// Card is the card that it names, or leaves room for, where the job's is another one; it may be taken.
+	Card string `json:"card"`
 	// Works is set where it may be used as it stands; Corner is the corner reading that was
 	// found, to be taken.
 	Works  bool   `json:"works"`
@@ -45,8 +49,9 @@ type RecipeReading struct {
 	SeamNames []string `json:"seamNames"`
 	Hole      string   `json:"hole"`
 	Fits      bool     `json:"fits"`
-	// Suits is set when it closes, and the card goes in.
+	// Suits is set when it closes, and the card goes in; Said says so.
 	Suits      bool                `json:"suits"`
+	Said       string              `json:"said"`
 	Net        blank.Net           `json:"-"`
 	Flat       drawing.Drawing     `json:"flat"`
 	Dimensions []drawing.Dimension `json:"dimensions"`
@@ -135,10 +140,42 @@ func (m maker) recipe() *RecipePlan {
 	}
 	best := readings[len(readings)-1]
 	p.Notes = gathered(w.notes(best), w.offset(p), w.punched(), w.stretched(best), w.quoted())
-	p.Sentence, p.Rescaled = w.sentence(best), w.rescaled()
+	p.Sentence = w.sentence(best)
+	if size, ok := w.of.Card(); ok && size != w.Job().Face() || ok && w.Waits() {
+		p.Card = w.by(size.Width, size.Height)
+	}
+	if w.Waits() {
+		return p // what is made of it goes by a card
+	}
 	first := readings[0]
-	p.Works = first.Suits && first.Seam >= w.adhesive().Width
+	p.Rescaled, p.Works = w.rescaled(), first.Suits && first.Seam >= w.adhesive().Width
 	return p
+}
+
+// against says whose card the note is held against: the job's, or until it has one that which the note
+// names; nobody's where it names none.
+func (w recipeWords) against() string {
+	if !w.Waits() {
+		return "your card"
+	}
+	if _, ok := w.Job().Recipe.Claimed(); ok {
+		return "the card that it names"
+	}
+	return ""
+}
+
+// suits says whether a reading closes, and the card goes in.
+func (w recipeWords) suits(r recipe.Reading) string {
+	whose := say.Capital(w.against())
+	switch {
+	case whose == "" && r.Closes:
+		return "It closes."
+	case whose != "" && r.Suits:
+		return whose + " goes in and it closes."
+	case whose != "" && r.Ease() < 0:
+		return whose + " does not go in."
+	}
+	return "It does not close."
 }
 
 func (w recipeWords) adhesive() paper.Adhesive {
@@ -175,7 +212,11 @@ func (w recipeWords) punched() []say.Note {
 
 // flat draws a note's sheet with the card in the middle of it.
 func (w recipeWords) flat(r recipe.Reading) drawing.Drawing {
-	return drawing.Net(r.Net, drawing.Laid{Card: w.Outer(), Names: netNames}).Drawn()
+	laid := drawing.Laid{Card: w.Outer(), Names: netNames}
+	if w.against() == "" {
+		laid.Card = card.Size{}
+	}
+	return drawing.Net(r.Net, laid).Drawn()
 }
 
 // sizes writes lengths one by one.
@@ -190,8 +231,11 @@ func (w recipeWords) reading(r recipe.Reading) RecipeReading {
 	show := w.Style().Show
 	name := say.Slots{"corner": show(r.Corner)}.Text(readAs[r.As]...)
 	p := RecipeReading{
-		Name: name, Inside: w.by(r.Width, r.Height), Ease: w.by(r.EaseWidth, r.EaseHeight), Fits: r.Ease() >= 0, Suits: r.Suits, Hole: "none",
+		Name: name, Inside: w.by(r.Width, r.Height), Ease: w.by(r.EaseWidth, r.EaseHeight), Fits: r.Ease() >= 0, Suits: r.Suits, Said: w.suits(r), Hole: "none",
 		Net: r.Net.Cut(), Flat: w.flat(r), Dimensions: []drawing.Dimension{}, Seams: w.sizes(r.Seams), SeamNames: squareSeams,
+	}
+	if w.against() == "" {
+		p.Ease = "" // of no card
 	}
 	if w.of.Form().ID == job.BoxRecipe {
 		p.SeamNames = []string{"of the back"}
@@ -213,6 +257,9 @@ func (w recipeWords) reading(r recipe.Reading) RecipeReading {
 
 func (w recipeWords) sentence(r recipe.Reading) say.Sentence {
 	show, inside := w.Style().Show, w.by(r.Width, r.Height)
+	if w.Waits() {
+		return w.sentenceAlone(r)
+	}
 	switch {
 	case r.Depth > 0 && r.Ease() < 0:
 		return say.That("It makes one of [%s] with walls [%s] deep. Your card is [%s] too large for it.", inside, show(r.Depth), show(-r.Ease()))
@@ -230,11 +277,39 @@ func (w recipeWords) sentence(r recipe.Reading) say.Sentence {
 	return say.That("It makes an envelope of [%s] with a seam of [%s]. Your card has [%s] of ease in it.", inside, w.readable(r.Seam), show(r.Ease()))
 }
 
+// sentenceAlone says what a note makes while the job has no card: for the one that the note names, or for none.
+func (w recipeWords) sentenceAlone(r recipe.Reading) say.Sentence {
+	show, inside := w.Style().Show, w.by(r.Width, r.Height)
+	s := say.That("It makes an envelope of [%s] with a seam of [%s].", inside, w.readable(r.Seam))
+	switch {
+	case r.Depth > 0:
+		s = say.That("It makes one of [%s] with walls [%s] deep and a seam of [%s].", inside, show(r.Depth), w.readable(r.Seam))
+	case w.of.Form().Pocket:
+		s = say.That("It makes a pocket of [%s] with tabs of [%s].", inside, w.readable(r.Seam))
+	case r.Seam < 0:
+		s = say.That("It makes an envelope of [%s], but the back stays open: two flaps miss each other by [%s].", inside, readUnit(w.maker, -r.Seam))
+	}
+	if w.against() == "" {
+		return s
+	}
+	with := say.That("The card that it names has [%s] of ease in it.", show(r.Ease()))
+	if r.Ease() < 0 {
+		with = say.That("The card that it names is [%s] too large for it.", show(-r.Ease()))
+	}
+	return s.And(with)
+}
+
+// byCard are the faults of a note that are told against a card.
+var byCard = []recipe.FaultID{recipe.LowWalls, recipe.TightSides, recipe.TightEnds, recipe.TightAcross, recipe.TightDown}
+
 // notes says what goes wrong and which number to change.
 func (w recipeWords) notes(best recipe.Reading) []say.Note {
 	notes, show := []say.Note{}, w.Style().Show
 	a, _ := w.Shop().Adhesive(w.Job().Envelope.Adhesive)
 	for _, f := range w.of.Faults(best) {
+		if w.against() == "" && slices.Contains(byCard, f.ID) {
+			continue
+		}
 		told := noteFaults[f.ID]
 		slots := say.Slots{"a": show(f.A), "b": show(f.B), "c": show(f.C), "adhesive": say.Lower(a.Name)}
 		if f.A < 0 {
@@ -249,7 +324,7 @@ func (w recipeWords) notes(best recipe.Reading) []say.Note {
 // until the card goes in.
 func (w recipeWords) stretched(best recipe.Reading) []say.Note {
 	s, ok := w.of.Stretched(best)
-	if !ok {
+	if !ok || w.against() == "" {
 		return nil
 	}
 	show := w.Style().Show

@@ -27,7 +27,7 @@ var arrows = map[string]string{
 	"core/piece":           "core/card core/cutting core/job core/mail core/measure core/paper",
 	"core/compare":         "core/blank core/cutting core/envelope core/job core/mail core/measure core/paper core/piece",
 	"core/offer":           "core/blank core/card core/compare core/cutting core/envelope core/job core/mail core/measure core/paper core/piece",
-	"core/recipe":          "core/blank core/compare core/job core/mail core/measure",
+	"core/recipe":          "core/blank core/card core/compare core/job core/mail core/measure",
 	"core/line":            "core/blank core/card core/envelope core/field core/job core/mail core/measure core/paper",
 	"core/plan":            "core/blank core/card core/compare core/cutting core/drawing core/envelope core/field core/job core/line core/mail core/mat core/measure core/offer core/paper core/piece core/recipe core/say",
 	"core/worksheet":       "core/blank core/card core/cutting core/drawing core/job core/measure core/paper core/piece core/plan",

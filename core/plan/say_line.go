@@ -76,11 +76,11 @@ const mostLineName = 80
 // Begin is the job that a line begins; what of it cannot be used is told at the line. Where
 // it says no name, the line is the name.
 func Begin(text string, shop job.Shop) (job.Job, []field.Problem) {
-	s := Say(text, job.NewJob(shop), shop, false)
+	s := Say(text, job.Begun(shop), shop, false)
 	if len(s.Edits) == 0 {
 		return job.Job{}, []field.Problem{field.ProblemOf("", say.Refuse("Nothing of that is known here. Type a size, such as 5 x 7, or an envelope, such as A7."))}
 	}
-	j := job.NewJob(shop)
+	j := job.Begun(shop)
 	if j.Name = strings.TrimSpace(text); len(j.Name) > mostLineName {
 		j.Name = strings.TrimSpace(strings.ToValidUTF8(j.Name[:mostLineName], "")) + "…"
 	}

@@ -51,8 +51,8 @@ func (m maker) start() *StartPlan {
 		return nil
 	}
 	f, ok := m.Job().Start.In(m.Shop())
-	if !ok {
-		return nil
+	if !ok || f.Height == 0 {
+		return nil // it is not measured yet
 	}
 	p := &StartPlan{Sentence: say.That("%s, %s %s outside, takes these cards.", f.Name, m.by(f.Width, f.Height), m.Style().Unit)}
 	p.Taken = m.Job().Construction() == blank.BoughtID && m.Job().Envelope.From == m.Job().Start.Format

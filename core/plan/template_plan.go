@@ -48,6 +48,9 @@ var templateFaults = map[error]string{
 // PlanTemplate holds a ready-made envelope against a job's card: which fold lines it has, what seam, and what stretching it to the
 // card does to it. Told is set where the file says which lines are folded.
 func PlanTemplate(outline blank.Polygon, folds, slits []blank.Line, told bool, j job.Job, shop job.Shop) (TemplatePlan, error) {
+	if !j.Card.Sized() {
+		return TemplatePlan{}, say.Refuse("A template is held against your card, which is not chosen yet: choose it first.")
+	}
 	n, err := blank.FromDrawing(outline, folds, slits)
 	if err != nil {
 		if text := templateFaults[err]; text != "" {

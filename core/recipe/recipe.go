@@ -10,6 +10,7 @@ package recipe
 
 import (
 	"yellowparcel/core/blank"
+	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
 	"yellowparcel/core/job"
 	"yellowparcel/core/measure"
@@ -62,9 +63,9 @@ type Reading struct {
 	// nothing covers of a square's back.
 	Gap  measure.Length
 	Hole float64
-	// Suits is set when it closes, and the card goes in.
-	Suits bool
-	Net   blank.Net
+	// Closes is set when nothing of its back stays open, Suits when the card goes in as well.
+	Closes, Suits bool
+	Net           blank.Net
 
 	overhang float64
 }
@@ -124,7 +125,7 @@ func (r Recipe) reading(as As, corner measure.Length, made blank.RecipeResult) R
 	}
 	return Reading{
 		As: as, Corner: corner, Width: made.Width, Height: made.Height, EaseWidth: w, EaseHeight: h, Seams: made.Seams[:], Seam: made.Seam(), Hole: made.Folded.Hole,
-		Suits: min(w, h) >= 0 && made.Seam() > 0 && made.Folded.Hole < smallHole, Net: made.Net, overhang: made.Folded.Overhang,
+		Closes: made.Seam() > 0 && made.Folded.Hole < smallHole, Suits: min(w, h) >= 0 && made.Seam() > 0 && made.Folded.Hole < smallHole, Net: made.Net, overhang: made.Folded.Overhang,
 	}
 }
 
@@ -138,7 +139,7 @@ func (r Recipe) boxReading(corner measure.Length) (Reading, blank.RecipeFault) {
 	w, h := r.easeIn(made.Width, made.Height, made.Depth)
 	return Reading{
 		As: AsWritten, Corner: corner, Width: made.Width, Height: made.Height, Depth: made.Depth, EaseWidth: w, EaseHeight: h, Seams: []measure.Length{made.Seam}, Seam: made.Seam,
-		Hole: made.Folded.Hole, Suits: min(w, h) >= 0 && made.Seam > 0 && made.Folded.Hole < smallHole, Net: made.Net,
+		Hole: made.Folded.Hole, Closes: made.Seam > 0 && made.Folded.Hole < smallHole, Suits: min(w, h) >= 0 && made.Seam > 0 && made.Folded.Hole < smallHole, Net: made.Net,
 	}, blank.MakesOne
 }
 
@@ -152,7 +153,7 @@ func (r Recipe) pocketReadings() ([]Reading, blank.RecipeFault) {
 	closes := made.Tab >= glue && 2*made.Tab <= made.Width && made.Overlap >= glue && p.Flap <= made.Height
 	return []Reading{{
 		As: AsWritten, Width: made.Width, Height: made.Height, Depth: p.Wall, EaseWidth: w, EaseHeight: h, Seams: []measure.Length{p.Left, p.Right, made.Overlap}, Seam: made.Tab,
-		Gap: made.Gap, Suits: min(w, h) >= 0 && closes, Net: made.Net,
+		Gap: made.Gap, Closes: closes, Suits: min(w, h) >= 0 && closes, Net: made.Net,
 	}}, blank.MakesOne
 }
 
@@ -171,4 +172,25 @@ func (r Recipe) easeIn(width, height, depth measure.Length) (w, h measure.Length
 		return tw, th
 	}
 	return w, h
+}
+
+// Card is the card that the note says it is for; where it names none, the largest that its envelope takes
+// with the ease that is wished for, down to a tick.
+func (r Recipe) Card() (card.Size, bool) {
+	if size, ok := r.Job().Recipe.Claimed(); ok {
+		return size, true
+	}
+	if len(r.Missing()) > 0 {
+		return card.Size{}, false
+	}
+	readings, fault := r.Readings()
+	if fault != blank.MakesOne {
+		return card.Size{}, false
+	}
+	best := readings[len(readings)-1]
+	stock, _ := r.Shop().Stock(r.Job().Envelope.Stock)
+	over, thick := r.Over(), max(0, r.Thick().Used-best.Depth)
+	less := 2*stock.Caliper + thick + r.Job().Envelope.Ease
+	size := card.Size{Width: (best.Width - less - over.Width).Down(r.Style().Tick), Height: (best.Height - less - over.Height).Down(r.Style().Tick)}
+	return size, min(size.Width, size.Height) >= job.LeastCard
 }

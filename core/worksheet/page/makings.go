@@ -35,6 +35,9 @@ type Makings struct {
 // by a normal error of half its tolerance, which repeats where one setting serves more scores. See
 // "Tolerance" in docs/sums.md. The same seed gives the same makings.
 func MakeMany(t plan.Table, n int, seed uint64) (m Makings) {
+	if t.Plan.Waits != nil {
+		return m
+	}
 	w := worksheet.Write(t)
 	r := rand.New(rand.NewPCG(seed, 5))
 	sigma := (t.Shop.Style().Tick / 2).Millimetres() / 2

@@ -59,13 +59,17 @@ type teller struct {
 	style measure.Style
 	bench *bench.Bench
 	names map[string]string
-	guide measure.Length // where the trimmer's guide stands
+	guide measure.Length // of the trimmer: where it stands
 	// papers is how many papers are cut from sheets: sheets of one alone need no more than a letter.
 	papers int
 }
 
 // Of writes the worksheet of a job and tells it.
 func Of(t plan.Table) Worksheet {
+	sheet := Worksheet{Sentence: say.That("Choose the card first: every step goes by it."), Steps: []BenchStep{}, Missing: []string{}}
+	if t.Plan.Waits != nil {
+		return sheet
+	}
 	w := worksheet.Write(t)
 	p := &teller{Table: t, style: t.Shop.Style(), bench: benchOf(t), names: map[string]string{}}
 	for _, x := range t.Pieces {
@@ -82,7 +86,6 @@ func Of(t plan.Table) Worksheet {
 			p.papers++
 		}
 	}
-	sheet := Worksheet{Steps: []BenchStep{}, Missing: []string{}}
 	for _, id := range w.Missing {
 		sheet.Missing = append(sheet.Missing, p.name(id))
 	}
@@ -127,8 +130,8 @@ func (p teller) short(id string) string {
 	return p.name(id)
 }
 
-// length writes what is set, in the shop's unit alone: on the tick, else as near as it is read. What is on no
-// tick of it and on one of the other unit was typed so: that stands behind it in brackets.
+// length writes what is set in the shop's unit: on the tick, else as near as it is read. What is on a tick of
+// the other unit alone was typed so: that stands behind it in brackets.
 func (p teller) length(l measure.Length) string {
 	inches, half := measure.Style{Unit: measure.Inches, Tick: measure.Inch / 64}, measure.Style{Unit: measure.Millimetres, Tick: measure.Millimetre / 2}
 	own, other := inches.Show(l.Near(inches.Tick)), half

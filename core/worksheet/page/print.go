@@ -9,6 +9,9 @@ import (
 // Print is the worksheet on paper: every step with its number, its drawing and a box to tick.
 func (w Worksheet) Print(title string) drawing.Print {
 	p := drawing.Print{Title: title}
+	if len(w.Steps) == 0 {
+		p.Blocks = append(p.Blocks, drawing.Block{Text: w.Sentence.Text})
+	}
 	for i, s := range w.Steps {
 		b := drawing.Block{Head: fmt.Sprintf("%d. %s", i+1, s.Name), Large: s.Number, Text: s.Says.Text, Lines: s.How, Keep: true}
 		if s.Check != "" {

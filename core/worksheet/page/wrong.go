@@ -262,6 +262,9 @@ func inShop(t plan.Table, text string) (measure.Length, error) {
 // WrongAs is Wrong for a length as it was typed. It is asked back whether a length so far from what was wanted is a
 // slip, unless that is sure.
 func WrongAs(t plan.Table, number int, text string, sure bool) (Mended, bool, error) {
+	if t.Plan.Waits != nil {
+		return Mended{}, true, say.Refuse("There is no card to cut for yet: choose it first.")
+	}
 	l, err := inShop(t, text)
 	if err != nil || l <= 0 || l > mostWrong {
 		if err == nil {

@@ -905,7 +905,7 @@ export interface components {
             };
             fold: string;
             /** Format: int64 */
-            height: number;
+            height?: number;
             made?: boolean;
             outline?: components["schemas"]["Point"][];
             /** Format: int64 */
@@ -924,7 +924,7 @@ export interface components {
             thicknessOf?: number;
             towards?: boolean;
             /** Format: int64 */
-            width: number;
+            width?: number;
         };
         CardPlan: {
             bases: components["schemas"]["BasePlan"][];
@@ -1627,6 +1627,7 @@ export interface components {
         ListedJob: {
             changed: string;
             count: string;
+            door: string;
             envelope?: components["schemas"]["LineEnvelope"];
             /** Format: int64 */
             height: number;
@@ -2004,6 +2005,7 @@ export interface components {
             ticket: components["schemas"]["TicketLine"][];
             /** @enum {string} */
             unit: "in" | "mm";
+            waits?: components["schemas"]["Waiting"];
         };
         PlanBody: {
             job: components["schemas"]["Job"];
@@ -2110,6 +2112,7 @@ export interface components {
         };
         RecipePlan: {
             asks: FieldPath[];
+            card: string;
             corner: string;
             form: string;
             line?: components["schemas"]["LinePlan"];
@@ -2129,6 +2132,7 @@ export interface components {
             hole: string;
             inside: string;
             name: string;
+            said: string;
             seamNames: string[];
             seams: string[];
             suits: boolean;
@@ -2709,6 +2713,25 @@ export interface components {
         VersionBody: {
             /** Format: int64 */
             version: number;
+        };
+        Waiting: {
+            acts: components["schemas"]["WaitingAct"][];
+            door: string;
+            sentence: components["schemas"]["Sentence"];
+            text: string;
+            thing?: components["schemas"]["WaitingThing"];
+        };
+        WaitingAct: {
+            edits: components["schemas"]["Edit"][];
+            label: string;
+            to?: string;
+        };
+        WaitingThing: {
+            height: components["schemas"]["Shown"];
+            /** @enum {string} */
+            kind: "envelope" | "sheet";
+            width: components["schemas"]["Shown"];
+            words: string;
         };
         WayPlan: {
             ease: components["schemas"]["Shown"];

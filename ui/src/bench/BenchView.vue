@@ -8,6 +8,7 @@ import { onEvents } from '../api/events'
 import ConflictBar from '../frame/ConflictBar.vue'
 import ShortcutSheet from '../frame/ShortcutSheet.vue'
 import DrawnShapes from '../drawing/DrawnShapes.vue'
+import WaitingPage from '../frame/WaitingPage.vue'
 import { useJob } from '../job/useJob'
 import { useShop } from '../job/useShop'
 import WrongDialog from './WrongDialog.vue'
@@ -112,7 +113,8 @@ const stroke = 2 // millimetres kept free round a drawing
 </script>
 
 <template>
-  <main class="table" :class="{ calm: timer.done.value }">
+  <WaitingPage v-if="job.plan.value?.waits" :id="id" :waits="job.plan.value.waits" />
+  <main v-else class="table" :class="{ calm: timer.done.value }">
     <div class="top">
       <header>
         <v-btn variant="outlined" data-test="leave" @click="leave">Back to the job</v-btn>

@@ -2,6 +2,7 @@
 import { useStorage } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 
+import WaitingPage from '../frame/WaitingPage.vue'
 import { useJob } from '../job/useJob'
 
 /** Card and envelope as large as they are, on a screen that was held against a ruler once. */
@@ -40,7 +41,8 @@ const high = computed(() => Math.max(card.value.h, envelope.value?.h ?? 0))
 </script>
 
 <template>
-  <main class="true-size">
+  <WaitingPage v-if="plan?.waits" :id="id" :waits="plan.waits" />
+  <main v-else class="true-size">
     <p class="row">
       <router-link :to="`/jobs/${id}/bench/pieces`">Back to the bench</router-link>
       <strong>{{ name }}</strong>

@@ -19,6 +19,7 @@ import EnvelopeStation from '../stations/envelope/EnvelopeStation.vue'
 import LayersStation from '../stations/layers/LayersStation.vue'
 import PaperStation from '../stations/paper/PaperStation.vue'
 import MailStation from '../stations/mail/MailStation.vue'
+import WaitingStation from '../stations/waiting/WaitingStation.vue'
 import { useDrawer } from '../stations/useDrawer'
 import { stored } from '../frame/pageOf'
 import { useLamp } from '../frame/theme'
@@ -177,7 +178,8 @@ const toDrawers = () =>
     </div>
 
     <main v-if="job.ready.value">
-      <component :is="station" :job="job" />
+      <WaitingStation v-if="job.plan.value?.waits" :job="job" :station="props.station" />
+      <component :is="station" v-else :job="job" />
     </main>
     <main v-else-if="job.missing.value" class="empty" data-test="missing">
       <h1>This job cannot be opened.</h1>

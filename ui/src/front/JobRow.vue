@@ -28,17 +28,17 @@ async function done() {
 
 <template>
   <div class="row" data-test="job" role="listitem">
-    <router-link v-if="typed === undefined" class="open" :to="`/jobs/${job.id}/card`">
+    <router-link v-if="typed === undefined" class="open" :to="`/jobs/${job.id}/${job.door || 'card'}`">
       <JobDrawing :job="job" :scale="scale" :width="width" :height="height" />
       <span class="named">
         <span class="name">{{ job.name || 'A job without a name' }}</span>
-        <small v-if="job.problem" :class="`tone-${job.tone}`" data-test="job-problem">{{
+        <small v-if="job.problem" :class="job.door ? 'soft' : `tone-${job.tone}`" data-test="job-problem">{{
           job.problem
         }}</small>
       </span>
       <span class="size">{{ job.size || '–' }}</span>
       <span class="count">{{ job.count }}</span>
-      <span class="mail" :class="`tone-${job.tone}`">{{ job.mail }}</span>
+      <span class="mail" :class="job.door ? 'soft' : `tone-${job.tone}`">{{ job.mail }}</span>
       <span class="changed soft">{{ job.changed }}</span>
     </router-link>
     <div v-else class="open">

@@ -3,7 +3,7 @@ import { newJob } from '../job/useJob'
 
 /** The four things that a job may begin with. */
 const ways = [
-  { to: 'card', name: 'I have a card', what: 'its size makes the envelope', test: 'new-job' },
+  { to: 'card/base', name: 'I have a card', what: 'its size makes the envelope', test: 'new-job' },
   {
     to: 'card/from-envelope',
     name: 'I have an envelope',

@@ -65,6 +65,7 @@ const plan = computed(() => props.job.plan.value?.start)
         </OfferRow>
       </ul>
     </template>
+    <p v-else-if="start" class="soft">Type what your ruler says. You get the cards that go in it.</p>
     <p v-else class="soft">Choose the envelope that you have. You get the cards that go in it.</p>
   </section>
 </template>

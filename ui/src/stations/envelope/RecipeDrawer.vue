@@ -40,34 +40,16 @@ const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
         >
         <span v-for="u in plan.line.unread" :key="u" class="chip odd" data-test="recipe-unread">{{ u }}</span>
       </div>
-      <NoteList :notes="plan.notes" />
-      <article v-for="(r, i) in plan.readings" :key="r.name" data-test="recipe-reading">
-        <p>
-          {{ capital(r.name) }}: <strong class="big">{{ r.inside }}</strong> inside, ease {{ r.ease }}.
-          <span :class="r.suits ? 'tone-fine' : 'tone-trouble'">{{
-            r.suits
-              ? 'Your card goes in and it closes.'
-              : r.fits
-                ? 'It does not close.'
-                : 'Your card does not go in.'
-          }}</span>
-        </p>
-        <p class="soft">
-          seams
-          <template v-for="(s, k) in r.seams" :key="k"
-            >{{ k ? ', ' : '' }}{{ r.seamNames[k] }} {{ s }}</template
-          >; open: {{ r.hole }}
-        </p>
-        <v-btn
-          v-if="plan.readings.length > 1"
-          size="small"
-          variant="outlined"
-          :aria-label="`Draw it ${r.name}`"
-          @click="emit('look', i)"
-          >Draw this</v-btn
-        >
-      </article>
       <div class="acts">
+        <v-btn
+          v-if="plan.card"
+          variant="flat"
+          color="primary"
+          size="small"
+          data-test="take-recipe-card"
+          @click="job.take('recipe', 'card')"
+          >Make {{ plan.card }}</v-btn
+        >
         <v-btn
           v-if="plan.corner"
           variant="outlined"
@@ -85,6 +67,29 @@ const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
           >Use it as it stands</v-btn
         >
       </div>
+      <NoteList :notes="plan.notes" />
+      <article v-for="(r, i) in plan.readings" :key="r.name" data-test="recipe-reading">
+        <p>
+          {{ capital(r.name) }}: <strong class="big">{{ r.inside }}</strong> inside<template v-if="r.ease"
+            >, ease {{ r.ease }}</template
+          >.
+          <span :class="r.suits ? 'tone-fine' : 'tone-trouble'">{{ r.said }}</span>
+        </p>
+        <p class="soft">
+          seams
+          <template v-for="(s, k) in r.seams" :key="k"
+            >{{ k ? ', ' : '' }}{{ r.seamNames[k] }} {{ s }}</template
+          >; open: {{ r.hole }}
+        </p>
+        <v-btn
+          v-if="plan.readings.length > 1"
+          size="small"
+          variant="outlined"
+          :aria-label="`Draw it ${r.name}`"
+          @click="emit('look', i)"
+          >Draw this</v-btn
+        >
+      </article>
       <template v-if="plan.rescaled">
         <p data-test="rescaled">{{ plan.rescaled }}</p>
         <v-btn

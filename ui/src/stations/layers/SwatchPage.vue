@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from 'vue'
 
 import DrawnShapes from '../../drawing/DrawnShapes.vue'
 import TrueSizePage from '../../drawing/TrueSizePage.vue'
+import WaitingPage from '../../frame/WaitingPage.vue'
 import { useJob } from '../../job/useJob'
 
 /** A ladder of swatches for one card size, printed at its true size. */
@@ -19,8 +20,9 @@ const swatches = computed(() => plan.value?.layers.ladder.swatches ?? [])
 </script>
 
 <template>
+  <WaitingPage v-if="plan?.waits" :id="id" :waits="plan.waits" />
   <TrueSizePage
-    v-if="plan"
+    v-else-if="plan"
     :title="`Swatches for ${plan.ticket[0]?.value}`"
     :back="`/jobs/${id}/layers`"
     back-name="Layers"

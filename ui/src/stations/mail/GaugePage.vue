@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue'
 import DrawnShapes from '../../drawing/DrawnShapes.vue'
 import TrueSizePage from '../../drawing/TrueSizePage.vue'
 import TypedField from '../../fields/TypedField.vue'
+import WaitingPage from '../../frame/WaitingPage.vue'
 import { useJob } from '../../job/useJob'
 
 /** The thickness gauge at its true size, for the piece of card at hand. */
@@ -17,8 +18,9 @@ const mm = (nm: number) => nm / 1e6
 </script>
 
 <template>
+  <WaitingPage v-if="job.plan.value?.waits" :id="id" :waits="job.plan.value.waits" />
   <TrueSizePage
-    v-if="gauge"
+    v-else-if="gauge"
     :title="`Thickness gauge for a ${gauge.class}`"
     :back="`/jobs/${id}/mail`"
     back-name="Mail"
