@@ -19,13 +19,14 @@ type Weight string
 // What weighs.
 const (
 	PartWeight     Weight = "part" // of the card, which has a name of its own
+	CardWeight     Weight = "card" // finished, as it was weighed
 	EnvelopeWeight Weight = "envelope"
 	AdhesiveWeight Weight = "adhesive"
 	ClosureWeight  Weight = "closure"
 )
 
 // Weights lists what weighs of a piece that is no part of the card.
-func Weights() []Weight { return []Weight{EnvelopeWeight, AdhesiveWeight, ClosureWeight} }
+func Weights() []Weight { return []Weight{CardWeight, EnvelopeWeight, AdhesiveWeight, ClosureWeight} }
 
 // Weighed is what one thing of the piece weighs.
 type Weighed struct {
@@ -41,13 +42,22 @@ func (m Posted) Weights(e Closed) (list []Weighed, sum float64) {
 			list, sum = append(list, Weighed{of, name, grams}), sum+grams
 		}
 	}
-	for i := range m.Relief().Parts {
-		put(PartWeight, m.Relief().Parts[i].Name, m.Relief().Parts[i].Grams)
+	if c := m.Job().Card; c.Made && c.Grams > 0 {
+		put(CardWeight, "", c.Grams)
+	} else {
+		for i := range m.Relief().Parts {
+			put(PartWeight, m.Relief().Parts[i].Name, m.Relief().Parts[i].Grams)
+		}
 	}
+	card := sum
 	if !e.Bare {
 		put(EnvelopeWeight, "", e.Area/1e6*e.Stock.GSM)
 	}
-	put(AdhesiveWeight, "", sum*GlueShare)
+	if m.Job().Card.Made {
+		put(AdhesiveWeight, "", (sum-card)*GlueShare) // the card's own is on it already
+	} else {
+		put(AdhesiveWeight, "", sum*GlueShare)
+	}
 	put(ClosureWeight, "", m.Closure().Grams)
 	return list, sum
 }

@@ -132,6 +132,8 @@ func ChoicesIn(shop Shop) Choices {
 		"tips":          words(field.No, "cut off", field.Yes, "folded in"),
 		"places":        words(field.No, "in the middle", field.Yes, "lower, tip at the side points"),
 		"sides":         words(field.No, "outside", field.Yes, "inside"),
+		"states":        words(field.No, "still to make", field.Yes, "finished"),
+		"onlys":         words(string(OnlyEnvelope), "the envelope", string(OnlyLayers), "the layers", string(OnlyBase), "the base"),
 		"addressSides":  words(field.No, "along the long edge", field.Yes, "along the short edge"),
 		"opens":         words("", "as proposed", string(envelope.LongSide), "long side", string(envelope.ShortSide), "short side"),
 		"ownOpens":      words(string(envelope.LongSide), "the long side", string(envelope.ShortSide), "the short side"),

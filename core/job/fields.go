@@ -68,6 +68,8 @@ func (j *Job) cardFields(shop Shop) []field.Field {
 		{Path: "card.width", Label: "Width", Name: "card width", Value: &field.Length{At: &c.Width, Least: LeastCard, Most: MostCard, Empty: c.Width == 0, Zero: c.Width == 0}},
 		{Path: "card.height", Label: "Height", Name: "card height", Value: &field.Length{At: &c.Height, Least: LeastCard, Most: MostCard, Empty: c.Height == 0, Zero: c.Height == 0}},
 		{Path: "card.thickness", Label: "Thickness, closed", Name: "thickness", Value: &field.Length{Absent: &c.Thickness, Least: 10 * measure.Micrometre, Most: MostCard, Fine: true}, Then: func() { c.ThicknessOf = 0 }},
+		{Path: "card.made", Label: "The card", Value: &field.Flag{At: &c.Made, List: "states"}},
+		{Path: "card.grams", Label: "Weight, card alone", Note: "empty for the sums", Value: &field.Weight{At: &c.Grams, Most: mostGrams, Empty: true, Ounces: true}},
 		{Path: "card.fold", Label: "Fold", Value: &field.One[card.Fold]{At: &c.Fold, List: field.ListOf("folds", card.Folds())}},
 		{Path: "card.panels", Label: "Panels", Value: &field.Count{At: &c.Panels, Least: card.LeastPanels, Most: card.MostPanels, Things: "panels", Or: UsualPanels}},
 		{
@@ -82,6 +84,7 @@ func (j *Job) cardFields(shop Shop) []field.Field {
 		{Path: "paper.have", Label: "Your sheet", Value: &field.One[string]{At: &j.Paper.Have, List: sheetList(shop), None: true, Gone: true}},
 		{Path: "paper.mat", Label: "Mat", Value: &field.One[string]{At: &j.Paper.Mat, List: matList(shop), None: true, Gone: true}},
 		{Path: "paper.alongGrain", Label: "Fold along grain", Value: &field.Flag{At: &j.Paper.AlongGrain}},
+		{Path: "paper.only", Label: "Make only", Value: &field.One[Only]{At: &j.Paper.Only, List: field.ListOf("onlys", Onlys()), None: true}},
 		{Path: "paper.noBlanks", Label: "Leave envelopes out", Value: &field.Flag{At: &j.Paper.NoBlanks}},
 	}
 	list = append(list, askedFields("card.", c.Fold.Kind().Asked, &c.Asked)...)
@@ -239,7 +242,6 @@ func (j *Job) mailFields(shop Shop) []field.Field {
 		{Path: "mail.measured.load", Label: "Middle weight", Note: "a few coins, weighed", Value: &field.Weight{At: &m.Load, Most: mostGrams, Empty: true}, Then: func() { m.Stiffer = 0 }},
 		measured("sag", "Its middle sinks", "", &m.Sag, nil, MostCard),
 		{Path: "mail.measured.through", Label: "Through the gauge", Value: &field.One[Through]{At: &m.Through, List: field.ListOf("throughs", Throughs()), None: true}, Then: m.tryAgain},
-		{Path: "card.made", Label: "Card is made", Value: &field.Flag{At: &j.Card.Made}},
 		{Path: "mail.gaugeWidth", Label: "Gauge card, length", Value: &field.Length{At: &p.GaugeWidth, Most: MostCard, Empty: true}},
 		{Path: "mail.gaugeHeight", Label: "Gauge card, width", Value: &field.Length{At: &p.GaugeHeight, Most: MostCard, Empty: true}},
 		{Path: "mail.gaugeSlot", Label: "Slot, as cut", Note: "empty for as told", Name: "slot of the gauge", Value: &field.Length{At: &p.GaugeSlot, Most: 4 * measure.Inch, Fine: true, Empty: true}, Then: func() { m.Slot = 0 }},

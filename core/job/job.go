@@ -64,8 +64,10 @@ type Card struct {
 	Outline blank.Polygon `json:"outline,omitempty" maxItems:"5000"`
 	// Room says how the thickness is counted against an envelope.
 	Room Room `json:"room,omitempty"`
-	// Made is set when the card is made already, so that a change is an act on it.
+	// Made is set when the card is finished already: nothing of it is made, and a change is an act on it.
 	Made bool `json:"made,omitempty"`
+	// Grams is what a finished card weighs by itself; zero for what its parts add up to.
+	Grams float64 `json:"grams,omitempty"`
 	// Towards is set when the base is folded towards its groove instead of away
 	// from it.
 	Towards bool `json:"towards,omitempty"`
@@ -166,6 +168,8 @@ type PaperWish struct {
 	AlongGrain bool `json:"alongGrain,omitempty"`
 	// NoBlanks leaves the envelopes out of the cutting.
 	NoBlanks bool `json:"noBlanks,omitempty"`
+	// Only is what alone is made of the job.
+	Only Only `json:"only,omitempty" maxLength:"20"`
 	// Mat is the cutter's mat that it is laid on; the first one when it is empty.
 	Mat string `json:"mat,omitempty" maxLength:"40"`
 	// Sheets are the sheets chosen for stocks, by their IDs, where the one that

@@ -79,8 +79,14 @@ func (p Piece) Orders(blank Blank) []Order {
 		list = append(list, Order{Stock: stock, Cuts: []Cut{c}})
 	}
 	j, layers := p.job, p.job.Stacked()[1:]
+	makes := func(id string) bool {
+		return id == j.Parts[0].ID && job.MakesBase(j) || id != j.Parts[0].ID && job.MakesLayers(j)
+	}
 	for i, at := range append([]int{0}, j.LayerParts()...) {
 		part := j.Parts[at]
+		if !makes(part.ID) {
+			continue
+		}
 		if i == 0 {
 			put(part.Stock, baseCut(j, p.shop, j.Card.Fold))
 			continue
@@ -98,7 +104,7 @@ func (p Piece) Orders(blank Blank) []Order {
 	}
 	for _, at := range j.PartsOf(job.LinerPart) {
 		part := j.Parts[at]
-		if l, _, ok := card.Stack(j.Page(), []card.Mount{part.Mount()}); ok && !j.Card.Fold.Kind().Unfolded {
+		if l, _, ok := card.Stack(j.Page(), []card.Mount{part.Mount()}); ok && !j.Card.Fold.Kind().Unfolded && makes(part.ID) {
 			put(part.Stock, Cut{Role: PartRole, ID: part.ID, Name: part.Name, Size: l[0].Size, Count: j.Count - part.Ready, Upright: true})
 		}
 	}

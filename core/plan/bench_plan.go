@@ -137,15 +137,18 @@ func (m benchStation) pieces(c compare.Candidate, p Plan) (list []BenchPiece) {
 			list = append(list, x)
 		}
 	}
-	if c.Kind.Bought && !c.Kind.Whole && !m.Job().Mail.WithoutEnvelope() {
+	if c.Kind.Bought && !c.Kind.Whole && job.MakesEnvelope(m.Job()) {
 		list = append(list, BenchPiece{ID: blankPiece, Name: "Cuts on the envelope", Size: m.by(c.Made.From.Width, c.Made.From.Height), Width: c.Made.From.Width, Height: c.Made.From.Height, Count: m.Job().Count, Flat: envelopeStation(m).flat(c), Words: p.Envelope.Blank.Drawing})
 	}
-	if shape := m.Job().Card.Outline; len(shape) > 0 {
+	if shape := m.Job().Card.Outline; len(shape) > 0 && job.MakesBase(m.Job()) {
 		flat := drawing.Outline("outline", shape)
 		list = append(list, BenchPiece{ID: shapePiece, Name: "Card's outline", Size: m.byMM(flat), Flat: flat, Words: "The outline of the card."})
 	}
 	if g := p.Mail.Gauge; g != nil && g.OK {
 		list = append(list, BenchPiece{ID: gaugePiece, Name: "Thickness gauge", Size: m.by(g.Width.Nm, g.Height.Nm), Flat: g.Flat, Words: g.Text})
+	}
+	if !job.MakesLayers(m.Job()) {
+		return list // swatches try layers
 	}
 	ladder := layersStation(m).ladder()
 	swatches := BenchPiece{ID: ladderPiece, Name: "Swatches", Size: m.byMM(ladder.Flat), Flat: ladder.Flat, Words: ladder.Drawing}
@@ -230,7 +233,7 @@ func TableOf(j job.Job, shop job.Shop) Table {
 	if m.Waits() {
 		return Table{Plan: p, Pieces: []BenchPiece{}, Job: j, Shop: shop, Kind: c.Kind}
 	}
-	t := Table{Plan: p, Pieces: m.pieces(c, p), Job: j, Shop: shop, Made: c.Made, Kind: c.Kind, Enveloped: !j.Mail.WithoutEnvelope(), Thick: m.Thick().Used}
+	t := Table{Plan: p, Pieces: m.pieces(c, p), Job: j, Shop: shop, Made: c.Made, Kind: c.Kind, Enveloped: job.MakesEnvelope(j), Thick: m.Thick().Used}
 	for i := range t.Pieces {
 		t.Pieces[i] = t.Pieces[i].level()
 	}

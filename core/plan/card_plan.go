@@ -22,9 +22,11 @@ type CardPlan struct {
 	// Predicted is the thickness that the parts add up to.
 	Predicted Shown `json:"predicted"`
 	// PredictedExact is the same to the micrometre.
-	PredictedExact string     `json:"predictedExact"`
-	Measured       bool       `json:"measured"`
-	Parts          []PartPlan `json:"parts"`
+	PredictedExact string `json:"predictedExact"`
+	Measured       bool   `json:"measured"`
+	// Made is set for a card that is finished: nothing of it is made.
+	Made  bool       `json:"made"`
+	Parts []PartPlan `json:"parts"`
 	// Overlaps are the things that lie over each other, where nobody said that they are glued
 	// so.
 	Overlaps []OverlapPlan `json:"overlaps"`
@@ -149,6 +151,10 @@ func (m cardStation) card() CardPlan {
 	base, _ := m.base(j.Card.Fold)
 	c.Sentence, c.Drawing = m.baseWords(base)
 	c.Flat = m.flat().Drawn()
+	if c.Made = j.Card.Made; c.Made {
+		m.finished(&c)
+		return c
+	}
 	c.Notes = append(append(c.Notes, m.foldNotes(base)...), m.baseGrooves(base)...)
 	none := true
 	stock, _ := m.Shop().Stock(j.Parts[0].Stock)
@@ -175,6 +181,19 @@ func (m cardStation) card() CardPlan {
 		c.Notes = append(c.Notes, say.Care.Says(fmt.Sprintf("You typed a thickness of %s when the parts added up to %s. They changed, so the sums count %s: measure again, or empty the field.", m.fine().ShowUnit(*j.Card.Thickness), m.fine().Show(j.Card.ThicknessOf), m.fine().ShowUnit(t.Used))))
 	}
 	return c
+}
+
+// finished says of a card that is made already what it still asks for.
+func (m cardStation) finished(c *CardPlan) {
+	c.How, c.Options = []HowLine{}, []string{}
+	c.Sentence = say.That("Your card of [%s] is finished: only its envelope is made.", m.by(m.Job().Card.Width, m.Job().Card.Height))
+	if m.Job().Mail.WithoutEnvelope() {
+		c.Sentence = say.That("Your card of [%s] is finished: nothing of it is made.", m.by(m.Job().Card.Width, m.Job().Card.Height))
+	}
+	if !c.Measured {
+		c.Notes = append(c.Notes, say.Care.Says(fmt.Sprintf("Measure its thickness: until then the sums take %s from its parts.", m.fine().ShowUnit(m.Thick().Predicted))))
+	}
+	c.Notes = append(c.Notes, say.Fine.Says("No base, layer or paper of it stands in cuts, counts, prints and files."))
 }
 
 // parts sizes every part; one of which nothing is left is not there.

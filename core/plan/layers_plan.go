@@ -118,7 +118,11 @@ func (m layersStation) layers() LayersPlan {
 	if !ok {
 		p.Notes = append(p.Notes, say.Trouble.Says(fmt.Sprintf("The border of “%s” leaves nothing of it: make the border narrower or the card larger.", m.Job().Parts[places[eaten+1]].Name)))
 	}
-	p.Notes = append(p.Notes, m.layerNotes(layers, shares)...)
+	if m.Job().Card.Made {
+		p.Sentence, p.Notes = say.That("Your card is finished: its layers stay as they are."), []say.Note{}
+	} else {
+		p.Notes = append(p.Notes, m.layerNotes(layers, shares)...)
+	}
 	p.Items = m.items()
 	p.Ladder = m.ladder()
 	p.Drawing = m.layersDrawing(p.Rows)

@@ -222,7 +222,7 @@ func (m mailStation) pieceNotes(c compare.Candidate) (notes []say.Note) {
 }
 
 // weightNames are what weighs of a piece that is no part of the card.
-var weightNames = map[compare.Weight]string{compare.EnvelopeWeight: "Envelope", compare.AdhesiveWeight: "Adhesive", compare.ClosureWeight: "Closure"}
+var weightNames = map[compare.Weight]string{compare.CardWeight: "Finished card", compare.EnvelopeWeight: "Envelope", compare.AdhesiveWeight: "Adhesive", compare.ClosureWeight: "Closure"}
 
 func weightName(w compare.Weighed) string {
 	if w.Of == compare.PartWeight {

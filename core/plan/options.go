@@ -37,13 +37,16 @@ func (m mailStation) mailOptions() []string {
 	if p.Class != "" {
 		list = append(list, "mail.class")
 	}
-	return append(list, "card.made")
+	return list
 }
 
 // paperOptions are the paths of what is chosen for the cutting; an envelope that is
 // bought is not cut.
 func (m paperStation) paperOptions(c compare.Candidate) []string {
-	list := []string{"count", "paper.alongGrain"}
+	list := []string{"count", "paper.only", "paper.alongGrain"}
+	if m.Job().Card.Made {
+		list = []string{"count"} // its envelope alone
+	}
 	if !c.Kind.Bought {
 		list = append(list, "paper.noBlanks")
 	}

@@ -2,9 +2,7 @@ package plan
 
 import (
 	"cmp"
-	"context"
 	"fmt"
-	"slices"
 
 	"yellowparcel/core/card"
 	"yellowparcel/core/compare"
@@ -102,7 +100,9 @@ type SheetChoice struct {
 
 func (m paperStation) paper(made compare.Candidate) PaperPlan {
 	p := PaperPlan{Notes: []say.Note{}, Stocks: []StockPlan{}, Tone: say.Fine, Options: m.paperOptions(made)}
-	p.Folds = m.foldSheets()
+	if p.Folds = []FoldSheet{}; job.MakesBase(m.Job()) {
+		p.Folds = m.foldSheets()
+	}
 	if m.open.shows("card/from-paper") {
 		p.Have = m.have()
 	}
@@ -118,7 +118,7 @@ func (m paperStation) paper(made compare.Candidate) PaperPlan {
 // envelopesToTake says how many bought envelopes the job takes, and how many of them are
 // to be bought.
 func (m paperStation) envelopesToTake(c compare.Candidate) []say.Note {
-	if !c.Kind.Bought || m.Job().Mail.WithoutEnvelope() {
+	if !c.Kind.Bought || !job.MakesEnvelope(m.Job()) {
 		return nil
 	}
 	own, _ := m.Shop().Owned(c.Made.From.ID)
@@ -146,7 +146,7 @@ func (m paperStation) savedWords(s piece.Saved) string {
 // cuts are what the job takes, with the envelope where that is made.
 func (m paperStation) cuts(c compare.Candidate) []piece.Order {
 	var b piece.Blank
-	if !m.Job().Paper.NoBlanks && !m.Job().Mail.WithoutEnvelope() {
+	if !m.Job().Paper.NoBlanks && job.MakesEnvelope(m.Job()) {
 		if l := c.Made.Liner; l.Width > 0 {
 			b.Liner = card.Size{Width: l.Width.Down(m.Style().Tick), Height: l.Height.Down(m.Style().Tick)}
 		}
@@ -345,50 +345,12 @@ func (m paperStation) paperSentence(p *PaperPlan) {
 		p.Tone, p.Sentence = say.Trouble, take.Then(". Not everything can be cut from what is on your shelf.")
 	case sheets == 0:
 		p.Sentence = say.That("There is nothing to cut: everything is cut already.")
+		if m.Job().Card.Made {
+			p.Sentence = say.That("Nothing is to be cut: the card is finished.")
+		}
+	case m.Job().Card.Made:
+		p.Sentence = take.Then(fmt.Sprintf(", for the envelopes of %s.", say.Plural(m.Job().Count, "finished card")))
 	default:
 		p.Sentence = take.Then(fmt.Sprintf(", for %s.", say.Plural(m.Job().Count, "card")))
 	}
-}
-
-// Cuts reports whether the job cuts anything from a stock, and the stock from such a
-// sheet.
-func Cuts(j job.Job, shop job.Shop, stock, sheet string) bool {
-	m := paperStation{newMaker(j, shop)}
-	if m.Waits() {
-		return false
-	}
-	for _, o := range m.cuts(m.Chosen()) {
-		if s, ok := shop.Sheet(sheet); ok && o.Stock.ID == stock && slices.Contains(m.Shop().SheetsFor(o.Stock), s) {
-			return true
-		}
-	}
-	return false
-}
-
-// CutStock searches longer for the cutting of one stock from one sheet: so many
-// steps at most, until the context ends. The plan of a search that was stopped
-// is whole, and marked unfinished. It is false when the job cuts nothing from
-// that stock, or the stock from no such sheet.
-func CutStock(ctx context.Context, j job.Job, shop job.Shop, stock, sheet string, steps int, tell func(cutting.Progress)) (StockPlan, bool) {
-	m := paperStation{newMaker(j, shop)}
-	m.Effort = cutting.NewEffort(ctx, steps+planSteps)
-	if m.Waits() {
-		return StockPlan{}, false
-	}
-	for _, o := range m.cuts(m.Chosen()) {
-		if s, ok := shop.Sheet(sheet); ok && o.Stock.ID == stock && slices.Contains(m.Shop().SheetsFor(o.Stock), s) {
-			// The other sheets keep the plans that a quick look gives.
-			p := m.stockPlan(o, planSteps/2)
-			t := m.try(o, s, steps, tell)
-			p.Notes, p.Layouts, p.Steps = p.Notes[:len(o.Saved)], nil, nil
-			for i, c := range p.Choices {
-				if p.Choices[i].Chosen = c.ID == sheet; c.ID == sheet {
-					p.Choices[i].Text = m.choiceWords(o, t)
-				}
-			}
-			m.takeTried(&p, o, t)
-			return p, true
-		}
-	}
-	return StockPlan{}, false
 }

@@ -234,6 +234,10 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 		}
 		flat.Value += " · " + score.At.Text
 	}
+	layers := layersStation{m}.layersShort()
+	if m.Job().Card.Made {
+		flat.Label, flat.Value, layers = "Base", "Finished", "As they are"
+	}
 	ease := say.Fine
 	e := c.Made
 	sheet := TicketLine{"sheet", "envelope", "Envelope from", m.by(e.SheetWidth, e.SheetHeight), say.Fine}
@@ -256,7 +260,7 @@ func (m maker) ticket(p Plan, c compare.Candidate) []TicketLine {
 	return []TicketLine{
 		{"card", "card", "Card", m.by(m.Job().Card.Width, m.Job().Card.Height), say.Fine},
 		flat,
-		{"layers", "layers", "Layers", layersStation{m}.layersShort(), say.Fine},
+		{"layers", "layers", "Layers", layers, say.Fine},
 		sheet,
 		left,
 		{"mail", "mail", "Mail", p.Mail.Short, p.Mail.Tone},

@@ -40,22 +40,54 @@ func (w *writer) cutDown() {
 func (w *writer) assemble() {
 	count := w.Job.Count
 	base := w.Job.Parts[0]
-	for i, size := range w.Job.PartSizes() {
-		if p := w.Job.Parts[i]; p.Ready > 0 && p.Thing == nil && p.Kind != job.BasePart && size.Width > 0 && !w.nowhere(p) {
-			w.put(Step{Act: Take, Piece: p.ID, Count: min(p.Ready, count), Size: size, Template: p.ID})
-		}
+	if !job.MakesBase(w.Job) {
+		w.rest(base)
+		return
 	}
+	w.takeReady()
 	w.emboss()
 	if folds := w.foldsOf(base.ID); len(folds) > 0 && !w.halves(base.ID) {
 		w.put(Step{Act: Fold, Tool: w.folding(), Piece: base.ID, Count: count, Folds: folds, Up: Shown})
 	}
-	w.layers(base.ID)
+	if job.MakesLayers(w.Job) {
+		w.layers(base.ID)
+	}
 	if w.Enveloped {
 		w.envelope()
 		return
 	}
 	w.corners(base.ID)
+	if !job.MakesLayers(w.Job) {
+		return // what comes on the base is made elsewhere
+	}
 	w.put(Step{Act: Address, Piece: base.ID, Count: count})
+}
+
+// takeReady takes the layers that are cut already.
+func (w *writer) takeReady() {
+	for i, size := range w.Job.PartSizes() {
+		if p := w.Job.Parts[i]; p.Ready > 0 && p.Thing == nil && p.Kind != job.BasePart && size.Width > 0 && !w.nowhere(p) && job.MakesLayers(w.Job) {
+			w.put(Step{Act: Take, Piece: p.ID, Count: min(p.Ready, w.Job.Count), Size: size, Template: p.ID})
+		}
+	}
+}
+
+// rest is what is made of a job whose base is not: its layers, ready to be glued, or the envelope for a card
+// that is finished.
+func (w *writer) rest(base job.Part) {
+	if job.MakesLayers(w.Job) {
+		w.takeReady()
+		w.emboss()
+		return
+	}
+	if !w.Enveloped {
+		w.put(Step{Act: Take, Piece: base.ID, Count: w.Job.Count, Size: w.Job.Face(), Template: base.ID})
+		w.corners(base.ID)
+		w.put(Step{Act: Address, Piece: base.ID, Count: w.Job.Count})
+		return
+	}
+	w.put(Step{Act: Take, Piece: base.ID, Count: w.Job.Count, Size: w.Job.Face(), Template: base.ID})
+	w.envelope()
 }
 
 // nowhere reports whether a part is a liner of a card that does not open.

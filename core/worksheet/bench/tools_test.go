@@ -22,6 +22,22 @@ import (
 func finished(t *complaints, table plan.Table, b *bench.Bench) {
 	j := table.Job
 	base := j.Parts[0].ID
+	switch {
+	case !job.MakesBase(j) && job.MakesLayers(j): // ready to be glued elsewhere
+		if b.Pieces[base] != nil {
+			t.Errorf("there is a card")
+		}
+		return
+	case !job.MakesBase(j): // it was finished before
+		j = j.Clone()
+		j.Parts = j.Parts[:1]
+		j.Parts[0].Embossed = false
+	case !job.MakesLayers(j):
+		if p := b.Pieces[base]; p == nil || len(p.Creases) > 0 && !p.Folded || b.Pieces[plan.BlankPiece] != nil {
+			t.Errorf("the base alone is not made: %+v", p)
+		}
+		return
+	}
 	below := base
 	var things []string
 	stacked := len(j.Stacked()) - 1

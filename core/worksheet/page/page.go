@@ -96,40 +96,6 @@ func Of(t plan.Table) Worksheet {
 	return sheet
 }
 
-// name is what something on the bench is called.
-func (p teller) name(id string) string {
-	if n, ok := p.names[id]; ok {
-		return "“" + n + "”"
-	}
-	for _, s := range p.Plan.Paper.Stocks {
-		if at := strings.Index(id, " of "+s.ID); at >= 0 { // its paper comes last
-			id = id[:at] + id[at+len(" of "+s.ID):] + " of " + s.Name
-			break
-		}
-	}
-	for piece, n := range p.names {
-		if strings.HasSuffix(id, " of "+piece) || strings.Contains(id, " for "+piece) || strings.Contains(id, " of "+piece+",") {
-			id = strings.Replace(id, piece, "“"+n+"”", 1)
-		}
-	}
-	return id
-}
-
-// short is what a sheet or a strip is called: without its paper, where all is cut from one, or where it has
-// a number, which no other has.
-func (p teller) short(id string) string {
-	numbered := strings.HasPrefix(id, "sheet ") && id[len("sheet ")] >= '1' && id[len("sheet ")] <= '9'
-	if _, ok := p.names[id]; ok || p.papers > 1 && !numbered {
-		return p.name(id)
-	}
-	for _, s := range p.Plan.Paper.Stocks {
-		if at := strings.Index(id, " of "+s.ID); at >= 0 {
-			return id[:at] + strings.TrimPrefix(id[at:], " of "+s.ID)
-		}
-	}
-	return p.name(id)
-}
-
 // length writes what is set in the shop's unit: on the tick, else as near as it is read. What is on a tick of
 // the other unit alone was typed so: that stands behind it in brackets.
 func (p teller) length(l measure.Length) string {
@@ -360,6 +326,7 @@ func (p teller) slots(s worksheet.Step) say.Slots {
 	out.Flag("own", s.Piece == s.Onto && s.Onto != "")
 	out.Flag("pegs", s.Tool == job.PegsTool)
 	out.Flag("template", s.Template != "" && s.Act == worksheet.Trace)
+	out.Flag("finished", s.Act == worksheet.Take && s.Piece == p.Job.Parts[0].ID && !job.MakesBase(p.Job))
 	out.Flag("ready", s.Template != "" && s.Act == worksheet.Take)
 	out.Flag("one fold", len(s.Folds) == 1 && s.Folds[0] > 0)
 	out.Flag("bought", p.Kind.Bought)

@@ -12,6 +12,7 @@ export type FieldPath =
   | `bench.mats`
   | `card`
   | `card.fold`
+  | `card.grams`
   | `card.height`
   | `card.made`
   | `card.outline`
@@ -106,6 +107,7 @@ export type FieldPath =
   | `paper.have`
   | `paper.mat`
   | `paper.noBlanks`
+  | `paper.only`
   | `paper.sheets.${string}`
   | `parts`
   | `parts.${number}`
@@ -373,6 +375,7 @@ export type Leaf =
   | 'notchesOnly'
   | 'off'
   | 'oneSide'
+  | 'only'
   | 'opens'
   | 'outline'
   | 'overHeight'

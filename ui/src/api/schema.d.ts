@@ -904,6 +904,8 @@ export interface components {
                 [key: string]: number;
             };
             fold: string;
+            /** Format: double */
+            grams?: number;
             /** Format: int64 */
             height?: number;
             made?: boolean;
@@ -932,6 +934,7 @@ export interface components {
             flat: components["schemas"]["Drawing"];
             height: components["schemas"]["Shown"];
             how: components["schemas"]["HowLine"][];
+            made: boolean;
             measured: boolean;
             more: FieldPath[];
             moreSet: boolean;
@@ -1920,6 +1923,7 @@ export interface components {
             have?: string;
             mat?: string;
             noBlanks?: boolean;
+            only?: string;
             sheets?: {
                 [key: string]: string;
             };

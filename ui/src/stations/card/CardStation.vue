@@ -9,6 +9,7 @@ import type { JobInHand } from '../../job/useJob'
 import { useShop } from '../../job/useShop'
 import CardInside from '../CardInside.vue'
 import StationLayout from '../StationLayout.vue'
+import CardState from './CardState.vue'
 import EnvelopeStart from './EnvelopeStart.vue'
 import OddShape from './OddShape.vue'
 import PaperStart from './PaperStart.vue'
@@ -25,11 +26,16 @@ const base = computed(
   () => card.value.bases.find((b) => b.fold === wish.value.card.fold) ?? card.value.bases[0]!,
 )
 
-const views = [
-  { id: 'flat', name: 'Flat' },
+/** Of a finished card nothing is cut, so there is no base to draw. */
+const views = computed(() => [
+  ...(card.value.made ? [] : [{ id: 'flat', name: 'Flat' }]),
   { id: 'inside', name: 'Card inside' },
-]
-const view = ref('flat')
+])
+const chosen = ref('flat')
+const view = computed({
+  get: () => (card.value.made ? 'inside' : chosen.value),
+  set: (to) => (chosen.value = to),
+})
 const fit = computed(() => plan.value.envelope.own)
 const set = computed(() => (card.value.moreSet || wish.value.card.outline?.length ? ['shape'] : []))
 </script>
@@ -54,6 +60,7 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
       <CardInside v-else :job="job" />
     </template>
     <template #base>
+      <CardState :job="job" />
       <div class="field-grid">
         <TypedField :of="job" path="card.width" />
         <TypedField :of="job" path="card.height" />
@@ -67,6 +74,7 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
               : `${card.predictedExact} from the parts`
           "
         />
+        <TypedField v-if="card.made" :of="job" path="card.grams" />
         <TypedField :of="job" path="count" />
       </div>
       <v-btn
@@ -78,6 +86,7 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
         >Turn the card</v-btn
       >
       <ChoiceRow
+        v-if="!card.made"
         label="Fold"
         name="fold"
         :choices="choices('folds')"
@@ -93,7 +102,7 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
     </template>
     <template #papers>
       <PartList :job="job" />
-      <SheetList :sheets="card.sheets" />
+      <SheetList v-if="!card.made" :sheets="card.sheets" />
     </template>
     <template #shape>
       <div class="field-grid" data-test="more">

@@ -5,6 +5,7 @@ import NetDrawing from '../../drawing/NetDrawing.vue'
 import WaitingDrawing from '../../drawing/WaitingDrawing.vue'
 import TypedField from '../../fields/TypedField.vue'
 import type { JobInHand } from '../../job/useJob'
+import CardState from '../card/CardState.vue'
 import EnvelopeStart from '../card/EnvelopeStart.vue'
 import PaperStart from '../card/PaperStart.vue'
 import RecipeDrawer from '../envelope/RecipeDrawer.vue'
@@ -19,6 +20,7 @@ const plan = computed(() => props.job.plan.value!)
 const waits = computed(() => plan.value.waits!)
 const { drawer } = useDrawer(() => props.station)
 const at = computed(() => `${props.station}/${drawer.value}`)
+const made = computed(() => props.job.job.value?.card.made === true)
 const reading = ref(0)
 const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan.value.recipe?.readings[0])
 </script>
@@ -40,11 +42,16 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
       <PaperStart v-else-if="at === 'card/from-paper'" :job="job" />
       <RecipeDrawer v-else-if="at === 'envelope/recipe'" :job="job" @look="reading = $event" />
       <template v-else>
-        <div v-if="at === 'card/base'" class="field-grid">
-          <TypedField :of="job" path="card.width" />
-          <TypedField :of="job" path="card.height" />
-          <TypedField :of="job" path="count" />
-        </div>
+        <template v-if="at === 'card/base'">
+          <CardState :job="job" />
+          <div class="field-grid">
+            <TypedField :of="job" path="card.width" />
+            <TypedField :of="job" path="card.height" />
+            <TypedField v-if="made" :of="job" path="card.thickness" />
+            <TypedField v-if="made" :of="job" path="card.grams" />
+            <TypedField :of="job" path="count" />
+          </div>
+        </template>
         <WaitingActs :job="job" :waits="waits" />
       </template>
     </template>
