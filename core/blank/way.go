@@ -189,21 +189,45 @@ func (w Way) OverlapLeft() (Left, bool) {
 	return Left{o.Seam - o.Loss.RSS, o.Seam - o.Loss.Worst}, o.Loss.Worst > 0
 }
 
+// Margin is what may run out of a way of scoring.
+type Margin string
+
+// The margins.
+const (
+	EaseMargin Margin = "ease"
+	SeamMargin Margin = "seam" // over its adhesive
+	FlapMargin Margin = "flap" // what it covers, over its adhesive
+)
+
+// Margins lists them.
+func Margins() []Margin { return []Margin{EaseMargin, SeamMargin, FlapMargin} }
+
 // Safety is how many times its usual loss the scarcest margin is: of the ease, and of
 // every seam and of the flap over their adhesive.
 func (w Way) Safety(adhesive measure.Length) float64 {
+	_, times := w.Scarcest(adhesive)
+	return times
+}
+
+// Scarcest is the margin that runs out first, and how many times its usual loss it is.
+func (w Way) Scarcest(adhesive measure.Length) (of Margin, times float64) {
 	width, height := w.EaseLosses()
-	times := func(margin measure.Length, l Loss) float64 {
+	of, times = EaseMargin, math.Inf(1)
+	look := func(is Margin, margin measure.Length, l Loss) {
 		if l.RSS == 0 {
-			return math.Inf(1)
+			return // without a loss there is nothing to fear
 		}
-		return float64(margin) / float64(l.RSS)
+		if t := float64(margin) / float64(l.RSS); t < times {
+			of, times = is, t
+		}
 	}
-	safety := math.Min(times(w.EaseWidth, width), times(w.EaseHeight, height))
-	for _, s := range append(slices.Clip(w.seams()), w.Overlap) {
-		safety = math.Min(safety, times(s.Seam-adhesive, s.Loss)) // without a loss there is nothing to fear
+	look(EaseMargin, w.EaseWidth, width)
+	look(EaseMargin, w.EaseHeight, height)
+	for _, s := range w.seams() {
+		look(SeamMargin, s.Seam-adhesive, s.Loss)
 	}
-	return safety
+	look(FlapMargin, w.Overlap.Seam-adhesive, w.Overlap.Loss)
+	return of, times
 }
 
 // safer is by how much, as a share, a way has to be safer than another to be called so.

@@ -60,7 +60,15 @@ func (c Candidate) Sizes(m Maker) (list []SheetSize) {
 // no such size.
 func (c Candidate) TakeSize(m Maker, id SizeID) (job.Job, bool) {
 	_, j, ok := m.sized(c, id)
-	return j, ok
+	if !ok {
+		return j, false
+	}
+	// The way of scoring stays that of the maker's board.
+	wished := m.Job().Envelope.AsWished().SizeWish()
+	if j.Envelope.Way, j.Envelope.Wished = c.Made.Way().ID, &wished; j.Envelope.SizeWish() == wished {
+		j.Envelope.Wished = nil
+	}
+	return j, true
 }
 
 // sized is a candidate in a size, with the job that wishes for it.
@@ -69,8 +77,9 @@ func (m Maker) sized(c Candidate, id SizeID) (made Candidate, j job.Job, ok bool
 		return made, j, false
 	}
 	a, _ := m.Shop().Adhesive(m.Job().Envelope.Adhesive)
-	wish := m.Job().Envelope
+	wish := m.Job().Envelope.AsWished()
 	j = m.Job()
+	j.Envelope = wish
 	e := &j.Envelope
 	e.Pocket, e.School, e.Box = blank.ExactPocket, blank.ExactSeam, wish.Box
 	switch id {

@@ -36,6 +36,13 @@ func (j Job) Check(shop Shop) []field.Problem {
 	if j.Card.Sized() && j.Envelope.ThumbGap > j.Card.Height/2 {
 		add("envelope.thumbGap", say.Refuse("The finger gap takes more than half of the card's height of %s: type less.", style.ShowUnit(j.Card.Height)))
 	}
+	if w := j.Envelope.Wished; w != nil {
+		as := j
+		as.Envelope = j.Envelope.AsWished()
+		for _, f := range as.envelopeFields(shop) {
+			add(f.Path, f.Refused(style))
+		}
+	}
 	m := j.Mail.Measured
 	for _, noted := range []struct {
 		path string

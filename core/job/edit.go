@@ -77,6 +77,9 @@ func (j Job) Apply(shop Shop, e field.Edit) (Job, error) {
 		return j, err
 	}
 	notChosen(&c, j, e)
+	if c.Envelope.SizeWish() != j.Envelope.SizeWish() {
+		c.Envelope.Wished = nil // another wish begins
+	}
 	return c, nil
 }
 

@@ -186,6 +186,8 @@ type EnvelopeWish struct {
 	ThumbGap measure.Length `json:"thumbGap"`
 	Stock    string         `json:"stock" maxLength:"40"`
 	Adhesive string         `json:"adhesive" maxLength:"40"`
+	// Wished is what was wished for before a smaller or a roomier size was taken; absent where none was.
+	Wished *SizeWish `json:"wished,omitempty"`
 	// Construction is how it is made; the diamond when empty.
 	Construction blank.ID `json:"construction,omitempty"`
 	// Sort is what matters when constructions are compared.

@@ -119,6 +119,10 @@ func (j Job) Clone() Job {
 		t := *j.Card.Thickness
 		j.Card.Thickness = &t
 	}
+	if j.Envelope.Wished != nil {
+		w := *j.Envelope.Wished
+		j.Envelope.Wished = &w
+	}
 	if j.Start != nil {
 		s := *j.Start
 		j.Start = &s

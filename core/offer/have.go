@@ -172,6 +172,41 @@ func (m Offers) LargestOf(sheet card.Size, fold card.Fold) card.Size {
 	return card.Size{Width: side(m.Job().Card.Width), Height: side(m.Job().Card.Height)}
 }
 
+// The shapes of a card that one calls large: square, or from so long to so long.
+const leastShape, mostShape = 1.25, 1.6
+
+// Largest is the card with one fold of the greatest area that a sheet gives in one piece, square or of a usual
+// shape, down to a tick; false where a sheet gives none that can be folded.
+func (m Offers) Largest(sheet paper.Sheet) (card.Size, bool) {
+	var best card.Size
+	area := func(s card.Size) float64 { return s.Width.Inches() * s.Height.Inches() }
+	down := func(l measure.Length) measure.Length { return l.Down(m.Style().Tick) }
+	times := func(l measure.Length, by float64) measure.Length { return measure.Round(float64(l) * by) }
+	try := func(w, h measure.Length) {
+		s := card.Size{Width: down(w), Height: down(h)}
+		if min(s.Width, s.Height) >= job.LeastCard && m.Job().Holds(s) == nil && area(s) > area(best) {
+			best = s
+		}
+	}
+	for _, turn := range []bool{false, true} {
+		w, half := sheet.Width, sheet.Height/2 // the fold runs across
+		if turn {
+			w, half = sheet.Height, sheet.Width/2
+		}
+		long, short := max(w, half), min(w, half)
+		try(short, short)
+		if long > times(short, mostShape) {
+			long = times(short, mostShape)
+		}
+		if long >= times(short, leastShape) {
+			try(long, short)
+		} else if s := times(long, 1/leastShape); s < short {
+			try(long, s)
+		}
+	}
+	return best, best.Width > 0
+}
+
 // largest are the largest cards with one fold that the sheet gives one, two and
 // four at a time.
 func (m Offers) largest(sheet paper.Sheet) (list []SheetCard) {

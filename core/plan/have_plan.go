@@ -133,10 +133,11 @@ func (m paperStation) have() *HavePlan {
 	switch {
 	case len(p.Rows) == 0:
 		p.Sentence = say.That("No card of the trade can be cut from %s.", sheet.Name)
-	case len(p.Largest) > 0:
-		p.Sentence = say.That("%s gives these cards; the largest in one piece is [%s].", sheet.Name, p.Largest[0].Size)
 	default:
 		p.Sentence = say.That("%s gives these cards.", sheet.Name)
+	}
+	if size, ok := offer.To(m.Maker).Largest(sheet); ok {
+		p.Sentence = p.Sentence.And(say.That("The largest in one piece is [%s].", m.by(size.Width, size.Height)))
 	}
 	return p
 }

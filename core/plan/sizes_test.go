@@ -79,3 +79,34 @@ func TestMatch(t *testing.T) {
 		t.Errorf("%d sheets for %d cards", s.Sheets, got.Count)
 	}
 }
+
+// Least, usual and roomy keep their names and their places when one of them is taken, and another size never
+// changes the way of scoring; what is typed then begins anew.
+func TestSizesKeepStill(t *testing.T) {
+	shop := demo.Shop()
+	for _, id := range []blank.ID{blank.DiamondID, blank.PocketID, blank.GussetID, blank.BoxID, blank.TuckID} {
+		j := demo.Jobs()[0]
+		j.Envelope.Construction = id
+		for _, w := range plan.Make(j, shop).Envelope.Blank.Ways {
+			j.Envelope.Way = w.ID
+			before := plan.Make(j, shop).Envelope
+			for _, s := range before.Sizes {
+				taken := took(t, j, shop, field.Edit{Act: field.Take, Path: "envelope.sizes", Text: string(s.ID)})
+				after := plan.Make(taken, shop).Envelope
+				if after.Blank.Way != before.Blank.Way {
+					t.Errorf("%s, %s: %s is scored by %s", id, w.ID, s.Name, after.Blank.Way)
+				}
+				for i, z := range after.Sizes {
+					was := before.Sizes[i]
+					if z.ID != was.ID || z.Sheet != was.Sheet || z.Current != (z.Sheet == s.Sheet) {
+						t.Errorf("%s, %s: with %s taken, %s of %s becomes %s of %s, current %v", id, w.ID, s.Name, was.Name, was.Sheet, z.Name, z.Sheet, z.Current)
+					}
+				}
+				back := took(t, taken, shop, field.Edit{Act: field.Take, Path: "envelope.sizes", Text: "usual"})
+				if got := plan.Make(back, shop).Envelope.Sizes; len(got) == 3 && !got[1].Current {
+					t.Errorf("%s, %s: from %s there is no way back: %+v", id, w.ID, s.Name, got)
+				}
+			}
+		}
+	}
+}

@@ -3,6 +3,7 @@ package plan
 import (
 	"fmt"
 	"maps"
+	"math"
 	"slices"
 	"strings"
 
@@ -29,8 +30,9 @@ type WayPlan struct {
 	SeamWorst Shown `json:"seamWorst"`
 	SeamRSS   Shown `json:"seamRss"`
 	EaseRSS   Shown `json:"easeRss"`
-	// Safer marks the way that leaves more of what is scarcer.
-	Safer bool `json:"safer"`
+	// Safer marks the way that leaves more of what is scarcer; Why names the number that decides.
+	Safer bool   `json:"safer"`
+	Why   string `json:"why"`
 	// Tools are the paths of the shop's fields that it goes by.
 	Tools []string `json:"tools" format:"field-path"`
 }
@@ -65,9 +67,35 @@ func (m envelopeStation) ways(c compare.Candidate, slots say.Slots) []WayPlan {
 			return [4]string{w.EaseRSS.Text, w.EaseWorst.Text, w.SeamRSS.Text, w.SeamWorst.Text}
 		}
 		alike := slices.ContainsFunc(list, func(w WayPlan) bool { return w.ID != list[best].ID && shown(w) == shown(list[best]) })
-		list[best].Safer = !alike
+		if list[best].Safer = !alike; !alike {
+			list[best].Why = m.whySafer(c.Made.Ways, best, a.Width)
+		}
 	}
 	return list
+}
+
+// marginNames are what runs out of a way of scoring.
+var marginNames = map[blank.Margin]string{blank.EaseMargin: "ease", blank.SeamMargin: "seam", blank.FlapMargin: "flap"}
+
+// whySafer names the number that makes a way the safer one, against the next; and where it has less ease at worst
+// than another all the same, that.
+func (m envelopeStation) whySafer(ways []blank.Way, best int, adhesive measure.Length) string {
+	of, times := ways[best].Scarcest(adhesive)
+	next, less := math.Inf(-1), false
+	for i, w := range ways {
+		if i != best {
+			next = max(next, w.Safety(adhesive))
+			less = less || w.EaseLeft().Worst > ways[best].EaseLeft().Worst
+		}
+	}
+	s := say.Slots{"margin": marginNames[of], "times": fmt.Sprintf("%.1f", times), "next": fmt.Sprintf("%.1f", next)}
+	s.Flag("less", less)
+	s.Flag("none", next < 0)
+	return s.Text(
+		say.Unless("none", "Safer: its scarcest, the {margin}, has {times} times its usual error left; the next way {next}."),
+		say.When("none", "Safer: its scarcest, the {margin}, has {times} times its usual error left; no other way has any."),
+		say.When("less", " At worst it leaves less ease than another."),
+	)
 }
 
 func (m envelopeStation) way(c compare.Candidate, w blank.Way, slots say.Slots) WayPlan {

@@ -1218,6 +1218,7 @@ export interface components {
             thumbGap: number;
             walls?: string;
             way: string;
+            wished?: components["schemas"]["SizeWish"];
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -2465,6 +2466,16 @@ export interface components {
             seam: string;
             sheet: string;
         };
+        SizeWish: {
+            box?: string;
+            /** Format: int64 */
+            ease: number;
+            pocket?: string;
+            /** @enum {string} */
+            school: "exact" | "diagonal" | "notch";
+            /** Format: int64 */
+            seam: number;
+        };
         Sketch: {
             creases: components["schemas"]["SketchLine"][];
             outline: components["schemas"]["Point"][];
@@ -2751,6 +2762,7 @@ export interface components {
             sheet: components["schemas"]["Shown"];
             steps: string[];
             tools: FieldPath[];
+            why: string;
         };
         WeightPlan: {
             grams: string;

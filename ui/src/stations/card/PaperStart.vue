@@ -46,6 +46,21 @@ const key = (r: HaveRow) => r.id + r.each
           <template v-else>{{ span.text }}</template>
         </template>
       </p>
+      <h3 class="part">Halves and quarters</h3>
+      <ul class="largest">
+        <li v-for="r in have.largest" :key="key(r)">
+          <v-btn
+            variant="outlined"
+            size="small"
+            :active="r.current"
+            data-test="have-largest"
+            @click="job.take('paper.have', r.id)"
+          >
+            <strong>{{ r.size }}</strong>&nbsp;{{ r.fold.toLowerCase() }},
+            {{ r.each === 1 ? 'the whole sheet' : `${r.each} a sheet` }}
+          </v-btn>
+        </li>
+      </ul>
       <ul class="offers">
         <OfferRow
           v-for="r in rows"
@@ -81,21 +96,6 @@ const key = (r: HaveRow) => r.id + r.each
       <v-btn v-if="inFold.length > few" variant="outlined" @click="all = !all">
         {{ all ? 'Fewer' : `All ${inFold.length}` }}
       </v-btn>
-      <h3 class="part">Largest cards</h3>
-      <ul class="largest">
-        <li v-for="r in have.largest" :key="key(r)">
-          <v-btn
-            variant="outlined"
-            size="small"
-            :active="r.current"
-            data-test="have-largest"
-            @click="job.take('paper.have', r.id)"
-          >
-            <strong>{{ r.size }}</strong>&nbsp;{{ r.fold.toLowerCase() }},
-            {{ r.each === 1 ? 'the whole sheet' : `${r.each} a sheet` }}
-          </v-btn>
-        </li>
-      </ul>
     </template>
     <p v-else class="soft">Choose the sheet that you have. You get every card that it gives.</p>
   </section>

@@ -13,6 +13,7 @@ const emit = defineEmits<{ choose: [way: string] }>()
 const shelf = useShop()
 const chosen = computed(() => props.ways.find((w) => w.id === props.way) ?? props.ways[0]!)
 const choices = computed(() => props.ways.map((w) => ({ id: w.id, name: w.name })))
+const why = computed(() => props.ways.find((w) => w.safer)?.why ?? '')
 const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).size > 1)
 </script>
 
@@ -70,6 +71,7 @@ const sheetsDiffer = computed(() => new Set(props.ways.map((w) => w.sheet.nm)).s
         </tr>
       </tbody>
     </v-table>
+    <p v-if="why" class="soft" data-test="why-safer">{{ why }}</p>
     <div class="field-grid">
       <TypedField v-for="t in chosen.tools" :key="t" :of="shelf" :path="t" />
     </div>
