@@ -216,6 +216,35 @@ func TestNothingAppearsUnasked(t *testing.T) {
 	w.quiet()
 }
 
+// An empty front draws a real plan, which one act makes one's own; the sample shop comes with one act, and goes
+// with another. A finished card is asked for first, and nothing of it is cut.
+func TestFirstStart(t *testing.T) {
+	t.Parallel()
+	p := startPlain(t, t.TempDir(), "127.0.0.1:0")
+	w := open(t, p, "/")
+	w.see(test("sample-says"), "Cut 8 13/16 square.")
+	w.click(test("sample-shop"))
+	w.click(test("sample-away"))
+	w.see(test("sample-shop"), "")
+	w.click(test("sample-shop"))
+	w.see(test("sample-away"), "")
+	w.goTo("/shelf")
+	w.see("main", "Cream, from the star party")
+	w.goTo("/")
+	w.click(test("sample-begin"))
+	w.see(test("ticket-card"), "5 3/8 × 5 3/8")
+	w.saved()
+	w.pick("made-yes")
+	w.see(test("headline"), "is finished: only its envelope is made.")
+	w.saved()
+	w.click(test("ticket-paper"))
+	w.see(test("headline"), "for the envelopes of 12 finished cards")
+	if got := w.text(test("drawer")); strings.Contains(got, "Card base") || strings.Contains(got, "Layer") {
+		t.Errorf("of the finished card is cut: %s", got)
+	}
+	w.quiet()
+}
+
 // A job that cannot be read, one that cannot be planned and one whose paper is gone
 // stand in the list with what is wrong; the last one opens, and takes what is offered.
 func TestBadRowsAreShown(t *testing.T) {

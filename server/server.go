@@ -26,12 +26,14 @@ import (
 	"github.com/go-chi/chi/v5/middleware"
 	"golang.org/x/sync/semaphore"
 
+	"yellowparcel/core/job"
 	"yellowparcel/device"
 	"yellowparcel/store"
 )
 
 // Server answers for one store.
 type Server struct {
+	sample *job.Shop // what a first start may put on its shelf
 	store  *store.Store
 	events *events
 	lister lister
@@ -95,6 +97,7 @@ func New(s *store.Store, log *slog.Logger, devices Devices, hosts ...string) *Se
 	srv.lineRoutes()
 	srv.planRoutes()
 	srv.shopRoutes()
+	srv.sampleRoutes()
 	calibrationRoutes(srv)
 	srv.outlineRoutes()
 	templateRoutes(srv)

@@ -620,6 +620,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sample": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A job with its plan to begin from, under an ID of its own; nothing is stored before it is saved from version 0 */
+        get: operations["getSample"];
+        /** Put the sample shop on the shelf, or take it away again; what was changed since stays */
+        put: operations["setSample"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shop": {
         parameters: {
             query?: never;
@@ -2281,6 +2299,19 @@ export interface components {
             text: string;
             why?: string;
         };
+        SampleBody: {
+            dimensions: components["schemas"]["Dimension"][];
+            flat: components["schemas"]["Drawing"];
+            id: string;
+            job: components["schemas"]["Job"];
+            samples: boolean;
+            sentence: components["schemas"]["Sentence"];
+            size: string;
+            taken: boolean;
+            /** @enum {string} */
+            unit: "in" | "mm";
+            words: string;
+        };
         SaveJobRequest: {
             act?: string;
             after?: string[];
@@ -2360,6 +2391,10 @@ export interface components {
             removed: boolean;
             /** Format: int64 */
             version: number;
+        };
+        SetSampleRequest: {
+            act?: string;
+            taken: boolean;
         };
         SettingPlan: {
             at: components["schemas"]["Shown"];
@@ -4125,6 +4160,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RulePage"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    getSample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    setSample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetSampleRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleBody"];
                 };
             };
             /** @description Error */

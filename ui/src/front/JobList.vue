@@ -2,6 +2,7 @@
 import { mdiMagnify } from '@mdi/js'
 import { computed } from 'vue'
 
+import EmptyFront from './EmptyFront.vue'
 import JobRow from './JobRow.vue'
 import type { Jobs } from './useJobs'
 
@@ -35,6 +36,8 @@ const scale = computed(() => {
   }
   return s
 })
+/** There is no job at all yet. */
+const first = computed(() => which.value === 'in hand' && !(find.value ?? '').trim())
 const none = computed(() => {
   if ((find.value ?? '').trim()) return 'No job has all of these words.'
   if (which.value === 'archived') return 'Nothing is archived. Archive a job that is done from its row.'
@@ -76,13 +79,21 @@ const none = computed(() => {
         <JobRow :job="item" :of="of" :scale="scale" :width="widest" :height="tallest" />
       </template>
     </v-virtual-scroll>
-    <p v-else-if="jobs" class="soft none" data-test="empty">{{ none }}</p>
+    <div v-else-if="jobs" class="nothing">
+      <p class="soft none" data-test="empty">{{ none }}</p>
+      <EmptyFront v-if="first" />
+    </div>
     <p v-else-if="!failure" class="soft none" aria-busy="true">Looking for your jobs…</p>
   </section>
 </template>
 
 <style scoped>
 .list {
+  min-height: 0;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+}
+.nothing {
   min-height: 0;
   display: grid;
   grid-template-rows: auto minmax(0, 1fr);
