@@ -229,7 +229,7 @@ func TestFirstStart(t *testing.T) {
 	w.click(test("sample-shop"))
 	w.see(test("sample-away"), "")
 	w.goTo("/shelf")
-	w.see("main", "Cream, from the star party")
+	w.see(test("shelf-envelopes-0"), "")
 	w.goTo("/")
 	w.click(test("sample-begin"))
 	w.see(test("ticket-card"), "5 3/8 × 5 3/8")
