@@ -117,6 +117,31 @@ func inMillimetres(t *testing.T) *program {
 	return p
 }
 
+// A sheet and an envelope that are measured with a ruler are entered where they are asked for.
+func TestMeasuredInPlace(t *testing.T) {
+	w := begin(t)
+	w.click(test("new-paper"))
+	w.choose("have-sheet", "Measured with a ruler")
+	w.fill("sheet-width", "1")
+	w.fill("sheet-height", "12")
+	w.click(test("sheet-measured"))
+	w.see(test("sheet-ruler"), "too small")
+	w.fill("sheet-width", "9")
+	w.click(test("sheet-measured"))
+	w.see(test("headline"), "Measured, 9 × 12 gives these.")
+	w.click(test("have-largest"))
+	w.see(test("ticket-card"), "4 1/2 × 12")
+	w.saved()
+	w.click(test("ticket-sheet"))
+	w.drawer("choose")
+	w.click(test("use-ruler"))
+	w.fill("field-envelope.ownWidth", "13")
+	w.fill("field-envelope.ownHeight", "5 1/4")
+	w.see(test("ticket-sheet"), "Your envelope")
+	w.saved()
+	w.quiet()
+}
+
 // One line begins a job, and what is not known in it is mended with one click.
 func TestLineBeginsAJob(t *testing.T) {
 	w := begin(t)

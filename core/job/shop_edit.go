@@ -246,7 +246,11 @@ func (s *Shop) add(e field.Edit) error {
 	}
 	switch e.Path {
 	case "sheets":
-		s.Sheets = append(s.Sheets, paper.Sheet{ID: id, Name: "Sheets of mine", Width: 8*measure.Inch + measure.Inch/2, Height: 11 * measure.Inch})
+		sheet, err := s.newSheet(id, e.Text)
+		if err != nil {
+			return err
+		}
+		s.Sheets = append(s.Sheets, sheet)
 	case "stocks":
 		s.Stocks = append(s.Stocks, paper.Stock{ID: id, Name: "Paper of mine", GSM: 250, Caliper: 300 * measure.Micrometre})
 	case "envelopes":

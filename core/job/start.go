@@ -1,6 +1,7 @@
 package job
 
 import (
+	"yellowparcel/core/blank"
 	"yellowparcel/core/envelope"
 	"yellowparcel/core/measure"
 	"yellowparcel/core/say"
@@ -40,6 +41,9 @@ func (s Start) In(shop Shop) (envelope.Format, bool) {
 // until the maker types what the ruler says.
 const startRoom = measure.Inch / 2
 
+// cutRoom is how much longer one is taken to be that is to be cut down.
+const cutRoom = 2 * measure.Inch
+
 // MeasureAs gives an envelope that nobody measured a size round the card.
 func (s *Start) MeasureAs(c Card) {
 	if min(s.Width, s.Height) < LeastCard {
@@ -69,7 +73,9 @@ func (e *EnvelopeWish) measureAs(c Card) {
 		return
 	}
 	s := Start{Width: e.OwnWidth, Height: e.OwnHeight}
-	s.MeasureAs(c)
+	if s.MeasureAs(c); e.OwnWidth == 0 && e.Construction == blank.CutDownID { // there is something to cut off
+		s.Width, s.Height = max(s.Width, s.Height)+cutRoom, max(s.Width, s.Height)
+	}
 	e.OwnWidth, e.OwnHeight = s.Width, s.Height
 }
 

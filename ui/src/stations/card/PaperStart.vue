@@ -11,7 +11,24 @@ const props = defineProps<{ job: JobInHand }>()
 const few = 12
 const all = ref(false)
 
-const { items } = useShop()
+const { items, shop, edit, refusals } = useShop()
+
+/** A sheet that is measured goes on the shelf, as one that is bought, and is the job's. */
+const measuring = ref(false)
+const width = ref('')
+const height = ref('')
+function choose(id: string | null) {
+  measuring.value = id === 'ruler'
+  if (!measuring.value) props.job.set('paper.have', id ?? '')
+}
+async function measured() {
+  const n = shop.value?.shop.sheets.length ?? 0
+  await edit([{ act: 'add', path: 'sheets', text: `${width.value}|${height.value}` }])
+  const made = shop.value?.shop.sheets[n]
+  if (!made || refusals.value.length) return
+  measuring.value = false
+  props.job.set('paper.have', made.id)
+}
 const have = computed(() => props.job.plan.value?.paper.have)
 const folds = computed(() => [
   { value: '', title: 'in every fold' },
@@ -29,15 +46,28 @@ const key = (r: HaveRow) => r.id + r.each
     <div class="field-grid">
       <v-select
         :model-value="have?.sheet ?? null"
-        :items="items('sheets')"
+        :items="[...items('sheets'), { value: 'ruler', title: 'Measured with a ruler' }]"
         label="Sheet"
         placeholder="Choose it"
         persistent-placeholder
         clearable
         data-test="have-sheet"
-        @update:model-value="job.set('paper.have', $event ?? '')"
+        @update:model-value="choose($event)"
       />
       <v-select v-if="have" v-model="fold" :items="folds" label="Fold" data-test="have-fold" />
+    </div>
+    <div v-if="measuring" class="field-grid" data-test="sheet-ruler">
+      <v-text-field v-model="width" label="Width, measured" data-test="sheet-width" maxlength="40" />
+      <v-text-field v-model="height" label="Height, measured" data-test="sheet-height" maxlength="40" />
+      <v-btn
+        variant="flat"
+        color="primary"
+        :disabled="!width.trim() || !height.trim()"
+        data-test="sheet-measured"
+        @click="measured"
+        >Put it on the shelf</v-btn
+      >
+      <p v-for="r in refusals" :key="r" class="tone-trouble" role="alert">{{ r }}</p>
     </div>
     <template v-if="have">
       <p data-test="have-sentence">

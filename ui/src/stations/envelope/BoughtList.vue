@@ -10,6 +10,8 @@ const props = defineProps<{
   misses: FitPlan[]
   /** The card over all that sticks out, in millimetres. */
   card: { width: number; height: number }
+  /** The one in use is measured with a ruler: its fields stand in the slot. */
+  own: boolean
 }>()
 const emit = defineEmits<{ choose: [id: string] }>()
 
@@ -80,6 +82,16 @@ const scale = computed(() =>
     <v-btn v-if="fits.length > few" variant="outlined" size="small" @click="all = !all">
       {{ all ? 'Fewer' : `All ${fits.length} that take it` }}
     </v-btn>
+    <slot v-if="own" />
+    <v-btn
+      v-else
+      class="ruler"
+      variant="outlined"
+      size="small"
+      data-test="use-ruler"
+      @click="emit('choose', 'own')"
+      >Measured with a ruler</v-btn
+    >
   </section>
 </template>
 
@@ -88,6 +100,9 @@ const scale = computed(() =>
   display: grid;
   gap: var(--near);
   justify-items: stretch;
+}
+.ruler {
+  justify-self: start;
 }
 .thin {
   stroke-width: 1.25;

@@ -15,6 +15,7 @@ const props = defineProps<{
   fits: FitPlan[]
   misses: FitPlan[]
   card: { width: number; height: number }
+  own: boolean
 }>()
 const emit = defineEmits<{
   choose: [id: string]
@@ -104,8 +105,10 @@ const scale = computed(() =>
       :fits="fits"
       :misses="misses"
       :card="card"
+      :own="own"
       @choose="emit('choose', `bought:${$event}`)"
-    />
+      ><slot
+    /></BoughtList>
   </section>
 </template>
 

@@ -111,11 +111,17 @@ const recipe = computed(() => plan.value.recipe?.readings[reading.value] ?? plan
         :fits="envelope.fits"
         :misses="envelope.misses"
         :card="outer"
+        :own="blank.options.includes('envelope.ownWidth')"
         @choose="job.take('envelope', $event)"
         @match="job.take('match', $event)"
         @sort="job.set('envelope.sort', $event)"
         @mailable="job.set('envelope.mailable', $event ? 'yes' : 'no')"
-      />
+      >
+        <div class="field-grid">
+          <TypedField :of="job" path="envelope.ownWidth" />
+          <TypedField :of="job" path="envelope.ownHeight" />
+        </div>
+      </ChooseDrawer>
     </template>
     <template #sizes>
       <dl class="readings">
