@@ -142,6 +142,54 @@ func TestMeasuredInPlace(t *testing.T) {
 	w.quiet()
 }
 
+// A door that is pressed twice, gone back from, or looked at in two windows begins one job; what cannot be is said
+// where it was typed.
+func TestDoorsTakeCare(t *testing.T) {
+	w := begin(t)
+	w.see(test("job"), "")
+	before := w.MustEval(`async () => (await (await fetch('/api/jobs')).json()).jobs.length`).Int()
+	w.MustEval(`(of) => { const door = document.querySelector(of); door.click(); door.click() }`, test("new-envelope"))
+	w.at("/card/from-envelope")
+	w.choose("start-format", "Measured with a ruler")
+	w.see(test("headline"), "Type what your ruler says")
+	w.fill("field-start.width", "1")
+	w.waitFor("the error to be said", func() (string, bool) {
+		said := strings.Join(w.texts("[role=alert]"), " | ")
+		return said, strings.Contains(said, "too small")
+	})
+	w.fill("field-start.width", "2 1/2")
+	w.fill("field-start.height", "2 1/4")
+	w.see(test("headline"), "These go into your envelope of 2 1/2 × 2 1/4.")
+	w.saved()
+	w.MustNavigateBack()
+	w.see(test("job"), "No card yet")
+	if err := w.NavigateForward(); err != nil {
+		t.Fatal(err)
+	}
+	w.see(test("headline"), "These go into your envelope of 2 1/2 × 2 1/4.")
+	other := open(t, w.program, w.address())
+	other.see(test("headline"), "These go into your envelope of 2 1/2 × 2 1/4.")
+	other.click(test("drawer-base"))
+	other.pick("made-yes")
+	other.fill("field-card.width", "2")
+	other.fill("field-card.height", "2")
+	other.saved()
+	w.see(test("headline"), "is finished")
+	w.drawer("base")
+	w.fill("field-card.thickness", "0")
+	w.waitFor("the error to be said", func() (string, bool) {
+		said := strings.Join(w.texts("[role=alert]"), " | ")
+		return said, strings.Contains(said, "cannot be nothing")
+	})
+	w.fill("field-card.thickness", "40 mm")
+	w.see(test("ticket-mail"), "Mail")
+	w.saved()
+	if after := w.MustEval(`async () => (await (await fetch('/api/jobs')).json()).jobs.length`).Int(); after != before+1 {
+		t.Errorf("%d jobs were begun", after-before)
+	}
+	w.quietBut("422")
+}
+
 // One line begins a job, and what is not known in it is mended with one click.
 func TestLineBeginsAJob(t *testing.T) {
 	w := begin(t)
