@@ -130,7 +130,7 @@ func TestMeasuredInPlace(t *testing.T) {
 	w.click(test("sheet-measured"))
 	w.see(test("headline"), "Measured, 9 × 12 gives these.")
 	w.click(test("have-largest"))
-	w.see(test("ticket-card"), "4 1/2 × 12")
+	w.see(test("ticket-card"), "9 × 6")
 	w.saved()
 	w.click(test("ticket-sheet"))
 	w.drawer("choose")

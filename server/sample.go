@@ -34,7 +34,7 @@ type SampleBody struct {
 // Samples makes a shop the sample that a first start may take.
 func (s *Server) Samples(shop job.Shop) { s.sample = &shop }
 
-func (s *Server) sampleBody(shop store.Shop) SampleBody {
+func sampleBody(s *Server, shop store.Shop) SampleBody {
 	j := job.SampleJob(shop.Shop)
 	p := plan.Make(j, shop.Shop)
 	b := p.Envelope.Blank
@@ -45,14 +45,14 @@ func (s *Server) sampleBody(shop store.Shop) SampleBody {
 }
 
 // sampleRoutes are what a first start shows and offers.
-func (s *Server) sampleRoutes() {
+func sampleRoutes(s *Server) {
 	huma.Register(s.api, huma.Operation{OperationID: "getSample", Method: http.MethodGet, Path: "/api/sample", Summary: "A job with its plan to begin from, under an ID of its own; nothing is stored before it is saved from version 0"},
 		func(ctx context.Context, _ *struct{}) (*struct{ Body SampleBody }, error) {
 			shop, err := s.shop(ctx)
 			if err != nil {
 				return nil, s.failed(err)
 			}
-			return &struct{ Body SampleBody }{s.sampleBody(shop)}, nil
+			return &struct{ Body SampleBody }{sampleBody(s, shop)}, nil
 		})
 	huma.Register(s.api, huma.Operation{OperationID: "setSample", Method: http.MethodPut, Path: "/api/sample", MaxBodyBytes: maxBody, Summary: "Put the sample shop on the shelf, or take it away again; what was changed since stays"},
 		func(ctx context.Context, in *struct {
@@ -86,6 +86,6 @@ func (s *Server) sampleRoutes() {
 				s.lister.stale()
 				s.events.tell(Event{Kind: "shop", Version: saved.Version})
 			}
-			return &struct{ Body SampleBody }{s.sampleBody(saved)}, nil
+			return &struct{ Body SampleBody }{sampleBody(s, saved)}, nil
 		})
 }

@@ -97,7 +97,7 @@ func New(s *store.Store, log *slog.Logger, devices Devices, hosts ...string) *Se
 	srv.lineRoutes()
 	srv.planRoutes()
 	srv.shopRoutes()
-	srv.sampleRoutes()
+	sampleRoutes(srv)
 	calibrationRoutes(srv)
 	srv.outlineRoutes()
 	templateRoutes(srv)

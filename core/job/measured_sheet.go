@@ -12,7 +12,7 @@ import (
 const betweenSides = "|"
 
 // newSheet is a sheet to be filled in, or, where two sides were measured, one of that size.
-func (s Shop) newSheet(id, sides string) (paper.Sheet, error) {
+func newSheet(s Shop, id, sides string) (paper.Sheet, error) {
 	sheet := paper.Sheet{ID: id, Name: "Sheets of mine", Width: 8*measure.Inch + measure.Inch/2, Height: 11 * measure.Inch}
 	wide, high, measured := strings.Cut(sides, betweenSides)
 	if !measured {

@@ -246,7 +246,7 @@ func (s *Shop) add(e field.Edit) error {
 	}
 	switch e.Path {
 	case "sheets":
-		sheet, err := s.newSheet(id, e.Text)
+		sheet, err := newSheet(*s, id, e.Text)
 		if err != nil {
 			return err
 		}

@@ -207,8 +207,14 @@ func (m Offers) Largest(sheet paper.Sheet) (card.Size, bool) {
 	return best, best.Width > 0
 }
 
+// usualShape reports whether a card is square, or of a shape that is usual.
+func usualShape(s card.Size) bool {
+	shape := float64(max(s.Width, s.Height)) / float64(min(s.Width, s.Height))
+	return shape == 1 || shape >= leastShape && shape <= mostShape
+}
+
 // largest are the largest cards with one fold that the sheet gives one, two and
-// four at a time.
+// four at a time: those of a usual shape first.
 func (m Offers) largest(sheet paper.Sheet) (list []SheetCard) {
 	down := func(l measure.Length) measure.Length { return l.Down(m.Style().Tick) }
 	for _, n := range []struct{ across, down measure.Length }{{1, 1}, {1, 2}, {2, 1}, {2, 2}} {
@@ -221,5 +227,9 @@ func (m Offers) largest(sheet paper.Sheet) (list []SheetCard) {
 			list = append(list, c)
 		}
 	}
+	slices.SortStableFunc(list, func(a, b SheetCard) int {
+		last := map[bool]int{true: 0, false: 1}
+		return cmp.Compare(last[usualShape(a.Size)], last[usualShape(b.Size)])
+	})
 	return list
 }

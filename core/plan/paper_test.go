@@ -183,7 +183,7 @@ func TestHavePaper(t *testing.T) {
 	j, shop := demo.Jobs()[0], demo.Shop()
 	j.Paper.Have = "letter"
 	p := plan.Make(j, shop).Paper.Have
-	if p == nil || len(p.Rows) < 20 || p.Largest[0].Size != "4 1⁄4 × 11" || p.Largest[1].Size != "8 1⁄2 × 5 1⁄2" {
+	if p == nil || len(p.Rows) < 20 || p.Largest[0].Size != "8 1⁄2 × 5 1⁄2" || !strings.HasSuffix(p.Sentence.Text, "The largest in one piece is 8 1⁄2 × 5 1⁄2.") {
 		t.Fatalf("%+v", p)
 	}
 	// Usual folds first, what no post takes last, and within them most a sheet first.

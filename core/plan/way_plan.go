@@ -68,7 +68,7 @@ func (m envelopeStation) ways(c compare.Candidate, slots say.Slots) []WayPlan {
 		}
 		alike := slices.ContainsFunc(list, func(w WayPlan) bool { return w.ID != list[best].ID && shown(w) == shown(list[best]) })
 		if list[best].Safer = !alike; !alike {
-			list[best].Why = m.whySafer(c.Made.Ways, best, a.Width)
+			list[best].Why = whySafer(c.Made.Ways, best, a.Width)
 		}
 	}
 	return list
@@ -79,7 +79,7 @@ var marginNames = map[blank.Margin]string{blank.EaseMargin: "ease", blank.SeamMa
 
 // whySafer names the number that makes a way the safer one, against the next; and where it has less ease at worst
 // than another all the same, that.
-func (m envelopeStation) whySafer(ways []blank.Way, best int, adhesive measure.Length) string {
+func whySafer(ways []blank.Way, best int, adhesive measure.Length) string {
 	of, times := ways[best].Scarcest(adhesive)
 	next, less := math.Inf(-1), false
 	for i, w := range ways {

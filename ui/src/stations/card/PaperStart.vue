@@ -36,6 +36,11 @@ const folds = computed(() => [
 ])
 const fold = ref('')
 const inFold = computed(() => (have.value?.rows ?? []).filter((r) => !fold.value || r.fold === fold.value))
+const halves = computed(() =>
+  (have.value?.largest ?? []).filter(
+    (r, i) => (!fold.value || r.fold === fold.value) && (all.value || fold.value || i < 4 || r.current),
+  ),
+)
 const rows = computed(() => inFold.value.filter((r, i) => all.value || i < few || r.current))
 
 const key = (r: HaveRow) => r.id + r.each
@@ -78,7 +83,7 @@ const key = (r: HaveRow) => r.id + r.each
       </p>
       <h3 class="part">Halves and quarters</h3>
       <ul class="largest">
-        <li v-for="r in have.largest" :key="key(r)">
+        <li v-for="r in halves" :key="key(r)">
           <v-btn
             variant="outlined"
             size="small"
