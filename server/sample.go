@@ -32,7 +32,7 @@ type SampleBody struct {
 }
 
 // Samples makes a shop the sample that a first start may take.
-func (s *Server) Samples(shop job.Shop) { s.sample = &shop }
+func Samples(s *Server, shop job.Shop) { s.sample = &shop }
 
 func sampleBody(s *Server, shop store.Shop) SampleBody {
 	j := job.SampleJob(shop.Shop)

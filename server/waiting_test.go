@@ -73,7 +73,7 @@ func TestSample(t *testing.T) {
 	if status := s.ask(http.MethodPut, "/api/sample", map[string]any{"taken": true}, nil); status != 404 {
 		t.Errorf("a sample that there is none of: %d", status)
 	}
-	s.srv.Samples(demo.Shop())
+	Samples(s.srv, demo.Shop())
 	if status := s.ask(http.MethodGet, "/api/sample", nil, &body); status != 200 || body.Sentence.Text == "" || len(body.Flat.Shapes) == 0 || !body.Samples {
 		t.Fatalf("%d %+v", status, body)
 	}

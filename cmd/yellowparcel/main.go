@@ -138,7 +138,7 @@ func serve(ctx context.Context, addr, dir string, sample bool, devices server.De
 			return errors.Join(err, db.Close(), listener.Close())
 		}
 		site = server.New(db, log, devices, host)
-		site.Samples(demo.Shop())
+		server.Samples(site, demo.Shop())
 	}
 	defer func() { err = errors.Join(err, site.Close()) }()
 	url := "http://" + listener.Addr().String()
