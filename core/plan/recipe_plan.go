@@ -31,7 +31,8 @@ type RecipePlan struct {
 	Notes    []say.Note      `json:"notes"`
 	// Rescaled is the same recipe for the job's card.
 	Rescaled string `json:"rescaled"`
-	// Card is the card that it names, or leaves room for, where the job's is another one; it may be taken.
+	// Card is the card that it names, where the job's is another one, or leaves room for, where the job has none;
+	// it may be taken.
 	Card string `json:"card"`
 	// Works is set where it may be used as it stands; Corner is the corner reading that was
 	// found, to be taken.
@@ -141,7 +142,8 @@ func (m maker) recipe() *RecipePlan {
 	best := readings[len(readings)-1]
 	p.Notes = gathered(w.notes(best), w.offset(p), w.punched(), w.stretched(best), w.quoted())
 	p.Sentence = w.sentence(best)
-	if size, ok := w.of.Card(); ok && size != w.Job().Face() || ok && w.Waits() {
+	_, named := w.Job().Recipe.Claimed()
+	if size, ok := w.of.Card(); ok && (w.Waits() || named && size != w.Job().Face()) {
 		p.Card = w.by(size.Width, size.Height)
 	}
 	if w.Waits() {

@@ -148,3 +148,36 @@ func TestDoors(t *testing.T) {
 		}
 	}
 }
+
+// A recipe offers the card that it names where the job's is another one; one that names none offers the largest that it
+// takes, while there is no card.
+func TestTheCardOfARecipe(t *testing.T) {
+	shop := demo.Shop()
+	paste := func(j job.Job, text string) plan.Plan {
+		j, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Add, Path: "recipe.text", Text: text}})
+		if len(problems) > 0 {
+			t.Fatal(problems)
+		}
+		return plan.Make(j, shop)
+	}
+	const named, bare = "for a 5 x 7 card cut 8 3/4 square, score at 3 and 8 3/8", "cut 8 3/4 square, score at 3 1/8 and 8 3/4"
+	if p := paste(job.Begun(shop), named); p.Recipe.Card != "5 × 7" || !strings.Contains(p.Recipe.Sentence.Text, "The card that it names") || p.Recipe.Rescaled != "" {
+		t.Errorf("%+v", p.Recipe)
+	}
+	if p := paste(demo.Jobs()[0], named); p.Recipe.Card != "5 × 7" {
+		t.Errorf("beside another card: %q", p.Recipe.Card)
+	}
+	if p := paste(demo.Jobs()[0], bare); p.Recipe.Card != "" || p.Recipe.Rescaled == "" {
+		t.Errorf("a recipe for no card, beside a card: %q", p.Recipe.Card)
+	}
+	p := paste(job.Begun(shop), bare)
+	for _, r := range p.Recipe.Readings {
+		if r.Ease != "" || strings.Contains(r.Said, "card") {
+			t.Errorf("of no card is told: %+v", r)
+		}
+	}
+	// Creases 5 5/8 apart by both pairs, less twice .1 mm, a base of .68 mm and an ease of 1/4: 5.34, down to 5 5/16.
+	if p.Recipe.Card != "5 5⁄16 × 5 5⁄16" || p.Waits.Acts[0].Label != "Make 5 5⁄16 × 5 5⁄16" {
+		t.Errorf("it leaves room for %q, %+v", p.Recipe.Card, p.Waits.Acts)
+	}
+}
