@@ -27,6 +27,31 @@ func (m Offers) FoldsFor() (list []card.Fold) {
 	return list
 }
 
+// FoldThatGoes is the first usual fold in which a sheet of the shelf gives the base, where none gives it in the one that
+// a job begins with and the maker has no usual one; else the job's own. What is said of the fold comes later.
+func (m Offers) FoldThatGoes() card.Fold {
+	j := m.Job()
+	if m.Shop().Usual.Fold != "" || j.Card.Made {
+		return j.Card.Fold
+	}
+	stock, _ := m.Shop().Stock(j.Parts[0].Stock)
+	goes := func(fold card.Fold) bool {
+		return slices.ContainsFunc(m.Shop().OnShelf(), func(sheet paper.Sheet) bool {
+			on, piece := m.BaseOn(j, stock, sheet, fold)
+			return m.Effort.Yield(on, piece) > 0
+		})
+	}
+	if goes(j.Card.Fold) {
+		return j.Card.Fold
+	}
+	for _, fold := range card.Folds() {
+		if fold.Kind().Usual && goes(fold) {
+			return fold
+		}
+	}
+	return j.Card.Fold
+}
+
 // SheetCard is one card size in one fold from a sheet.
 type SheetCard struct {
 	Size card.Size

@@ -181,3 +181,29 @@ func TestTheCardOfARecipe(t *testing.T) {
 		t.Errorf("it leaves room for %q, %+v", p.Recipe.Card, p.Waits.Acts)
 	}
 }
+
+// A card whose size is given, and no fold, is folded so that a sheet of the shelf gives it; a fold that is said stays.
+func TestTheFoldThatASheetGives(t *testing.T) {
+	shop := demo.Shop()
+	typed := func(j job.Job, w, h string) job.Job {
+		j, problems := plan.Apply(j, shop, []field.Edit{{Act: field.Type, Path: "card.width", Text: w}, {Act: field.Type, Path: "card.height", Text: h}})
+		if len(problems) > 0 {
+			t.Fatal(problems)
+		}
+		return j
+	}
+	// 5 × 12: 5 × 24 is on no sheet, 10 × 12 is. 7 × 5 folds at the top; 20 × 20 is on none.
+	for size, want := range map[[2]string]string{{"5", "12"}: "side", {"7", "5"}: "top", {"20", "20"}: "top"} {
+		if got := typed(job.Begun(shop), size[0], size[1]).Card.Fold; string(got) != want {
+			t.Errorf("%v is folded %s, want %s", size, got, want)
+		}
+	}
+	j, problems := plan.Begin("5 x 12 top fold", shop)
+	if len(problems) > 0 || j.Card.Fold != "top" {
+		t.Errorf("said at the top, it is folded %s: %v", j.Card.Fold, problems)
+	}
+	shop.Usual.Fold = "top"
+	if got := typed(job.Begun(shop), "5", "12").Card.Fold; got != "top" {
+		t.Errorf("the usual fold is left for %s", got)
+	}
+}

@@ -225,6 +225,7 @@ class Bench {
       case 'shopType': return this.shop.type('unit', text)
       case 'shopLeft': return this.shop.leave('unit')
       case 'shopLoad': return void this.shop.load()
+      case 'load': return void this.job?.load()
       case 'set': return job?.set(path, text)
       case 'stepAll': return job?.stepAll([{ path, steps: 1 }, { path: under('width'), steps: -1 }], b === 'on')
       case 'drag': return job?.step(path, Number(b), true)

@@ -2,7 +2,9 @@
 import type { HowLine } from '../api/client'
 
 /** Sums as one writes them down: each term with what it is, then what they come to. */
-defineProps<{ lines: HowLine[] }>()
+withDefaults(defineProps<{ lines: HowLine[]; none?: string }>(), {
+  none: 'Nothing is worked out here: it comes as it is sold.',
+})
 </script>
 
 <template>
@@ -21,7 +23,7 @@ defineProps<{ lines: HowLine[] }>()
       <p v-if="l.note" class="soft note">{{ l.note }}</p>
     </li>
   </ol>
-  <p v-else class="soft">Nothing is worked out here: it comes as it is sold.</p>
+  <p v-else class="soft">{{ none }}</p>
 </template>
 
 <style scoped>

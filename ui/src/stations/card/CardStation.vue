@@ -113,7 +113,9 @@ const set = computed(() => (card.value.moreSet || wish.value.card.outline?.lengt
     </template>
     <template #from-envelope><EnvelopeStart :job="job" /></template>
     <template #from-paper><PaperStart :job="job" /></template>
-    <template #sums><SumList :lines="card.how" /></template>
+    <template #sums
+      ><SumList :lines="card.how" none="Nothing of the card is worked out: it is finished."
+    /></template>
   </StationLayout>
 </template>
 
