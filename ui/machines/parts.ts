@@ -9,6 +9,7 @@ import {
   type Job,
   type Problem,
 } from '../src/api/client'
+import { onEvents } from '../src/api/events'
 import { keptFrom } from '../src/api/kept'
 import { linesOf } from '../src/api/streams'
 import { useTrying } from '../src/api/trying'
@@ -198,6 +199,25 @@ export const parts = {
     if (stops) stop()
     const plan = await done
     return [began, told, plan ?? null, failure.value, progress.value ?? null, waits.value, aborted]
+  },
+
+  /** What is heard: of another page's stream, when the page is looked at again, and nothing once it is closed. */
+  async events() {
+    const came: string[] = []
+    const { close } = onEvents((e) => {
+      if (e.kind !== 'lost') came.push(`${e.kind} ${e.version}`) // there is no program here
+    })
+    const other = new BroadcastChannel('yellow-parcel-events')
+    const passed = () => new Promise((done) => setTimeout(done, 50))
+    other.postMessage({ kind: 'job', version: 3 })
+    await passed()
+    document.dispatchEvent(new Event('visibilitychange'))
+    await passed()
+    close()
+    other.postMessage({ kind: 'job', version: 4 })
+    await passed()
+    other.close()
+    return came
   },
 
   lit() {
