@@ -208,14 +208,18 @@ export const parts = {
       if (e.kind !== 'lost') came.push(`${e.kind} ${e.version}`) // there is no program here
     })
     const other = new BroadcastChannel('yellow-parcel-events')
-    const passed = () => new Promise((done) => setTimeout(done, 50))
+    const rest = () => new Promise((done) => setTimeout(done, 20))
+    /** A message between pages takes its time. */
+    const until = async (many: number) => {
+      for (let i = 0; i < 200 && came.length < many; i++) await rest()
+    }
     other.postMessage({ kind: 'job', version: 3 })
-    await passed()
+    await until(1)
     document.dispatchEvent(new Event('visibilitychange'))
-    await passed()
+    await until(2)
     close()
     other.postMessage({ kind: 'job', version: 4 })
-    await passed()
+    await rest()
     other.close()
     return came
   },
