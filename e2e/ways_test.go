@@ -27,6 +27,7 @@ var rare = []string{
 	"leave, answer 0, return, answer 0, answer 0, calm",
 	"absent 0, calm, leave, return, lose 0, tick 1000, absent 1, calm",
 	"leave, return, absent 0, answer 0, calm",
+	"calm, lost, answer 0, shopSet unit cm, lost, answer 0, answer 0, lost, lose 0, calm",
 	"load, load, answer 0, answer 0, load, calm, load, load, answer 0, calm, other width 8, load, calm",
 	"calm, type width 6, answer 0, tick 3000, arrive 0, lose 0, event, answer 0, tick 100, calm",
 	"calm, type width 6, answer 0, tick 3000, arrive 0, lose 0, other height 9, event, event, answer 0, tick 100, answer 0, calm, mine, calm",

@@ -205,6 +205,7 @@ class Bench {
       case 'event': { const e = program.events.shift(); return e && this.hear(e) }
       case 'deaf': program.events = []; return
       case 'opened': return this.hear({ kind: 'opened', version: 0 })
+      case 'lost': return this.hear({ kind: 'lost', version: 0 })
       case 'tick': return this.tick(Number(a))
       case 'die': // the page is closed: what it sent comes to the program, and nothing comes back
         for (const then of [...this.leaving]) then()
