@@ -68,30 +68,17 @@ func notChosen(j *Job, before Job, e field.Edit) {
 	if before.Card.Height == 0 && !given("card.height") {
 		j.Card.Height = 0
 	}
-	if j.Card.Sized() {
-		cardChosen(j)
+	if j.Card.Sized() || j.Start == nil || e.Path == "start.width" || e.Path == "start.height" {
 		return
 	}
 	// An envelope that nobody measured has no size either.
-	if was, now := before.Start, j.Start; now != nil && now.Format == OwnEnvelope && !strings.HasPrefix(e.Path, "start.") {
-		now.Width, now.Height = 0, 0
-		if was != nil {
-			now.Width, now.Height = was.Width, was.Height
-		}
-		if j.Envelope.From == OwnEnvelope {
-			j.Envelope.OwnWidth, j.Envelope.OwnHeight = now.Width, now.Height
-		}
+	j.Start.Width, j.Start.Height = 0, 0
+	if before.Start != nil {
+		j.Start.Width, j.Start.Height = before.Start.Width, before.Start.Height
 	}
-}
-
-// cardChosen measures an own envelope round the card, where nobody measured it.
-func cardChosen(j *Job) {
-	if j.Start != nil && j.Start.Format == OwnEnvelope {
-		s := *j.Start
-		s.MeasureAs(j.Card)
-		j.Start = &s
+	if j.Envelope.From == OwnEnvelope {
+		j.Envelope.OwnWidth, j.Envelope.OwnHeight = j.Start.Width, j.Start.Height
 	}
-	j.Envelope.measureAs(j.Card)
 }
 
 // clearsSize reports whether an edit takes away a size that is absent already: it stays so.
@@ -101,9 +88,13 @@ func clearsSize(j Job, e field.Edit) bool {
 	return is && at == 0 && e.Act == field.Type && strings.TrimSpace(e.Text) == ""
 }
 
-// WithCard is the job with a card that an act chose.
-func WithCard(j Job, size card.Size) Job {
-	j.Card.Width, j.Card.Height = size.Width, size.Height
-	cardChosen(&j)
+// WithCard is the job, now that its card has been chosen: an own envelope that nobody measured is taken to be round it.
+func WithCard(j Job) Job {
+	if j.Start != nil && j.Start.Format == OwnEnvelope {
+		s := *j.Start
+		s.MeasureAs(j.Card)
+		j.Start = &s
+	}
+	j.Envelope.measureAs(j.Card)
 	return j
 }

@@ -178,15 +178,16 @@ func (j *Job) envelopeFields(shop Shop) []field.Field {
 		{Path: "envelope.sliver", Label: "Taper", Note: "of tabs, back and flap at the free edge, so that nothing peeks out", Value: &field.Length{At: &e.Sliver, Least: measure.Inch / 128, Most: measure.Inch / 8, Fine: true, Or: UsualSliver(shop.Unit)}},
 	}
 	if e.From == OwnEnvelope {
-		list = append(list, ownEnvelopeFields("envelope.own", &e.OwnWidth, &e.OwnHeight, nil)...)
+		list = append(list, ownEnvelopeFields("envelope.own", &e.OwnWidth, &e.OwnHeight, !j.Card.Sized(), nil)...)
 	}
 	return append(list, askedFields("envelope.", k.Asked, &e.Asked)...)
 }
 
-// ownEnvelopeFields are what a ruler says of an envelope that the maker measured.
-func ownEnvelopeFields(at string, width, height *measure.Length, then func()) []field.Field {
+// ownEnvelopeFields are what a ruler says of an envelope that the maker measured; they may be absent while there is
+// no card yet.
+func ownEnvelopeFields(at string, width, height *measure.Length, absent bool, then func()) []field.Field {
 	side := func(path, label, name string, l *measure.Length) field.Field {
-		return field.Field{Path: at + path, Label: label, Name: name, Value: &field.Length{At: l, Least: 2 * LeastCard, Most: MostCard, Empty: *l == 0, Zero: *l == 0}, Then: then}
+		return field.Field{Path: at + path, Label: label, Name: name, Value: &field.Length{At: l, Least: 2 * LeastCard, Most: MostCard, Empty: absent && *l == 0, Zero: absent && *l == 0}, Then: then}
 	}
 	w, h := "Width", "Height"
 	if strings.HasSuffix(at, ".") {
@@ -263,7 +264,7 @@ func (j *Job) startFields(shop Shop) []field.Field {
 		},
 	}}
 	if s.Format == OwnEnvelope {
-		list = append(list, ownEnvelopeFields("start.", &s.Width, &s.Height, func() {
+		list = append(list, ownEnvelopeFields("start.", &s.Width, &s.Height, !j.Card.Sized(), func() {
 			if j.Envelope.From == OwnEnvelope { // it is the same one
 				j.Envelope.OwnWidth, j.Envelope.OwnHeight = s.Width, s.Height
 			}

@@ -22,34 +22,21 @@ func SampleJob(shop Shop) Job {
 	return j
 }
 
-// WithSamples is a shop with what a sample shop has on its shelf: envelopes that it does not know, and the counts of
-// papers that nobody counted.
+// WithSamples is a shop with the envelopes of a sample shop that it does not know.
 func WithSamples(shop, sample Shop) Shop {
-	shop.Envelopes, shop.Stocks = slices.Clone(shop.Envelopes), slices.Clone(shop.Stocks)
+	shop.Envelopes = slices.Clone(shop.Envelopes)
 	for _, e := range sample.Envelopes {
 		if !slices.ContainsFunc(shop.Envelopes, func(o OwnedEnvelope) bool { return o.ID == e.ID }) {
 			shop.Envelopes = append(shop.Envelopes, e)
 		}
 	}
-	for i := range shop.Stocks {
-		k := &shop.Stocks[i]
-		if like, ok := sample.Stock(k.ID); ok && k.Have == 0 && !k.Off {
-			k.Have = like.Have
-		}
-	}
 	return shop
 }
 
-// WithoutSamples takes away again what is on the shelf just as the sample shop has it; what was changed since stays.
+// WithoutSamples takes away again what is just as the sample shop has it; what was changed since stays. Counts of papers
+// are neither brought nor taken: the same number may be the maker's own.
 func WithoutSamples(shop, sample Shop) Shop {
-	shop.Stocks = slices.Clone(shop.Stocks)
 	shop.Envelopes = slices.DeleteFunc(slices.Clone(shop.Envelopes), func(e OwnedEnvelope) bool { return slices.Contains(sample.Envelopes, e) })
-	for i := range shop.Stocks {
-		k := &shop.Stocks[i]
-		if like, ok := sample.Stock(k.ID); ok && k.Have == like.Have {
-			k.Have = 0
-		}
-	}
 	return shop
 }
 

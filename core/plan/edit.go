@@ -64,8 +64,11 @@ func applyOne(j job.Job, shop job.Shop, e field.Edit) (job.Job, error) {
 	if err != nil {
 		return j, err
 	}
-	if !j.Card.Sized() && changed.Card.Sized() && changed.Card.Fold == j.Card.Fold && e.Path != "paper.have" {
-		changed.Card.Fold = offer.To(newMaker(changed, shop).Maker).FoldThatGoes()
+	if !j.Card.Sized() && changed.Card.Sized() {
+		changed = job.WithCard(changed)
+		if changed.Card.Fold == j.Card.Fold && e.Path != "paper.have" {
+			changed.Card.Fold = offer.To(newMaker(changed, shop).Maker).FoldThatGoes()
+		}
 	}
 	// What the job as a whole refuses is told at the field that was typed: a card made
 	// so small that a thing lies off its face, say.

@@ -10,6 +10,7 @@ import (
 	"yellowparcel/core/field"
 	"yellowparcel/core/job"
 	"yellowparcel/core/plan"
+	"yellowparcel/core/say"
 	"yellowparcel/demo"
 	"yellowparcel/internal/anyjob"
 	"yellowparcel/internal/soak"
@@ -113,5 +114,20 @@ func TestFinishedCard(t *testing.T) {
 	j.Card.Grams = 0
 	if _, from := plan.Predicted(j, shop); from == grams {
 		t.Error("its weight is not counted")
+	}
+}
+
+// Where one thing alone is made, the stations of the others say so.
+func TestWhatIsLeftOutIsSaid(t *testing.T) {
+	for _, only := range job.Onlys() {
+		j := demo.Jobs()[0]
+		j.Paper.Only = only
+		p := plan.Make(j, demo.Shop())
+		for of, notes := range map[job.Only][]say.Note{job.OnlyBase: p.Card.Notes, job.OnlyLayers: p.Layers.Notes, job.OnlyEnvelope: p.Envelope.Blank.Notes} {
+			said := slices.ContainsFunc(notes, func(n say.Note) bool { return strings.HasPrefix(n.Text, "You make only the "+string(only)) })
+			if said == (of == only) {
+				t.Errorf("only %s: at the %s it is said: %v", only, of, said)
+			}
+		}
 	}
 }

@@ -190,6 +190,7 @@ func makeWith(e *cutting.Effort, j job.Job, shop job.Shop, open Open) (Plan, err
 		station()
 	}
 	p.Ticket = m.ticket(p, chosen)
+	leftOut(m.Job(), &p)
 	for _, notes := range [][]say.Note{p.Card.Notes, p.Layers.Notes, p.Envelope.Blank.Notes, p.Mail.Notes} {
 		worstFirst(notes)
 	}

@@ -123,9 +123,10 @@ func (r Recipe) reading(as As, corner measure.Length, made blank.RecipeResult) R
 	if r.note.Form == job.SquareRecipe && r.note.ClaimWidth == 0 {
 		w, h = 0, 0 // folded round the very card
 	}
+	closes := made.Seam() > 0 && made.Folded.Hole < smallHole
 	return Reading{
 		As: as, Corner: corner, Width: made.Width, Height: made.Height, EaseWidth: w, EaseHeight: h, Seams: made.Seams[:], Seam: made.Seam(), Hole: made.Folded.Hole,
-		Closes: made.Seam() > 0 && made.Folded.Hole < smallHole, Suits: min(w, h) >= 0 && made.Seam() > 0 && made.Folded.Hole < smallHole, Net: made.Net, overhang: made.Folded.Overhang,
+		Closes: closes, Suits: min(w, h) >= 0 && closes, Net: made.Net, overhang: made.Folded.Overhang,
 	}
 }
 
@@ -137,9 +138,10 @@ func (r Recipe) boxReading(corner measure.Length) (Reading, blank.RecipeFault) {
 	}
 	made := b.Make(r.BlankSpec())
 	w, h := r.easeIn(made.Width, made.Height, made.Depth)
+	closes := made.Seam > 0 && made.Folded.Hole < smallHole
 	return Reading{
 		As: AsWritten, Corner: corner, Width: made.Width, Height: made.Height, Depth: made.Depth, EaseWidth: w, EaseHeight: h, Seams: []measure.Length{made.Seam}, Seam: made.Seam,
-		Hole: made.Folded.Hole, Closes: made.Seam > 0 && made.Folded.Hole < smallHole, Suits: min(w, h) >= 0 && made.Seam > 0 && made.Folded.Hole < smallHole, Net: made.Net,
+		Hole: made.Folded.Hole, Closes: closes, Suits: min(w, h) >= 0 && closes, Net: made.Net,
 	}, blank.MakesOne
 }
 

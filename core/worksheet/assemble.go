@@ -80,14 +80,13 @@ func (w *writer) rest(base job.Part) {
 		w.emboss()
 		return
 	}
-	if !w.Enveloped {
-		w.put(Step{Act: Take, Piece: base.ID, Count: w.Job.Count, Size: w.Job.Face(), Template: base.ID})
-		w.corners(base.ID)
-		w.put(Step{Act: Address, Piece: base.ID, Count: w.Job.Count})
+	w.put(Step{Act: Take, Piece: base.ID, Count: w.Job.Count, Size: w.Job.Face(), Template: base.ID})
+	if w.Enveloped {
+		w.envelope()
 		return
 	}
-	w.put(Step{Act: Take, Piece: base.ID, Count: w.Job.Count, Size: w.Job.Face(), Template: base.ID})
-	w.envelope()
+	w.corners(base.ID)
+	w.put(Step{Act: Address, Piece: base.ID, Count: w.Job.Count})
 }
 
 // nowhere reports whether a part is a liner of a card that does not open.

@@ -55,8 +55,8 @@ const text = computed(() => sample.value?.sentence.text ?? '')
         <v-btn variant="flat" color="primary" data-test="sample-begin" @click="begin">Start from this</v-btn>
       </p>
       <p v-if="sample.samples" class="soft shelf">
-        <template v-if="sample.taken">The sample shop is on your shelf.</template>
-        <template v-else>A sample shop shows what a full shelf does.</template>
+        <template v-if="sample.taken">Sample envelopes are on your shelf.</template>
+        <template v-else>Sample envelopes show what a shelf does.</template>
         <v-btn
           variant="outlined"
           size="small"
